@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Entry;
+
+use DateTimeImmutable;
+
+/** One review, testimonial or post in the common form, whatever brought it. Absent is null, never a guess. */
+final readonly class Entry
+{
+    /**
+     * @param  string  $id  identity within its source, or within the file it came from
+     * @param  string  $text  plain text, line breaks kept; empty where nothing was written
+     * @param  string|null  $html  the same words as sanitised HTML
+     * @param  string|null  $language  BCP 47 tag
+     * @param  DateTimeImmutable|null  $updated  when it was edited at the source
+     * @param  list<Media>  $media
+     * @param  list<string>  $tags  hashtags and labels, without the sign
+     */
+    public function __construct(
+        public string $id,
+        public Kind $kind,
+        public ?string $source = null,
+        public ?string $subject = null,
+        public ?string $url = null,
+        public Author $author = new Author,
+        public ?Rating $rating = null,
+        public ?string $title = null,
+        public string $text = '',
+        public ?string $html = null,
+        public ?string $language = null,
+        public ?DateTimeImmutable $published = null,
+        public ?DateTimeImmutable $updated = null,
+        public ?Reply $reply = null,
+        public array $media = [],
+        public array $tags = [],
+        public ?int $likes = null,
+        public ?int $comments = null,
+    ) {}
+
+    /** The same entry as part of a source. */
+    public function from(string $source, string $id): self
+    {
+        return new self($id, $this->kind, $source, $this->subject, $this->url, $this->author, $this->rating, $this->title,
+            $this->text, $this->html, $this->language, $this->published, $this->updated, $this->reply, $this->media,
+            $this->tags, $this->likes, $this->comments);
+    }
+
+    /** Stars, 1 to 5 by the stated conversion; null where it is not rated. */
+    public function stars(): ?float
+    {
+        return $this->rating?->stars();
+    }
+
+    /** Length of the words in characters as a reader counts them (grapheme clusters, UAX #29). The title does not count. */
+    public function length(): int
+    {
+        return (int) grapheme_strlen(trim($this->text));
+    }
+}
