@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather\Matching;
+
+use Gnomic\Entry\Entry;
+
+/** What an answer means for the entries that are stored. */
+final readonly class Matched
+{
+    /**
+     * @param  list<Entry>  $new
+     * @param  list<Entry>  $changed  edited at the source, or back after having gone
+     * @param  int  $same  how many stayed as they were
+     * @param  list<string>  $gone  identifiers of those that are no longer there
+     * @param  string|null  $held  why nothing of this may be applied; null where all may
+     */
+    public function __construct(
+        public array $new,
+        public array $changed,
+        public int $same,
+        public array $gone,
+        public ?string $held = null,
+    ) {}
+
+    public function changesNothing(): bool
+    {
+        return $this->new === [] && $this->changed === [] && $this->gone === [];
+    }
+}

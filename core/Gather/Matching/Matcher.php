@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather\Matching;
+
+use Gnomic\Entry\Entry;
+
+/** Compares what a source answered with what is stored of it. */
+final class Matcher
+{
+    /** Fewer stored entries than this can all go without a doubt being raised. */
+    private const FEW = 3;
+
+    /**
+     * A sudden loss is a fault at the source more often than an act: where nothing comes although there was something,
+     * or more than a third would go, the answer is held and changes nothing.
+     *
+     * @param  array<array-key, Known>  $known  by identifier
+     * @param  list<Entry>  $answered
+     */
+    public static function match(array $known, array $answered, Coverage $coverage): Matched
+    {
+        $new = $changed = $byId = [];
+        $same = 0;
+        $oldest = null;
+        foreach ($answered as $entry) {
+            if (isset($byId[$entry->id])) {
+                continue; // pages that moved on while they were read repeat an entry
+            }
+            $byId[$entry->id] = true;
+            $stored = $known[$entry->id] ?? null;
+            if ($stored === null) {
+                $new[] = $entry;
+            } elseif ($stored->gone || $stored->digest !== Digest::of($entry)) {
+                $changed[] = $entry;
+            } else {
+                $same++;
+            }
+            $at = $entry->published?->getTimestamp();
+            $oldest = $at === null ? $oldest : min($oldest ?? $at, $at);
+        }
+
+        $gone = [];
+        $present = 0;
+        foreach ($known as $id => $stored) {
+            if ($stored->gone) {
+                continue;
+            }
+            $present++;
+            $spokenOf = $coverage === Coverage::Whole || ($stored->published !== null && $oldest !== null && $stored->published > $oldest);
+            if ($spokenOf && ! isset($byId[$id])) {
+                $gone[] = (string) $id;
+            }
+        }
+
+        return new Matched($new, $changed, $same, $gone, self::doubt($present, count($byId), count($gone)));
+    }
+
+    private static function doubt(int $present, int $answered, int $gone): ?string
+    {
+        return match (true) {
+            $present < self::FEW => null,
+            $answered === 0 => "It answered with nothing, where there were $present entries. Nothing was changed; look whether it is the right address.",
+            $gone * 3 > $present => "It answered without $gone of the $present entries known. That is more than a third, so nothing was changed.",
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape;
+
+/** One entry as it is shown: text only, nothing of it is markup. Null is not shown. */
+final readonly class Card
+{
+    /**
+     * @param  string|null  $rating  "9.2 of 10"
+     * @param  int|null  $halves  the rating in half stars, 2 to 10
+     * @param  string|null  $words  shortened where there is more
+     * @param  string|null  $whole  the whole words; null where $words are
+     * @param  string|null  $when  "12 November 2026"
+     * @param  string|null  $date  the same as RFC 3339
+     * @param  string|null  $where  the source's name
+     */
+    public function __construct(
+        public string $id,
+        public ?string $rating,
+        public ?int $halves,
+        public ?string $title,
+        public ?string $words,
+        public ?string $whole,
+        public ?string $language,
+        public ?string $name,
+        public ?string $when,
+        public ?string $date,
+        public ?string $where,
+        public ?string $url,
+        public ?string $reply,
+    ) {}
+}

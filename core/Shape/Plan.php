@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use Gnomic\Brief\Brief;
+use Gnomic\Brief\Layout;
+use Gnomic\Brief\Numbers;
+use Gnomic\Brief\ShapeWanted;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\EntryJson;
+use Gnomic\Sift\Sieve;
+use Gnomic\Sift\Clauses\Stars;
+use Gnomic\Sift\Clauses\WithWords;
+use Gnomic\Standing\Overall;
+use IntlDateFormatter;
+
+/** Everything that a widget shows, decided; what is left is to write it down. */
+final readonly class Plan
+{
+    /**
+     * @param  list<Card>  $cards
+     * @param  string|null  $figure  the overall rating as it is shown, "4.6"
+     * @param  string|null  $base  what it rests on: "from 318 ratings on three services"
+     * @param  array<int, int>|null  $spread  ratings by stars 1 to 5
+     * @param  string|null  $honestLine  "A selection: four stars and up, with words."
+     * @param  array<int, int>  $breakpoints  cards across, by least width
+     */
+    private function __construct(
+        public Layout $layout,
+        public array $cards,
+        public ?string $heading,
+        public ?string $figure,
+        public ?string $base,
+        public ?array $spread,
+        public ?string $honestLine,
+        public int $across,
+        public array $breakpoints,
+        public ?int $autoplay,
+    ) {}
+
+    /**
+     * @param  list<Entry>  $shown  in their order
+     * @param  Overall  $overall  over everything collected from the brief's sources
+     * @param  array<string, string>  $sourceNames  by key
+     * @param  DateTimeZone  $zone  the site's, for the days shown
+     */
+    public static function of(Brief $brief, array $shown, Overall $overall, array $sourceNames, DateTimeZone $zone): self
+    {
+        $shape = $brief->shape;
+        $across = $shape->layout === Layout::List ? 1 : $shape->across;
+        $inHead = fn (string $part): bool => in_array($part, $shape->head, true) && $overall->count > 0;
+
+        return new self(
+            layout: $shape->layout,
+            cards: array_map(fn (Entry $entry): Card => self::card($shape, $entry, $sourceNames, $zone), $shown),
+            heading: $shape->heading,
+            figure: $inHead('overall') ? $overall->shown() : null,
+            base: $inHead('count') ? self::base($overall) : null,
+            spread: $inHead('spread') ? $overall->spread : null,
+            honestLine: $shape->honest ? self::honestLine($brief) : null,
+            across: $across,
+            breakpoints: Across::breakpoints($across),
+            autoplay: $shape->layout === Layout::Carousel ? $shape->autoplay : null,
+        );
+    }
+
+    /** How many cards stand side by side at a width in CSS pixels. */
+    public function acrossAt(int $width): int
+    {
+        return Across::at($width, $this->across);
+    }
+
+    /** What a brief's choice by rating or words does to the picture, for visitors; null where it makes none. */
+    public static function honestLine(Brief $brief): ?string
+    {
+        $choices = [];
+        foreach (Sieve::of($brief)->clauses as $clause) {
+            $narrows = $clause instanceof WithWords
+                || ($clause instanceof Stars && $brief->stars !== null && ($brief->stars->from > 1.0 || $brief->stars->to < 5.0));
+            if ($narrows) {
+                $choices[] = $clause->phrase();
+            }
+        }
+
+        return $choices === [] ? null : 'A selection: '.implode(', ', $choices).'.';
+    }
+
+    private static function base(Overall $overall): string
+    {
+        $ratings = number_format($overall->count).($overall->count === 1 ? ' rating' : ' ratings');
+
+        return "from $ratings".($overall->sources > 1 ? ' at '.Numbers::counted($overall->sources, 'source') : '');
+    }
+
+    /** @param array<string, string> $sourceNames */
+    private static function card(ShapeWanted $shape, Entry $entry, array $sourceNames, DateTimeZone $zone): Card
+    {
+        $shows = fn (string $part): bool => in_array($part, $shape->card, true);
+        $short = Shortening::to($shape->shorten, $entry->text);
+        $stars = $shows('rating') ? $entry->stars() : null;
+        $date = $shows('date') ? $entry->published : null;
+
+        return new Card(
+            id: $entry->id,
+            rating: $stars === null ? null : $entry->rating?->spoken(),
+            halves: $stars === null ? null : (int) round($stars * 2),
+            title: $shows('title') ? $entry->title : null,
+            words: $shows('words') && $short->text !== '' ? $short->text : null,
+            whole: $shows('words') && $short->isShortened ? $entry->text : null,
+            language: $entry->language,
+            name: $shows('name') ? $entry->author->name : null,
+            when: $date === null ? null : self::day($date, $zone),
+            date: EntryJson::date($date?->setTimezone($zone)),
+            where: $shows('source') ? ($sourceNames[(string) $entry->source] ?? $entry->source) : null,
+            url: $shows('source') ? $entry->url : null,
+            reply: $shows('reply') ? $entry->reply?->text : null,
+        );
+    }
+
+    /** "12 November 2026", by CLDR's long form of British English. */
+    private static function day(DateTimeImmutable $date, DateTimeZone $zone): string
+    {
+        $format = new IntlDateFormatter('en_GB', IntlDateFormatter::LONG, IntlDateFormatter::NONE, $zone);
+
+        return (string) $format->format($date->getTimestamp());
+    }
+}
