@@ -62,13 +62,31 @@ final class EntryJson
      */
     public static function read(mixed $value): Entry
     {
+        return self::made($value, false);
+    }
+
+    /**
+     * Reads back what write() wrote and we have kept: its markup has been sanitised once and its words tidied.
+     *
+     * @throws MemberIsWrong|RatingException as read()
+     */
+    public static function restored(mixed $value): Entry
+    {
+        return self::made($value, true);
+    }
+
+    private static function made(mixed $value, bool $ours): Entry
+    {
         $members = Members::of($value);
+        if (array_intersect($members->names(), ['id', 'text', 'html', 'title', 'rating']) === []) {
+            throw MemberIsWrong::at('/', 'an entry, with an id, a text, a title or a rating', $value);
+        }
         $author = $members->object('author');
         $reply = $members->objectOrNull('reply');
         $html = $members->stringOrNull('html');
-        $html = $html === null ? null : Html::sanitised($html, null);
+        $html = $html === null || $ours ? $html : Html::sanitised($html, null);
         $text = $members->stringOrNull('text');
-        $text = $text === null ? ($html === null ? '' : Html::toText($html)) : Words::tidy($text);
+        $text = $text === null ? ($html === null ? '' : Html::toText($html)) : ($ours ? $text : Words::tidy($text));
 
         return new Entry(
             id: $members->textOrNull('id') ?? substr(hash('sha256', $author->stringOrNull('name')."\n".$text), 0, 16),

@@ -10,13 +10,16 @@ final class Across
     /** Pixels below which a card's words become a narrow column. */
     public const CARD = 280;
 
+    /** Pixels that a widget keeps free on either side. */
+    public const INSET = 20;
+
     /**
      * @param  int  $width  of the widget in CSS pixels
      * @param  int  $most  the brief's wish, 1 to 5
      */
     public static function at(int $width, int $most): int
     {
-        return max(1, min($most, intdiv($width, self::CARD)));
+        return max(1, min($most, intdiv($width - 2 * self::INSET, self::CARD)));
     }
 
     /**
@@ -28,7 +31,7 @@ final class Across
     {
         $points = [];
         for ($across = 2; $across <= $most; $across++) {
-            $points[$across * self::CARD] = $across;
+            $points[$across * self::CARD + 2 * self::INSET] = $across;
         }
 
         return $points;

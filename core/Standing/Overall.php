@@ -29,6 +29,7 @@ final readonly class Overall
             $count += $times;
             $sources[$source] = true;
         }
+        unset($sources['']); // a rating of which nobody knows where it was given
 
         return new self($count, $count === 0 ? null : $sum / $count, $spread, count($sources));
     }

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Channels;
+
+use App\Fetching\FetchFailed;
+use App\Models\Source;
+use Gnomic\Gather\NotReadable;
+
+/** A kind of outside service: talks to it, and hands what it says to the core for reading. */
+interface Channel
+{
+    /** As people name it: "Feed", "Wayleaf". */
+    public function name(): string;
+
+    /**
+     * @throws FetchFailed where the service cannot be asked
+     * @throws NotReadable where its answer is of another kind
+     */
+    public function gather(Source $source, Conditions $since): Gathered;
+}

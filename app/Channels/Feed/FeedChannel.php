@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Channels\Feed;
+
+use App\Channels\Channel;
+use App\Channels\Conditions;
+use App\Channels\Gathered;
+use App\Fetching\Answer;
+use App\Fetching\Fetcher;
+use App\Fetching\FetchFailed;
+use App\Models\Source;
+use Carbon\CarbonImmutable;
+use Gnomic\Gather\Feed\Discovery;
+use Gnomic\Gather\Feed\FeedLink;
+use Gnomic\Gather\Feed\FeedReader;
+use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\Reading;
+use Gnomic\Tend\RetryAfter;
+
+/** RSS, Atom and JSON feeds. */
+final readonly class FeedChannel implements Channel
+{
+    private const ACCEPT = ['Accept' => 'application/rss+xml, application/atom+xml, application/feed+json, application/xml;q=0.9, */*;q=0.5'];
+
+    public function __construct(private Fetcher $fetcher) {}
+
+    public function name(): string
+    {
+        return 'Feed';
+    }
+
+    public function gather(Source $source, Conditions $since): Gathered
+    {
+        $answer = $this->fetcher->get($source->address, self::ACCEPT + $since->headers());
+        if ($answer->status === 304) {
+            return new Gathered(null, Coverage::Newest, $since);
+        }
+
+        return new Gathered(self::read($answer), Coverage::Newest, Conditions::from($answer));
+    }
+
+    /**
+     * What is at an address: a feed, or a page whose head names some.
+     *
+     * @return array{address: string, reading: Reading}|list<FeedLink>
+     *
+     * @throws FetchFailed|NotReadable
+     */
+    public function look(string $address): array
+    {
+        $answer = $this->fetcher->get($address, self::ACCEPT);
+        try {
+            return ['address' => $answer->address, 'reading' => self::read($answer)];
+        } catch (NotReadable $notAFeed) {
+            $links = Discovery::feedsIn($answer->body, $answer->address);
+
+            return $links === [] ? throw $notAFeed : $links;
+        }
+    }
+
+    /** An error is an error whatever type it says it has. @throws FetchFailed|NotReadable */
+    private static function read(Answer $answer): Reading
+    {
+        if (! $answer->isOk()) {
+            $host = (string) parse_url($answer->address, PHP_URL_HOST);
+            throw FetchFailed::status($answer->status, $host, RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()));
+        }
+
+        return FeedReader::read($answer->body, $answer->header('Content-Type'), $answer->address);
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Channels\Wayleaf;
+
+use App\Channels\Channel;
+use App\Channels\Conditions;
+use App\Channels\Gathered;
+use App\Fetching\FetchFailed;
+use App\Models\Site;
+use App\Models\Source;
+use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Gather\Reading;
+use Gnomic\Gather\Records\WayleafReviews;
+
+/** The Wayleaf directory: places are looked up by name, and their reviews come in pages, newest first. */
+final readonly class WayleafChannel implements Channel
+{
+    /** Pages asked for in one round. Far more than any place here has; what is beyond is told. */
+    private const MOST_PAGES = 200;
+
+    public function __construct(private WayleafClient $client) {}
+
+    public function name(): string
+    {
+        return 'Wayleaf';
+    }
+
+    /**
+     * Places of that name, in whatever town.
+     *
+     * @return list<Place>
+     *
+     * @throws FetchFailed also where the key is missing or refused
+     */
+    public function places(Site $site, string $query): array
+    {
+        $found = json_decode($this->client->get($site, '/v1/places', ['query' => $query])->body, true);
+
+        return array_values(array_filter(array_map(Place::fromRecord(...), is_array($found) && is_array($found['places'] ?? null) ? array_values($found['places']) : [])));
+    }
+
+    public function gather(Source $source, Conditions $since): Gathered
+    {
+        $path = '/v1/places/'.rawurlencode($source->address).'/reviews';
+        $first = $answer = $this->client->get($source->site, $path, [], $since->headers());
+        if ($answer->status === 304) {
+            return new Gathered(null, Coverage::Whole, $since);
+        }
+        $entries = $problems = [];
+        for ($pages = 1; ; $pages++) {
+            $page = WayleafReviews::read($answer->body, count($entries));
+            array_push($entries, ...$page->reading->entries);
+            array_push($problems, ...$page->reading->problems);
+            if ($page->next === null || $pages === self::MOST_PAGES) {
+                break;
+            }
+            $answer = $this->client->get($source->site, $path, ['cursor' => $page->next]);
+        }
+        $whole = $page->next === null;
+
+        return new Gathered(
+            new Reading($page->reading->format, $entries, $problems, $page->reading->title, $page->reading->home),
+            $whole ? Coverage::Whole : Coverage::Newest,
+            Conditions::from($first),
+        );
+    }
+}

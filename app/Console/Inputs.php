@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Gnomic\Brief\Brief;
+use Gnomic\Brief\BriefIsWrong;
+use Gnomic\Brief\BriefReader;
+use InvalidArgumentException;
+
+/** What commands take from files and from standard input. */
+final class Inputs
+{
+    /** @throws InvalidArgumentException */
+    public static function contents(string $path): string
+    {
+        $contents = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) ? @file_get_contents($path) : false);
+
+        return $contents === false ? throw new InvalidArgumentException("There is no file $path that can be read.") : $contents;
+    }
+
+    /** @throws InvalidArgumentException|BriefIsWrong */
+    public static function brief(string $path): Brief
+    {
+        $value = json_decode(self::contents($path), true, 32);
+
+        return $value === null
+            ? throw new InvalidArgumentException("$path is not JSON: ".json_last_error_msg().'.')
+            : BriefReader::read($value);
+    }
+}

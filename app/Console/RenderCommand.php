@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Editions\EditionFiles;
+use App\Editions\Renderer;
+use DateTimeZone;
+use Gnomic\Entry\Entry;
+use Gnomic\Sift\Facts;
+use Gnomic\Sift\Sifting;
+use Gnomic\Standing\Overall;
+use Illuminate\Console\Command;
+use InvalidArgumentException;
+
+final class RenderCommand extends Command
+{
+    use TellsProblems;
+
+    protected $signature = 'gnomic:render
+        {brief : A brief as JSON}
+        {--entries= : JSON Lines of entries; - for standard input}
+        {--width= : CSS pixels; the document is laid out in a box of that width}
+        {--out= : A folder to write the edition\'s files to, instead of printing the document}';
+
+    protected $description = 'Print or write the edition that a brief makes of a file of entries';
+
+    public function handle(Renderer $renderer): int
+    {
+        return $this->tell(function () use ($renderer): void {
+            $brief = Inputs::brief((string) $this->argument('brief'));
+            $reading = Lines::read(Inputs::contents((string) $this->option('entries')));
+            $this->tellAside($reading->problems);
+            $width = $this->option('width');
+            if ($width !== null && preg_match('/^[1-9]\d{1,4}$/', (string) $width) !== 1) {
+                throw new InvalidArgumentException('--width is a number of CSS pixels, such as 1024.');
+            }
+            $byId = [];
+            foreach ($reading->entries as $entry) {
+                $byId[$entry->id] = $entry;
+            }
+            $selection = Sifting::of($brief, array_map(Facts::of(...), $reading->entries), now()->toDateString())->selection();
+            $rendering = $renderer->render('preview', $brief->shape->heading ?? 'Reviews', $brief,
+                array_map(fn (string $id): Entry => $byId[$id], $selection->shown), $this->overall($brief->sources, $reading->entries), [], new DateTimeZone('UTC'));
+            $out = $this->option('out');
+            if (is_string($out)) {
+                $files = new EditionFiles($out);
+                $files->write('preview', $rendering);
+                $files->point('preview', $rendering->hash(), now()->getTimestamp());
+                $this->put("$out/preview/{$rendering->hash()}\n");
+            } else {
+                $this->put($width === null ? $rendering->document
+                    : str_replace('<main>', '<main style="width:'.(int) $width.'px">', $rendering->document));
+            }
+        });
+    }
+
+    /**
+     * @param  list<string>|null  $sources
+     * @param  list<Entry>  $entries
+     */
+    private function overall(?array $sources, array $entries): Overall
+    {
+        $tally = [];
+        foreach ($entries as $entry) {
+            $stars = $entry->stars();
+            if ($stars !== null && ($sources === null || in_array($entry->source, $sources, true))) {
+                $tally[] = ['stars' => $stars, 'count' => 1, 'source' => (string) $entry->source];
+            }
+        }
+
+        return Overall::ofTally($tally);
+    }
+}

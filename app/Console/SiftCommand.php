@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Gnomic\Sift\Facts;
+use Gnomic\Sift\Sifting;
+use Illuminate\Console\Command;
+
+final class SiftCommand extends Command
+{
+    use TellsProblems;
+
+    protected $signature = 'gnomic:sift
+        {brief : A brief as JSON}
+        {--entries= : JSON Lines of entries; - for standard input}
+        {--why : Print the sieve and a reason for each entry instead of the selection}
+        {--seed= : What an order by chance is drawn from; the day, if not given}';
+
+    protected $description = 'Print what a brief selects from a file of entries, or why';
+
+    public function handle(): int
+    {
+        return $this->tell(function (): void {
+            $brief = Inputs::brief((string) $this->argument('brief'));
+            $reading = Lines::read(Inputs::contents((string) $this->option('entries')));
+            $this->tellAside($reading->problems);
+            $seed = $this->option('seed');
+            $sifting = Sifting::of($brief, array_map(Facts::of(...), $reading->entries), is_string($seed) ? $seed : now()->toDateString());
+            if ($this->option('why')) {
+                $this->printWhy($sifting);
+            } else {
+                $byId = [];
+                foreach ($reading->entries as $entry) {
+                    $byId[$entry->id] = $entry;
+                }
+                foreach ($sifting->selection()->shown as $id) {
+                    $this->put(Lines::write($byId[$id])."\n");
+                }
+            }
+        });
+    }
+
+    /** One JSON object a line: first the steps of the sieve, then the entries with their reasons. */
+    private function printWhy(Sifting $sifting): void
+    {
+        foreach ($sifting->selection()->steps as $step) {
+            $this->put(json_encode(['step' => $step->key, 'phrase' => $step->phrase, 'kept' => $step->kept, 'dropped' => $step->dropped], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n");
+        }
+        foreach ($sifting->verdicts() as $verdict) {
+            $this->put(json_encode(['id' => $verdict->id, 'shown' => $verdict->shown, 'step' => $verdict->step, 'reason' => $verdict->reason], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n");
+        }
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Fetching\FetchFailed;
+use Closure;
+use Gnomic\Brief\BriefIsWrong;
+use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\Problem;
+use InvalidArgumentException;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+
+/** Bad input ends a command with status 1 and one clear line on standard error. */
+trait TellsProblems
+{
+    /** @param Closure(): void $work */
+    private function tell(Closure $work): int
+    {
+        try {
+            $work();
+
+            return self::SUCCESS;
+        } catch (InvalidArgumentException|BriefIsWrong|NotReadable|FetchFailed $wrong) {
+            $this->aside($wrong->getMessage());
+
+            return self::FAILURE;
+        }
+    }
+
+    /** @param list<Problem> $problems */
+    private function tellAside(array $problems): void
+    {
+        foreach ($problems as $problem) {
+            $this->aside((string) $problem);
+        }
+    }
+
+    private function aside(string $line): void
+    {
+        $output = $this->output->getOutput();
+        $stream = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
+        $stream->writeln(preg_replace('/\s+/', ' ', $line) ?? $line, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+    }
+
+    private function put(string $text): void
+    {
+        $this->output->write($text, false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fetching;
+
+use RuntimeException;
+
+/** An outside service could not be asked, or its answer not be taken. The message says why and what to do. */
+final class FetchFailed extends RuntimeException
+{
+    /** @param int|null $retryAfter seconds that the service asks to be left alone */
+    private function __construct(string $message, public readonly ?int $retryAfter = null)
+    {
+        parent::__construct($message);
+    }
+
+    public static function notAnAddress(string $address): self
+    {
+        return new self("\"$address\" is no web address. Write it whole, with https:// before it.");
+    }
+
+    public static function privateNetwork(string $host): self
+    {
+        return new self("$host lies on a private network, where Gnomic does not look. Give a public address.");
+    }
+
+    public static function unknownHost(string $host): self
+    {
+        return new self("No host called $host can be found. Check the address for a slip of the pen.");
+    }
+
+    public static function noAnswer(string $host, string $detail): self
+    {
+        return new self("$host did not answer ($detail). It is tried again by itself.");
+    }
+
+    public static function tooSlow(string $host, int $seconds): self
+    {
+        return new self("$host did not finish its answer within $seconds seconds. It is tried again by itself.");
+    }
+
+    public static function tooLarge(string $host, int $bytes): self
+    {
+        $megabytes = round($bytes / 1_048_576, 1);
+
+        return new self("$host answered with more than $megabytes MB, unpacked. No feed needs that; check the address.");
+    }
+
+    public static function redirectsWithoutEnd(string $host, int $most): self
+    {
+        return new self("$host sends from address to address, more than $most times. Give the address where it ends.");
+    }
+
+    public static function brokenPacking(string $host): self
+    {
+        return new self("$host says that its answer is packed, but it cannot be unpacked. It is tried again by itself.");
+    }
+
+    public static function status(int $status, string $host, ?int $retryAfter = null, ?string $detail = null): self
+    {
+        $meaning = match (true) {
+            $status === 401, $status === 403 => 'it does not let us in; the address may be private, or a key is missing',
+            $status === 404, $status === 410 => 'there is nothing at this address; check it, it may have moved',
+            $status === 429 => 'it has been asked too often; it is left alone for a while',
+            $status >= 500 => 'it has a fault of its own; it is tried again by itself',
+            default => 'check the address',
+        };
+
+        return new self("$host answered with status $status: ".($detail ?? $meaning).'.', $retryAfter);
+    }
+}

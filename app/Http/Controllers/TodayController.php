@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\RoundResource;
+use App\Models\Round;
+use App\Models\Site;
+use Illuminate\Http\JsonResponse;
+
+/** What the last rounds did, and what wants attention. */
+final class TodayController
+{
+    private const SHOWN = 40;
+
+    public function __invoke(Site $site): JsonResponse
+    {
+        // Rounds that found nothing new say so in one line at the source; here they would hide the others.
+        $rounds = Round::query()->with('source')->whereRelation('source', 'site_id', $site->id)
+            ->where('outcome', '!=', 'unchanged')->latest('id')->limit(self::SHOWN)->get();
+
+        return new JsonResponse([
+            'rounds' => $rounds->map(fn (Round $round): array => [
+                'source' => ['key' => $round->source->key, 'name' => $round->source->name],
+                'round' => RoundResource::make($round),
+            ]),
+            'entries' => $site->entries()->where('gone', false)->count(),
+            'sources' => $site->sources()->whereNull('disconnected_at')->count(),
+            'widgets' => $site->widgets()->count(),
+            'out' => $site->widgets()->whereNotNull('edition_id')->count(),
+        ]);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editions\Publish;
+use App\Http\Resources\WidgetResource;
+use App\Models\Site;
+use App\Models\Widget;
+use Gnomic\Brief\BriefReader;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Random\Randomizer;
+
+/** The site's widgets: their names, their briefs on the bench, and their publishing. */
+final class WidgetController
+{
+    public function index(Site $site): JsonResponse
+    {
+        return new JsonResponse(['widgets' => WidgetResource::collection($site->widgets()->with(['edition', 'site'])->orderBy('id')->get())]);
+    }
+
+    public function show(Site $site, string $key): WidgetResource
+    {
+        return WidgetResource::make($this->found($site, $key));
+    }
+
+    /** A new widget starts with the usual: the ten newest reviews, in a carousel, three across. */
+    public function store(Request $request, Site $site, Randomizer $chance): JsonResponse
+    {
+        $given = $request->validate(['name' => ['required', 'string', 'max:100'], 'brief' => ['sometimes', 'array']]);
+        $brief = BriefReader::read($given['brief'] ?? ['version' => 1]);
+        $widget = $site->widgets()->create([
+            // Ten of these are enough that no two widgets ever share a key, and that none can be guessed.
+            'key' => $chance->getBytesFromString('abcdefghjkmnpqrstuvwxyz23456789', 10),
+            'name' => $given['name'],
+            'brief' => $brief->toArray(),
+        ]);
+
+        return WidgetResource::make($widget->refresh())->response()->setStatusCode(JsonResponse::HTTP_CREATED);
+    }
+
+    public function update(Request $request, Site $site, string $key): WidgetResource
+    {
+        $given = $request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:100'], 'brief' => ['sometimes', 'array']]);
+        $widget = $this->found($site, $key);
+        if (isset($given['brief'])) {
+            $given['brief'] = BriefReader::read($given['brief'])->toArray();
+        }
+        $widget->update($given);
+
+        return WidgetResource::make($widget);
+    }
+
+    /** Removing takes it out of the list; its last edition stays where it is, so that no page goes blank. */
+    public function destroy(Site $site, string $key): JsonResponse
+    {
+        $this->found($site, $key)->delete();
+
+        return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
+    }
+
+    public function publish(Site $site, string $key, Publish $publish): JsonResponse
+    {
+        $widget = $this->found($site, $key);
+        $isNew = $publish->draft($widget, 'By hand') !== null;
+
+        return WidgetResource::make($widget->refresh())->response()->setStatusCode($isNew ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
+    }
+
+    private function found(Site $site, string $key): Widget
+    {
+        return $site->widgets()->with(['edition', 'site'])->where('key', $key)->firstOrFail();
+    }
+}

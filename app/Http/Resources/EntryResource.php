@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Entry;
+use Gnomic\Entry\EntryJson;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** @mixin Entry */
+final class EntryResource extends JsonResource
+{
+    public static $wrap = null;
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'entry' => EntryJson::write($this->resource->toCore()),
+            'rating' => $this->resource->toCore()->rating?->spoken(),
+            'hidden' => $this->hidden,
+            'gone' => $this->gone_at?->toRfc3339String(),
+            'revisions' => (int) $this->resource->getAttribute('revisions_count'),
+        ];
+    }
+}

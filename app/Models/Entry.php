@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Gnomic\Entry\Entry as CoreEntry;
+use Gnomic\Entry\EntryJson;
+use Gnomic\Gather\Matching\Digest;
+use Gnomic\Sift\Facts;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * A stored entry: the normalised form as it came, and beside it the columns that briefs ask.
+ *
+ * @property int $id
+ * @property int $site_id
+ * @property int $source_id
+ * @property string $source
+ * @property string $native
+ * @property string $ref
+ * @property string $kind
+ * @property float|null $stars
+ * @property int $length
+ * @property int|null $published
+ * @property bool $gone
+ * @property bool $hidden
+ * @property Carbon|null $gone_at
+ * @property string $digest
+ * @property array<string, mixed> $payload
+ */
+final class Entry extends Model
+{
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['payload' => 'array', 'gone' => 'boolean', 'hidden' => 'boolean', 'gone_at' => 'datetime', 'stars' => 'float'];
+    }
+
+    /** @return HasMany<Revision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(Revision::class);
+    }
+
+    /** What a reading of an entry becomes in columns. The reference is unique within a site. @return array<string, mixed> */
+    public static function columnsOf(CoreEntry $entry, Source $source): array
+    {
+        $facts = Facts::of($entry);
+
+        return [
+            'site_id' => $source->site_id,
+            'source_id' => $source->id,
+            'source' => $source->key,
+            'native' => $entry->id,
+            'ref' => self::refOf($source, $entry->id),
+            'kind' => $facts->kind,
+            'stars' => $facts->stars,
+            'length' => $facts->length,
+            'published' => $facts->published,
+            'digest' => Digest::of($entry),
+            'payload' => json_encode(EntryJson::write($entry), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE),
+        ];
+    }
+
+    public static function refOf(Source $source, string $native): string
+    {
+        return "$source->key:$native";
+    }
+
+    public function toCore(): CoreEntry
+    {
+        return EntryJson::restored($this->payload)->from($this->source, $this->ref);
+    }
+
+    public function facts(): Facts
+    {
+        return new Facts($this->ref, $this->source, $this->kind, $this->stars, $this->length, $this->published, $this->gone, $this->hidden);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use DateTimeZone;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * One website being looked after. Everything else belongs to one, and nobody sees another's.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $address
+ * @property string $timezone
+ */
+final class Site extends Model
+{
+    protected $guarded = [];
+
+    public function zone(): DateTimeZone
+    {
+        return new DateTimeZone($this->timezone);
+    }
+
+    /** @return HasMany<Source, $this> */
+    public function sources(): HasMany
+    {
+        return $this->hasMany(Source::class);
+    }
+
+    /** @return HasMany<Entry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(Entry::class);
+    }
+
+    /** @return HasMany<Widget, $this> */
+    public function widgets(): HasMany
+    {
+        return $this->hasMany(Widget::class);
+    }
+
+    /** @return HasMany<Credential, $this> */
+    public function credentials(): HasMany
+    {
+        return $this->hasMany(Credential::class);
+    }
+
+    /** @return BelongsToMany<User, $this> */
+    public function members(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'memberships');
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rounds;
+
+use App\Channels\Channels;
+use App\Channels\Conditions;
+use App\Channels\Gathered;
+use App\Editions\Refresh;
+use App\Fetching\FetchFailed;
+use App\Models\Round;
+use App\Models\Source;
+use Gnomic\Gather\Matching\Matcher;
+use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\Problem;
+use Gnomic\Tend\BackOff;
+use Illuminate\Contracts\Cache\Repository as Cache;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Random\Randomizer;
+use Throwable;
+
+/** One refresh of one source from start to finish: asked, matched, applied whole or not at all, and accounted for. */
+final readonly class Rounds
+{
+    /** Seconds after which a round that was killed no longer keeps the next one away. */
+    private const LONGEST = 240;
+
+    public function __construct(
+        private Channels $channels,
+        private Stored $stored,
+        private Refresh $refresh,
+        private Cache $cache,
+        private Randomizer $chance,
+    ) {}
+
+    /** @return Round|null null where another worker is at this source already */
+    public function run(Source $source): ?Round
+    {
+        $lock = $this->cache->lock("round:$source->id", self::LONGEST);
+        if (! $lock->get()) {
+            return null;
+        }
+        try {
+            return $this->locked($source);
+        } finally {
+            $lock->release();
+        }
+    }
+
+    private function locked(Source $source): Round
+    {
+        $source->refresh();
+        $this->closeThoseKilled($source);
+        $round = Round::query()->create(['source_id' => $source->id, 'outcome' => 'running', 'started_at' => now()]);
+        try {
+            $gathered = $this->channels->of($source->channel)->gather($source, new Conditions($source->etag, $source->last_modified));
+            $touched = $this->apply($source, $round, $gathered);
+        } catch (FetchFailed|NotReadable $failure) {
+            return $this->failed($source, $round, $failure->getMessage(), $failure instanceof FetchFailed ? $failure->retryAfter : null);
+        } catch (Throwable $fault) {
+            // A fault of our own: told plainly here, in full in the log.
+            report($fault);
+
+            return $this->failed($source, $round, 'Gnomic stumbled over the answer; nothing was changed. The details are in its log.', null);
+        }
+        if ($touched !== []) {
+            $round->editions = $this->refresh->after($source->site, $touched, "Round of $source->name");
+            $round->save();
+        }
+
+        return $round;
+    }
+
+    /** @return list<Change> what was written */
+    private function apply(Source $source, Round $round, Gathered $gathered): array
+    {
+        if ($gathered->reading === null) {
+            $this->finish($source, $round, 'unchanged', $gathered->conditions);
+
+            return [];
+        }
+        $matched = Matcher::match($this->stored->known($source), $gathered->reading->entries, $gathered->coverage);
+        $round->fill([
+            'received' => count($gathered->reading->entries),
+            'problems' => array_map(fn (Problem $problem): string => (string) $problem, $gathered->reading->problems),
+        ]);
+        if ($matched->held !== null) {
+            // Not a fault to press on with: the validators stay, so that the next answer is read again.
+            $round->fill(['outcome' => 'held', 'reason' => $matched->held]);
+            $this->later($source, $round, null);
+
+            return [];
+        }
+        $round->fill(['added' => count($matched->new), 'changed' => count($matched->changed), 'same' => $matched->same, 'gone' => count($matched->gone)]);
+
+        return DB::transaction(function () use ($source, $round, $gathered, $matched): array {
+            $changes = $this->stored->apply($source, $matched);
+            $this->finish($source, $round, $matched->changesNothing() ? 'unchanged' : 'changed', $gathered->conditions);
+
+            return $changes;
+        });
+    }
+
+    private function finish(Source $source, Round $round, string $outcome, Conditions $conditions): void
+    {
+        $source->update([
+            'etag' => $conditions->etag,
+            'last_modified' => $conditions->lastModified,
+            'failures' => 0,
+            'next_at' => Carbon::now()->addSeconds($source->cadence),
+        ]);
+        $round->fill(['outcome' => $outcome, 'finished_at' => now()])->save();
+    }
+
+    private function failed(Source $source, Round $round, string $reason, ?int $asked): Round
+    {
+        $round->fill(['outcome' => 'failed', 'reason' => $reason]);
+        $this->later($source, $round, $asked);
+
+        return $round;
+    }
+
+    private function later(Source $source, Round $round, ?int $asked): void
+    {
+        $failures = $source->failures + 1;
+        $wait = BackOff::seconds($failures, $source->cadence, $this->chance->getFloat(0, 1), $asked);
+        $source->update(['failures' => $failures, 'next_at' => Carbon::now()->addSeconds($wait)]);
+        $round->fill(['finished_at' => now()])->save();
+    }
+
+    /** Whoever holds the lock is the only one at work here, so a round that still runs was killed. */
+    private function closeThoseKilled(Source $source): void
+    {
+        $source->rounds()->where('outcome', 'running')->update([
+            'outcome' => 'failed', 'finished_at' => now(), 'reason' => 'It was broken off half way; nothing of it was applied.',
+        ]);
+    }
+}

@@ -1,0 +1,7 @@
+<?php
+
+return [
+    'name' => 'Gnomic',
+    'timezone' => 'UTC',
+    'maintenance' => ['driver' => 'file'],
+];

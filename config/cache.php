@@ -1,0 +1,3 @@
+<?php
+
+return ['default' => env('CACHE_STORE', 'database'), 'prefix' => 'gnomic'];

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+$data = require __DIR__.'/../bootstrap/data.php';
+
+return [
+    'data' => $data,
+
+    /** Where the published files lie; the web server hands them out as /w. */
+    'editions' => "$data/w",
+
+    /** Hosts with ports that may be asked although their addresses are private: the stand-ins of the demo. */
+    'private_hosts' => array_values(array_filter(explode(',', (string) env('GNOMIC_PRIVATE_HOSTS', '')))),
+
+    'fetch' => [
+        'seconds' => (int) env('GNOMIC_FETCH_SECONDS', 20),
+        'bytes' => (int) env('GNOMIC_FETCH_BYTES', 10 * 1024 * 1024),
+        'redirects' => 5,
+    ],
+
+    'channels' => [
+        'wayleaf' => ['address' => env('GNOMIC_WAYLEAF', 'https://api.wayleaf.example')],
+    ],
+
+    /** Seconds between rounds of a source that has just been connected. */
+    'cadence' => (int) env('GNOMIC_CADENCE', 86_400),
+];

@@ -1,0 +1,61 @@
+import { carousel } from './carousel';
+
+/**
+ * `<gnomic-widget key="…">`: shows the edition that is out. Sets no cookie, keeps nothing, asks nobody but its host.
+ * Where the page already holds the edition (a declarative shadow root), it only adds the behaviour.
+ */
+export class GnomicWidget extends HTMLElement {
+  static observedAttributes = ['key'];
+  /** Origin of the editions. */
+  static host = '';
+
+  #visit?: AbortController; // present while connected
+  #shown = '';
+
+  connectedCallback(): void {
+    void this.#show();
+  }
+
+  disconnectedCallback(): void {
+    this.#visit?.abort();
+    this.#visit = undefined;
+  }
+
+  attributeChangedCallback(): void {
+    if (this.#visit) void this.#show();
+  }
+
+  async #show(): Promise<void> {
+    this.#visit?.abort();
+    const { signal } = (this.#visit = new AbortController());
+    const key = this.getAttribute('key') ?? '';
+    const there = this.shadowRoot;
+    if (there && (!this.#shown || this.#shown === key)) {
+      this.#shown = key;
+      return this.#enliven(there, signal);
+    }
+    try {
+      if (!/^[a-z0-9]{4,40}$/.test(key)) throw new Error(`"${key}" is no key of a widget`);
+      const answer = await fetch(`${GnomicWidget.host}/w/${key}.html`, { signal, credentials: 'omit' });
+      if (!answer.ok)
+        throw new Error(answer.status === 404 ? `there is no widget with the key ${key}` : `status ${answer.status}`);
+      const holder = document.createElement('template');
+      holder.innerHTML = await answer.text();
+      const edition = holder.content.querySelector('template');
+      if (!edition || signal.aborted) return;
+      const root = there ?? this.attachShadow({ mode: 'open' });
+      root.replaceChildren(edition.content);
+      this.#shown = key;
+      this.#enliven(root, signal);
+    } catch (error) {
+      if (signal.aborted) return; // replaced or removed: no failure
+      // What the page held inside the tag stays to be seen; nothing broken is shown.
+      console.warn(`Gnomic: ${(error as Error).message}. Copy the code of the widget once more.`);
+      this.dispatchEvent(new CustomEvent('gnomic-widget:failed', { detail: { error } }));
+    }
+  }
+
+  #enliven(root: ShadowRoot, signal: AbortSignal): void {
+    for (const track of root.querySelectorAll<HTMLElement>('.track')) carousel(root, track, signal);
+  }
+}

@@ -1,0 +1,34 @@
+<article class="card">
+@if ($card->rating !== null)
+<p class="rating"><span class="glyphs h{{ $card->halves }}" aria-hidden="true"></span>{{ $card->rating }}</p>
+@endif
+@if ($card->title !== null)
+<p class="title" dir="auto" @if ($card->language) lang="{{ $card->language }}" @endif>{{ $card->title }}</p>
+@endif
+@if ($card->words !== null)
+<div class="words" dir="auto" @if ($card->language) lang="{{ $card->language }}" @endif>
+@if ($card->whole !== null)
+<p class="short">{!! nl2br(e($card->words), false) !!}&nbsp;…</p>
+<details><summary><span class="more">Read more</span><span class="less">Read less</span></summary><p>{!! nl2br(e($card->whole), false) !!}</p></details>
+@else
+<p>{!! nl2br(e($card->words), false) !!}</p>
+@endif
+</div>
+@endif
+@if ($card->reply !== null)
+<div class="reply"><p class="who">The owner replied</p><p dir="auto">{!! nl2br(e($card->reply), false) !!}</p></div>
+@endif
+@if ($card->name !== null || $card->when !== null || $card->where !== null)
+<p class="by">
+@if ($card->name !== null)
+<bdi class="name">{{ $card->name }}</bdi>
+@endif
+@if ($card->when !== null)
+<time datetime="{{ $card->date }}">{{ $card->when }}</time>@if ($card->where !== null), @endif
+@endif
+@if ($card->where !== null)
+<span class="where">{{ $card->when !== null ? 'on' : 'On' }} @if ($card->url !== null)<a href="{{ $card->url }}" rel="nofollow ugc noopener" target="_blank">{{ $card->where }}</a>@else{{ $card->where }}@endif</span>
+@endif
+</p>
+@endif
+</article>

@@ -1,0 +1,15 @@
+<!DOCTYPE html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<meta name="robots" content="noindex">
+<title>{{ $name }}</title>
+<link rel="alternate" type="application/feed+json" title="{{ $name }}" href="/w/{{ $key }}.json">
+<style>body{margin:0;font-family:system-ui,sans-serif;background:{{ $palette->ground }}}</style>
+</head>
+<body>
+<main><gnomic-widget key="{{ $key }}">{!! $fragment !!}</gnomic-widget></main>
+<script async src="/gnomic.js"></script>
+</body>
+</html>

@@ -1,0 +1,23 @@
+{{-- Closed off from the page: its styles stay out and ours stay in. --}}
+<template shadowrootmode="open">
+<style>@include('widget::styles')</style>
+<section class="g {{ $plan->layout->value }}" aria-label="{{ $plan->heading ?? $name }}">
+@include('widget::head')
+@if ($plan->cards === [])
+<p class="none">Nothing is shown here yet.</p>
+@elseif ($plan->layout->value === 'carousel')
+<div class="view"><div class="track" role="group" aria-roledescription="carousel" aria-label="{{ $plan->heading ?? $name }}" tabindex="0" @if ($plan->autoplay) data-autoplay="{{ $plan->autoplay }}" @endif>
+@foreach ($plan->cards as $card)
+<div class="slide" role="group" aria-roledescription="slide" aria-label="{{ $loop->iteration }} of {{ $loop->count }}">@include('widget::card')</div>
+@endforeach
+</div></div>
+@else
+<div class="stack">
+@foreach ($plan->cards as $card)
+@include('widget::card')
+@endforeach
+</div>
+@endif
+@include('widget::foot')
+</section>
+</template>

@@ -1,0 +1,9 @@
+import { svelte } from '@sveltejs/vite-plugin-svelte';
+import tailwindcss from '@tailwindcss/vite';
+import laravel from 'laravel-vite-plugin';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [laravel({ input: ['resources/studio/main.ts'], refresh: false }), tailwindcss(), svelte()],
+  build: { chunkSizeWarningLimit: 900 },
+});
