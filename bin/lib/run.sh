@@ -1,0 +1,230 @@
+# Running: every child in a process group of its own, so that stopping it stops whatever it started.
+
+CHILDREN=""
+AS=""
+
+start() {
+    name=$1
+    shift
+    # shellcheck disable=SC2086
+    setsid $AS "$@" >>"$GNOMIC_DATA/logs/$name.log" 2>&1 </dev/null &
+    CHILDREN="$CHILDREN $!"
+}
+
+start_as_is() {
+    kept=$AS
+    AS=""
+    start "$@"
+    AS=$kept
+}
+
+stop_all() {
+    trap - EXIT INT TERM HUP
+    for child in $CHILDREN; do kill -TERM -- "-$child" 2>/dev/null || true; done
+    tries=0
+    while [ -n "$CHILDREN" ] && [ $tries -lt 50 ]; do
+        alive=no
+        for child in $CHILDREN; do if kill -0 -- "-$child" 2>/dev/null; then alive=yes; fi; done
+        if [ $alive = no ]; then break; fi
+        sleep 0.1
+        tries=$((tries + 1))
+    done
+    for child in $CHILDREN; do kill -KILL -- "-$child" 2>/dev/null || true; done
+    CHILDREN=""
+}
+
+stop_and_leave() {
+    say ""
+    say "gnomic: stopping"
+    stop_all
+    exit 0
+}
+
+guard() {
+    trap stop_all EXIT
+    trap stop_and_leave INT TERM HUP
+}
+
+need_port() {
+    php -r '$s = @stream_socket_server("tcp://127.0.0.1:$argv[1]", $n, $e); exit($s === false ? 1 : 0);' "$1" \
+        || fail "port $1 is busy ($2). End what uses it, or choose another: $3=$(($1 + 1000)) ./gnomic ..."
+}
+
+wait_for() {
+    php -r '
+        for ($end = microtime(true) + 30; microtime(true) < $end; usleep(100000)) {
+            $context = stream_context_create(["http" => ["ignore_errors" => true, "timeout" => 5]]);
+            if (@file_get_contents($argv[1], false, $context) !== false) { exit(0); }
+        }
+        exit(1);' "$1" || fail "$1 does not answer; see $GNOMIC_DATA/logs"
+}
+
+# Whoever runs the servers: as root, an unprivileged user, where that one can read the project.
+choose_user() {
+    WEB_USER=$(id -un)
+    if [ "$(id -u)" != 0 ]; then return 0; fi
+    chown -R www-data:www-data "$GNOMIC_DATA"
+    AS="setpriv --reuid=www-data --regid=www-data --clear-groups --"
+    WEB_USER=www-data
+    for file in "$ROOT/artisan" "$ROOT/vendor/autoload.php" "$ROOT/public/build/manifest.json" "$GNOMIC_DATA/.env"; do
+        if ! $AS test -r "$file"; then
+            AS=""
+            WEB_USER=root
+            say "gnomic: an unprivileged user cannot read $file, so the servers run as root. Put the project where others can read it."
+            chown -R root "$GNOMIC_DATA"
+            return 0
+        fi
+    done
+}
+
+artisan() {
+    # shellcheck disable=SC2086
+    $AS php "$ROOT/artisan" "$@"
+}
+
+# An instance is a folder: settings, database, editions, logs.
+prepare_data() {
+    mkdir -p "$GNOMIC_DATA"
+    GNOMIC_DATA=$(CDPATH= cd -- "$GNOMIC_DATA" && pwd -P)
+    export GNOMIC_DATA
+    mkdir -p "$GNOMIC_DATA/w" "$GNOMIC_DATA/logs" "$GNOMIC_DATA/run/tmp" "$GNOMIC_DATA/storage/app" "$GNOMIC_DATA/storage/logs" \
+        "$GNOMIC_DATA/storage/framework/cache/data" "$GNOMIC_DATA/storage/framework/sessions" "$GNOMIC_DATA/storage/framework/views"
+    chmod 755 "$GNOMIC_DATA" "$GNOMIC_DATA/w"
+    key=$(sed -n 's/^APP_KEY=//p' "$GNOMIC_DATA/.env" 2>/dev/null || true)
+    if [ -z "$key" ]; then key="base64:$(php -r 'echo base64_encode(random_bytes(32));')"; fi
+    {
+        say "APP_KEY=$key"
+        say "APP_ENV=production"
+        say "APP_DEBUG=false"
+        say "APP_URL=${GNOMIC_URL:-http://127.0.0.1:$HTTP_PORT}"
+        "$1"
+    } >"$GNOMIC_DATA/.env.new"
+    mv "$GNOMIC_DATA/.env.new" "$GNOMIC_DATA/.env"
+    chmod 640 "$GNOMIC_DATA/.env"
+    touch "$GNOMIC_DATA/gnomic.sqlite"
+    choose_user
+    # The settings lie in the folder; what the shell carries must not stand before them.
+    unset APP_KEY APP_URL APP_ENV APP_DEBUG DB_DATABASE 2>/dev/null || true
+    artisan migrate --force --quiet
+}
+
+# The owner of a real instance may keep more settings in more.env beside it.
+real_settings() { if [ -f "$GNOMIC_DATA/more.env" ]; then cat "$GNOMIC_DATA/more.env"; fi; }
+
+demo_settings() {
+    say "GNOMIC_STANDINS=http://127.0.0.1:$STANDINS_PORT"
+    say "GNOMIC_WAYLEAF=http://127.0.0.1:$STANDINS_PORT/wayleaf"
+    say "GNOMIC_PRIVATE_HOSTS=127.0.0.1:$STANDINS_PORT,localhost:$STANDINS_PORT"
+    say "GNOMIC_CADENCE=${GNOMIC_CADENCE:-60}"
+    say "GNOMIC_FETCH_SECONDS=8"
+}
+
+start_web() {
+    if command -v nginx >/dev/null && command -v php-fpm8.2 >/dev/null; then
+        php "$ROOT/bin/lib/server-config.php" "$GNOMIC_DATA" "$HTTP_PORT" "$WEB_USER"
+        run_as_root=""
+        if [ "$WEB_USER" = root ]; then run_as_root=-R; fi
+        # Both start as whoever runs this, and give up privileges themselves.
+        # shellcheck disable=SC2086
+        start_as_is php-fpm php-fpm8.2 --nodaemonize $run_as_root -y "$GNOMIC_DATA/run/fpm.conf"
+        start_as_is nginx nginx -e stderr -p "$GNOMIC_DATA/run" -c "$GNOMIC_DATA/run/nginx.conf"
+    else
+        say "gnomic: nginx or PHP-FPM is missing; PHP's own server stands in. Lost: packed files, and widgets that stay up when PHP is down."
+        export PHP_CLI_SERVER_WORKERS=4
+        start web php -S "127.0.0.1:$HTTP_PORT" -t "$ROOT/public" "$ROOT/bin/lib/plain-server.php"
+        unset PHP_CLI_SERVER_WORKERS
+    fi
+}
+
+start_work() {
+    start queue php "$ROOT/artisan" queue:work --sleep=1 --tries=1 --timeout=240 --max-time=3600 --quiet
+    start schedule php "$ROOT/artisan" schedule:work --quiet
+}
+
+# Waits for the first child to end, which none should.
+watch_children() {
+    while :; do
+        for child in $CHILDREN; do
+            if ! kill -0 "$child" 2>/dev/null; then
+                restart_or_fail "$child"
+            fi
+        done
+        sleep 1 &
+        wait $! || true
+    done
+}
+
+# The queue's worker ends by itself after an hour, to start afresh.
+restart_or_fail() {
+    if [ "$1" = "${QUEUE_PID:-}" ]; then
+        start queue php "$ROOT/artisan" queue:work --sleep=1 --tries=1 --timeout=240 --max-time=3600 --quiet
+        QUEUE_PID=$!
+        rest=""
+        for one in $CHILDREN; do if [ "$one" != "$1" ]; then rest="$rest $one"; fi; done
+        CHILDREN=$rest
+    elif [ "${GNOMIC_TOLERANT:-no}" = no ]; then
+        say "gnomic: one of the servers has ended; the others go on. See $GNOMIC_DATA/logs"
+        GNOMIC_TOLERANT=yes
+    fi
+}
+
+run_demo() {
+    need_port "$HTTP_PORT" "Gnomic itself" GNOMIC_PORT
+    need_port "$STANDINS_PORT" "the stand-ins" GNOMIC_STANDINS_PORT
+    need_port "$SITE_PORT" "the observatory's site" GNOMIC_SITE_PORT
+    : "${GNOMIC_DATA:=$ROOT/var/demo}"
+    if [ "$1" = yes ]; then rm -rf "$GNOMIC_DATA"; fi
+    prepare_data demo_settings
+    guard
+    STANDINS_DATA=$GNOMIC_DATA/standins
+    export STANDINS_DATA
+    if [ ! -f "$STANDINS_DATA/rookcall.json" ]; then
+        # shellcheck disable=SC2086
+        $AS php "$ROOT/demo/generate.php" "$STANDINS_DATA"
+    fi
+    export PHP_CLI_SERVER_WORKERS=8
+    start standins php -S "127.0.0.1:$STANDINS_PORT" "$ROOT/standins/server.php"
+    wait_for "http://127.0.0.1:$STANDINS_PORT/"
+    artisan db:seed --class=DemoSeeder --force --quiet || fail "the demo's data cannot be made; see $GNOMIC_DATA/storage/logs"
+    artisan gnomic:publish --all >/dev/null
+    GNOMIC_HOST=http://127.0.0.1:$HTTP_PORT
+    export GNOMIC_HOST
+    start site php -S "127.0.0.1:$SITE_PORT" "$ROOT/demo/site/server.php"
+    unset PHP_CLI_SERVER_WORKERS
+    start_web
+    start_work
+    QUEUE_PID=$(queue_pid)
+    wait_for "http://127.0.0.1:$HTTP_PORT/gnomic.js"
+    wait_for "http://127.0.0.1:$HTTP_PORT/"
+    wait_for "http://127.0.0.1:$SITE_PORT/visit"
+    cat <<EOF
+
+  Gnomic            http://127.0.0.1:$HTTP_PORT      sign in: owner@quillmoor.example / harrow-lane-1926
+  The stand-ins     http://127.0.0.1:$STANDINS_PORT      make a review arrive, or a service fail
+  The observatory   http://127.0.0.1:$SITE_PORT/visit   its widgets are on /visit and /planetarium
+
+  Ctrl-C stops everything. The data stays in $GNOMIC_DATA; --fresh begins anew.
+EOF
+    watch_children
+}
+
+# The queue's worker is the last but one that was started.
+queue_pid() {
+    # shellcheck disable=SC2086
+    set -- $CHILDREN
+    while [ $# -gt 2 ]; do shift; done
+    say "$1"
+}
+
+run_serve() {
+    need_port "$HTTP_PORT" "Gnomic itself" GNOMIC_PORT
+    : "${GNOMIC_DATA:=$ROOT/var/site}"
+    prepare_data real_settings
+    guard
+    start_web
+    start_work
+    QUEUE_PID=$(queue_pid)
+    wait_for "http://127.0.0.1:$HTTP_PORT/"
+    say "Gnomic answers at http://127.0.0.1:$HTTP_PORT. The first owner: GNOMIC_DATA=$GNOMIC_DATA php artisan gnomic:owner you@example.org --site=\"Your site\" --address=example.org"
+    watch_children
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Editions\Publish;
+use App\Models\Site;
+use App\Models\Source;
+use App\Models\User;
+use App\Rounds\Rounds;
+use Gnomic\Brief\BriefReader;
+use Illuminate\Database\Seeder;
+use RuntimeException;
+
+/** The invented observatory: an owner, a site, three sources with one round each, and two widgets that are out. */
+final class DemoSeeder extends Seeder
+{
+    public function run(Rounds $rounds, Publish $publish): void
+    {
+        $standins = rtrim((string) env('GNOMIC_STANDINS'), '/');
+        if (Site::query()->exists()) {
+            // The demo may have been started at another port since.
+            Source::query()->where('address', 'like', '%/rookcall/%')->update(['address' => "$standins/rookcall/quillmoor/feed.atom"]);
+
+            return;
+        }
+        $owner = User::query()->create(['name' => 'Hester Quill', 'email' => 'owner@quillmoor.example', 'password' => 'harrow-lane-1926']);
+        $site = Site::query()->create(['name' => 'Quillmoor Observatory', 'address' => 'quillmoor.example', 'timezone' => 'Europe/London']);
+        $site->members()->attach($owner->id);
+        $site->credentials()->create(['channel' => 'wayleaf', 'secret' => 'wl-demo-key-7Q2M']);
+
+        foreach ([
+            ['the-dome', 'the Dome', 'wayleaf', 'wl-dome'],
+            ['harrow-lane', 'Harrow Lane', 'wayleaf', 'wl-harrow'],
+            ['rookcall', 'Rookcall', 'feed', "$standins/rookcall/quillmoor/feed.atom"],
+        ] as [$key, $name, $channel, $address]) {
+            $source = $site->sources()->create(['key' => $key, 'name' => $name, 'channel' => $channel, 'address' => $address,
+                'cadence' => config('gnomic.cadence'), 'next_at' => now()]);
+            $round = $rounds->run($source);
+            if ($round?->outcome !== 'changed') {
+                throw new RuntimeException("The round of $name failed: $round?->reason");
+            }
+        }
+
+        foreach ([
+            ['dome4visit', 'Dome, visit page', ['version' => 1,
+                'gather' => ['sources' => ['the-dome'], 'kinds' => ['review']],
+                'sift' => ['stars' => ['from' => 4], 'withWords' => true, 'limit' => 9],
+                'shape' => ['layout' => 'carousel', 'across' => 3]]],
+            ['harrow7talk', 'Planetarium, foyer', ['version' => 1,
+                'gather' => ['sources' => ['harrow-lane'], 'kinds' => ['review']],
+                'sift' => ['withWords' => true, 'limit' => 5],
+                'shape' => ['layout' => 'list'], 'dress' => ['name' => 'night-ink']]],
+            ['hill4posts0', 'Posts from the hill', ['version' => 1,
+                'gather' => ['sources' => ['rookcall'], 'kinds' => ['post']],
+                'sift' => ['limit' => 8], 'shape' => ['layout' => 'carousel', 'across' => 4]]],
+        ] as [$key, $name, $brief]) {
+            $widget = $site->widgets()->create(['key' => $key, 'name' => $name, 'brief' => BriefReader::read($brief)->toArray()]);
+            if ($key !== 'hill4posts0') {
+                $publish->draft($widget, 'The demo');
+            }
+        }
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+// The simulated outside services: their own process, port and data (STANDINS_DATA), none of the application's code.
+
+namespace Standins;
+
+spl_autoload_register(static function (string $class): void {
+    require __DIR__.'/'.substr($class, strlen('Standins\\')).'.php';
+});
+
+$folder = (string) getenv('STANDINS_DATA');
+$states = ['wayleaf' => new State("$folder/wayleaf.json"), 'rookcall' => new State("$folder/rookcall.json")];
+$path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
+$host = 'http://'.$_SERVER['HTTP_HOST'];
+
+if ($path === '/') {
+    $control = new Control($states['wayleaf'], $states['rookcall']);
+    if ($_SERVER['REQUEST_METHOD'] === 'POST') {
+        $control->act($_POST);
+        header('Location: /', true, 303);
+
+        return;
+    }
+    (new Answer(200, 'text/html; charset=utf-8', $control->page()))->send();
+
+    return;
+}
+if (preg_match('~^/pictures/(sky-\d)\.svg$~', $path, $found) === 1) {
+    (new Answer(200, 'image/svg+xml', (string) file_get_contents(dirname(__DIR__)."/demo/site/pictures/$found[1].svg")))->send();
+
+    return;
+}
+if (preg_match('~^/(wayleaf|rookcall)(/.*)$~', $path, $found) !== 1) {
+    (new Answer(404, 'text/plain; charset=utf-8', 'There is no such service here.'))->send();
+
+    return;
+}
+
+[, $service, $rest] = $found;
+switch ($states[$service]->read()['mood']) {
+    case 'slow':
+        usleep(2_500_000);
+        break;
+    case 'fault':
+        (new Answer(500, 'text/html; charset=utf-8', '<!doctype html><title>Fault</title><p>Something broke.'))->send();
+
+        return;
+    case 'nonsense':
+        (new Answer(200, 'application/rss+xml', str_repeat("\x07<<%% not what you think &&& ]]>", 40)))->send();
+
+        return;
+    case 'silent':
+        sleep(30); // longer than anybody waits
+        http_response_code(504);
+
+        return;
+}
+
+$answer = $service === 'wayleaf'
+    ? (new Wayleaf($states['wayleaf']))->answer($rest, array_filter($_GET, is_string(...)), (string) ($_SERVER['HTTP_WAYLEAF_KEY'] ?? ''))
+    : (new Rookcall($states['rookcall'], $host))->answer($rest);
+$answer->send();
