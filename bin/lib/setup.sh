@@ -71,7 +71,7 @@ setup_build() {
 build() {
     say "setup: building the studio and the element"
     npm run --silent types >/dev/null
-    npm run --silent build -- --logLevel error
+    npm run --silent build >/dev/null
     for file in public/gnomic.js $(find public/build -name '*.js' -o -name '*.css'); do
         gzip -9 -k -f "$file"
         if command -v brotli >/dev/null; then brotli --best -k -f "$file"; fi

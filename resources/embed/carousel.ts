@@ -57,7 +57,9 @@ export function carousel(root: ShadowRoot, track: HTMLElement, signal: AbortSign
   listen(on, 'click', () => go(page() + 1));
   listen(track, 'scroll', tell);
   listen(track, 'keydown', (event) => {
-    const to = { ArrowLeft: page() - 1, ArrowRight: page() + 1, Home: 0, End: pages() - 1 }[(event as KeyboardEvent).key];
+    const to = { ArrowLeft: page() - 1, ArrowRight: page() + 1, Home: 0, End: pages() - 1 }[
+      (event as KeyboardEvent).key
+    ];
     if (to === undefined || event.target !== track) return;
     event.preventDefault();
     go(Math.max(0, Math.min(to, pages() - 1)));

@@ -1,0 +1,68 @@
+import createClient from 'openapi-fetch';
+import type { Brief } from './brief';
+import type { components, paths } from './schema';
+
+type Schemas = components['schemas'];
+export type Source = Schemas['Source'];
+export type Round = Schemas['Round'];
+export type StoredEntry = Schemas['StoredEntry'];
+export type Proof = Schemas['Proof'];
+export type Phrase = Schemas['Phrase'];
+export type Step = Schemas['Step'];
+export type Place = Schemas['Place'];
+export type Look = Schemas['Look'];
+export type Today = Schemas['Today'];
+export type Session = Schemas['Session'];
+export type PhraseKey = NonNullable<Phrase['key']>;
+
+type Whole<T> = T extends (infer U)[]
+  ? U[]
+  : T extends object
+    ? { [K in keyof T]-?: Whole<Exclude<T[K], undefined>> }
+    : T;
+/** A brief as the interface gives it: every member written. */
+export type WholeBrief = Whole<Brief>;
+export type Widget = Omit<Schemas['Widget'], 'brief'> & { brief: WholeBrief };
+
+/** What the interface says is wrong, in words for the owner. */
+export class Refused extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+  ) {
+    super(message);
+  }
+}
+
+const client = createClient<paths>({ baseUrl: '/api' });
+client.use({
+  onRequest({ request }) {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+    request.headers.set('Accept', 'application/json');
+    return request;
+  },
+});
+export const api = client;
+
+/** Unwraps an answer: its data, or an error with the words of the interface. */
+export async function ask<T>(
+  answer: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<NonNullable<T>> {
+  let result;
+  try {
+    result = await answer;
+  } catch {
+    throw new Refused('Gnomic does not answer. Check the connection; what you did is not lost.', 0);
+  }
+  const { data, error, response } = result;
+  if (!response.ok) {
+    if (response.status === 401) window.dispatchEvent(new Event('gnomic:signed-out'));
+    const said = (error as { message?: string } | undefined)?.message;
+    throw new Refused(
+      said || `Gnomic answered with status ${response.status}. Try again; if it stays so, look in its log.`,
+      response.status,
+    );
+  }
+  return (data ?? {}) as NonNullable<T>;
+}

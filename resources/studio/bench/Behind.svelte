@@ -1,0 +1,149 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { api, ask, type StoredEntry } from '../api/client';
+  import EntryRow from '../entries/EntryRow.svelte';
+  import Situation from '../parts/Situation.svelte';
+  import type { Bench } from './bench.svelte';
+
+  interface Props {
+    bench: Bench;
+    step: string;
+    /** Those that the step left, or those that it kept out. */
+    kept: boolean;
+    onclose: () => void;
+    onturn: (kept: boolean) => void;
+  }
+  let { bench, step, kept, onclose, onturn }: Props = $props();
+
+  let rows = $state<(StoredEntry & { reason: string })[]>();
+  let next = $state<number | null>(null);
+  let broken = $state('');
+  let panel = $state<HTMLElement>();
+
+  const account = $derived(bench.proof?.sieve.find((one) => one.key === step));
+  const names = $derived(Object.fromEntries(bench.sources.map((source) => [source.key, source.name])));
+
+  onMount(() => {
+    const from = document.activeElement as HTMLElement | null;
+    panel?.focus();
+    return () => from?.focus();
+  });
+
+  $effect(() => {
+    void load(step, kept, bench.proof?.brief);
+  });
+
+  async function load(of: string, side: boolean, brief: Record<string, unknown> | undefined, from = 0): Promise<void> {
+    if (!brief) return;
+    try {
+      const page = await ask(api.POST('/sieve', { body: { brief, step: of, kept: side, from } }));
+      rows = from === 0 ? page.entries : [...(rows ?? []), ...page.entries];
+      next = page.next;
+      broken = '';
+    } catch (error) {
+      broken = (error as Error).message;
+    }
+  }
+</script>
+
+<div
+  class="behind"
+  role="dialog"
+  tabindex="-1"
+  aria-label="Entries behind the number"
+  bind:this={panel}
+  onkeydown={(event) => {
+    if (event.key === 'Escape') {
+      event.stopPropagation();
+      onclose();
+    }
+  }}
+>
+  <header>
+    <h2>{account?.phrase ?? step}</h2>
+    <button class="plain side" aria-pressed={kept} onclick={() => onturn(true)}
+      >{account?.kept ?? 0} {step === 'shown' ? 'shown' : 'kept'}</button
+    >
+    {#if (account?.dropped ?? 0) > 0}
+      <button class="plain side" aria-pressed={!kept} onclick={() => onturn(false)}
+        >{account?.dropped} {step === 'shown' ? 'wait' : 'kept out'}</button
+      >
+    {/if}
+    <button class="plain link close" onclick={onclose}>Close</button>
+  </header>
+  <div class="list">
+    {#if broken}
+      <Situation kind="broken" title="These entries cannot be shown" text={broken} />
+    {:else if !rows}
+      <Situation kind="loading" title="Fetching the entries" />
+    {:else if rows.length === 0}
+      <Situation
+        kind="empty"
+        title="None"
+        text={kept ? 'Nothing is left at this step.' : 'This step keeps nothing out.'}
+      />
+    {:else}
+      <ol>
+        {#each rows as row (row.entry.id)}
+          {@const id = row.entry.id}
+          <EntryRow {row} source={names[row.entry.source ?? ''] ?? ''} reason={row.reason}>
+            {#snippet acts()}
+              <button class="plain link" onclick={() => bench.pin(id)}
+                >{bench.brief?.sift.pins.includes(id) ? 'Take the pin back' : 'Pin first'}</button
+              >
+              <button class="plain link" onclick={() => bench.hide(id)}
+                >{bench.brief?.sift.hidden.includes(id) ? 'Show again here' : 'Hide here'}</button
+              >
+            {/snippet}
+          </EntryRow>
+        {/each}
+      </ol>
+      {#if next !== null}<button class="plain link more" onclick={() => load(step, kept, bench.proof?.brief, next ?? 0)}
+          >Show more</button
+        >{/if}
+    {/if}
+  </div>
+</div>
+
+<style>
+  .behind {
+    position: absolute;
+    bottom: 100%;
+    left: 0;
+    right: 0;
+    height: min(420px, 60vh);
+    display: grid;
+    grid-template-rows: auto minmax(0, 1fr);
+    background: var(--surface);
+    border-top: 1px solid var(--line);
+    box-shadow: 0 -12px 32px var(--shade);
+    outline: 0;
+    z-index: 5;
+  }
+  header {
+    display: flex;
+    align-items: baseline;
+    gap: 20px;
+    padding: 12px 28px 8px;
+    border-bottom: 1px solid var(--line);
+  }
+  .side {
+    color: var(--quiet);
+    min-height: 28px;
+  }
+  .side[aria-pressed='true'] {
+    color: var(--accent);
+    font-weight: 600;
+    border-bottom: 2px solid var(--accent);
+  }
+  .close {
+    margin-left: auto;
+  }
+  .list {
+    overflow-y: auto;
+    padding: 0 28px;
+  }
+  .more {
+    margin: 12px 0;
+  }
+</style>

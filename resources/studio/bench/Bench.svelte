@@ -1,0 +1,167 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import Button from 'flowbite-svelte/Button.svelte';
+  import type { PhraseKey } from '../api/client';
+  import { clock } from '../parts/clock.svelte';
+  import { ago } from '../parts/times';
+  import { inDialog, isTyping } from '../parts/keys';
+  import Situation from '../parts/Situation.svelte';
+  import { Bench } from './bench.svelte';
+  import Controls from './Controls.svelte';
+  import Proofs from './Proofs.svelte';
+  import Sentence from './Sentence.svelte';
+  import SieveBar from './SieveBar.svelte';
+
+  let { key }: { key: string } = $props();
+  // The bench is made anew for another widget.
+  const bench = untrack(() => new Bench(key));
+
+  onMount(() => {
+    void bench.load();
+    return () => bench.leave();
+  });
+
+  const phrases = $derived((bench.proof?.sentence ?? []).filter((phrase) => phrase.key !== null));
+  const stages = ['gather', 'sift', 'shape', 'dress', 'place', 'tend'];
+
+  function open(phrase: PhraseKey | null, focus = true): void {
+    bench.open = phrase;
+    if (phrase && focus) {
+      requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-phrase="${phrase}"]`)?.focus());
+    }
+  }
+
+  function onkeydown(event: KeyboardEvent): void {
+    if (inDialog()) return;
+    if (event.key === 'Escape' && bench.open) {
+      const was = bench.open;
+      bench.open = null;
+      document.querySelector<HTMLElement>(`[data-phrase="${was}"]`)?.focus();
+      return;
+    }
+    if (
+      (event.ctrlKey || event.metaKey) &&
+      event.key === 'z' &&
+      !(event.target as Element).matches('input, textarea')
+    ) {
+      if (bench.undo()) event.preventDefault();
+      return;
+    }
+    if (isTyping(event)) return;
+    const stage = stages[Number(event.key) - 1];
+    const at = phrases.findIndex((phrase) => phrase.key === bench.open);
+    if (stage) open(phrases.find((phrase) => phrase.stage === stage)?.key ?? null);
+    else if (event.key === ']') open(phrases[(at + 1) % phrases.length]?.key ?? null);
+    else if (event.key === '[') open(phrases[(at - 1 + phrases.length) % phrases.length]?.key ?? null);
+    else if (event.key === 'u' && bench.undo()) event.preventDefault();
+  }
+
+  const changes = $derived(
+    bench.changes === 0 ? '' : bench.changes === 1 ? '1 change not out yet' : `${bench.changes} changes not out yet`,
+  );
+</script>
+
+<svelte:window {onkeydown} onbeforeunload={() => bench.leave()} />
+
+{#if bench.widget && bench.proof}
+  {@const edition = bench.widget.edition}
+  <div class="bench">
+    <header>
+      <input
+        class="name"
+        aria-label="Name of the widget"
+        value={bench.widget.name}
+        maxlength="100"
+        onchange={(event) => bench.rename(event.currentTarget.value)}
+      />
+      <span class="quiet out">
+        {#if edition}Edition {edition.number}, out {ago(edition.createdAt, clock.now)}{:else}Not published yet{/if}
+      </span>
+      <span class="quiet changes">{changes}</span>
+      <Button size="sm" color="light" onclick={() => open('place')}>Code to paste</Button>
+      <Button
+        size="sm"
+        disabled={bench.publishing || (edition !== null && bench.changes === 0)}
+        onclick={() => bench.publish()}
+      >
+        {edition ? `Publish edition ${edition.number + 1}` : 'Publish the first edition'}
+      </Button>
+    </header>
+    <div class="work">
+      <h1 class="unseen">{bench.widget.name}</h1>
+      <Sentence
+        phrases={bench.proof.sentence}
+        open={bench.open}
+        onopen={(phrase) => open(phrase === bench.open ? null : phrase, false)}
+      />
+      {#if bench.wrong}<p class="wrong" role="alert">✕ {bench.wrong}</p>{/if}
+      {#each bench.proof.warnings as warning (warning.text)}
+        <p class="warning" role="status">
+          ▲ {warning.text}
+          <button class="plain link" onclick={() => open(warning.key as PhraseKey)}>Change it</button>
+        </p>
+      {/each}
+      {#if bench.open}<Controls {bench} />{/if}
+      <Proofs proof={bench.proof} name={bench.widget.name} />
+    </div>
+    <SieveBar {bench} />
+  </div>
+{:else if bench.broken}
+  <div class="alone">
+    <Situation kind="broken" title="This widget cannot be put on the bench" text={bench.broken}>
+      {#snippet step()}<a class="link" href="/widgets">All widgets</a>{/snippet}
+    </Situation>
+  </div>
+{:else}
+  <div class="alone"><Situation kind="loading" title="Setting up the bench" /></div>
+{/if}
+
+<style>
+  .bench {
+    display: grid;
+    grid-template-rows: auto minmax(0, 1fr) auto;
+    height: 100%;
+  }
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px 14px;
+    padding: 12px 28px 8px;
+  }
+  .name {
+    font-weight: 600;
+    border: 1px solid transparent;
+    border-radius: 3px;
+    background: none;
+    padding: 4px 6px;
+    margin-left: -6px;
+    color: inherit;
+    field-sizing: content;
+    min-width: 8ch;
+    max-width: 30ch;
+  }
+  .name:hover,
+  .name:focus {
+    border-color: var(--line);
+    background: var(--surface);
+  }
+  .out {
+    flex: 1;
+  }
+  .work {
+    overflow-y: auto;
+    padding: 4px 28px 16px;
+  }
+  .wrong {
+    color: var(--harm);
+    margin-top: 8px;
+  }
+  .warning {
+    color: var(--attention);
+    margin-top: 8px;
+  }
+  .alone {
+    padding: 24px 28px;
+  }
+</style>

@@ -1,0 +1,47 @@
+<script lang="ts">
+  import type { Phrase, PhraseKey } from '../api/client';
+
+  interface Props {
+    phrases: Phrase[];
+    open: PhraseKey | null;
+    onopen: (phrase: PhraseKey) => void;
+  }
+  let { phrases, open, onopen }: Props = $props();
+</script>
+
+<p class="sentence">
+  {#each phrases as phrase, index (phrase.key ?? index)}{#if phrase.key}<button
+        class="plain phrase"
+        data-phrase={phrase.key}
+        aria-expanded={open === phrase.key}
+        aria-controls="controls"
+        onclick={() => phrase.key && onopen(phrase.key)}>{phrase.text}</button
+      >{:else}<span>{phrase.text}</span>{/if}{/each}
+</p>
+
+<style>
+  .sentence {
+    font: 400 26px/1.45 var(--font-serif);
+    text-wrap: pretty;
+    max-width: 46em;
+  }
+  .phrase {
+    display: inline;
+    background: linear-gradient(var(--accent-mid), var(--accent-mid)) 0 100% / 100% 1px no-repeat;
+    transition: color 140ms;
+    white-space: normal;
+    border-radius: 0;
+  }
+  .phrase:hover {
+    color: var(--accent);
+  }
+  /* The wedge: thick to thin, left to right. */
+  .phrase[aria-expanded='true'] {
+    color: var(--accent);
+    font-weight: 600;
+    background: url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 100 5' preserveAspectRatio='none'%3E%3Cpath d='M0 0h100v1L0 5z' fill='%231c8470'/%3E%3C/svg%3E")
+      0 100% / 100% 5px no-repeat;
+    box-decoration-break: clone;
+    -webkit-box-decoration-break: clone;
+  }
+</style>

@@ -1,0 +1,118 @@
+<script lang="ts">
+  import type { Step } from '../api/client';
+  import Behind from './Behind.svelte';
+  import type { Bench } from './bench.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const steps = $derived(bench.proof?.sieve ?? []);
+  const collected = $derived(Math.max(1, steps[0]?.kept ?? 1));
+  let looked = $state<{ step: string; kept: boolean } | null>(null);
+
+  /** The height of a wedge's edge: what is left, in proportion; never nothing while something is left. */
+  const edge = (count: number): number => (count === 0 ? 0 : Math.max(1.5, (18 * count) / collected));
+  const before = (index: number): number => steps[Math.max(0, index - 1)]?.kept ?? 0;
+  const isActive = (step: Step): boolean =>
+    (bench.open === 'stars' && (step.key === 'stars' || step.key === 'words')) ||
+    (bench.open === 'order' && (step.key === 'shown' || step.key === 'kinds')) ||
+    (bench.open === 'hand' && step.key === 'hidden') ||
+    (bench.open === 'sources' && step.key === 'sources');
+
+  const look = (step: string, kept: boolean): void => {
+    looked = looked?.step === step && looked.kept === kept ? null : { step, kept };
+  };
+</script>
+
+<section class="sieve" aria-label="The sieve">
+  {#if looked}
+    <Behind
+      {bench}
+      step={looked.step}
+      kept={looked.kept}
+      onclose={() => (looked = null)}
+      onturn={(kept) => looked && (looked = { ...looked, kept })}
+    />
+  {/if}
+  <ol>
+    {#each steps as step, index (step.key)}
+      <li class:active={isActive(step)}>
+        <span class="phrase" title={step.phrase}>{step.phrase}</span>
+        <span class="counts">
+          <button class="plain kept" aria-label="{step.kept} kept: {step.phrase}" onclick={() => look(step.key, true)}
+            >{step.kept}</button
+          >
+          {#if step.dropped > 0}
+            <button
+              class="plain dropped"
+              aria-label="{step.dropped} {step.key === 'shown' ? 'wait' : 'kept out'}: {step.phrase}"
+              onclick={() => look(step.key, false)}
+              >{step.key === 'shown' ? `${step.dropped} wait` : `−${step.dropped}`}</button
+            >
+          {/if}
+        </span>
+        <svg viewBox="0 0 100 18" preserveAspectRatio="none" aria-hidden="true">
+          <path d="M0 {18 - edge(before(index))}L100 {18 - edge(step.kept)}V18H0z" />
+        </svg>
+      </li>
+    {/each}
+  </ol>
+</section>
+
+<style>
+  .sieve {
+    position: relative;
+    border-top: 1px solid var(--line);
+    background: var(--surface);
+  }
+  ol {
+    display: flex;
+    gap: 8px;
+    padding: 8px 28px 10px;
+    overflow-x: auto;
+  }
+  li {
+    flex: 1 1 0;
+    min-width: 92px;
+    display: grid;
+    line-height: 1.3;
+  }
+  .phrase {
+    font-size: 13px;
+    color: var(--quiet);
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .kept {
+    font-size: 18px;
+    font-weight: 600;
+    margin-right: 6px;
+    min-height: 26px;
+    min-width: 24px;
+  }
+  .dropped {
+    font-size: 13px;
+    color: var(--attention);
+    min-height: 24px;
+  }
+  .kept:hover,
+  .dropped:hover {
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+  svg {
+    width: 100%;
+    height: 18px;
+    fill: var(--accent-soft);
+  }
+  li.active svg {
+    fill: var(--accent-mid);
+  }
+  li:last-child svg {
+    fill: var(--accent);
+  }
+  li.active .phrase {
+    color: var(--accent);
+    font-weight: 600;
+  }
+</style>

@@ -1,0 +1,169 @@
+import { api, ask, type PhraseKey, type Proof, type Source, type Widget, type WholeBrief } from '../api/client';
+import { notices } from '../parts/notices.svelte';
+
+/** Widths at which a widget is proved: phone, tablet, desktop, in CSS pixels. */
+export const WIDTHS = [360, 768, 1120] as const;
+
+/** A widget on the bench: its brief as it is being changed, and what that makes. */
+export class Bench {
+  widget = $state<Widget>();
+  brief = $state<WholeBrief>();
+  proof = $state<Proof>();
+  sources = $state<Source[]>([]);
+  /** The phrase whose controls are open. */
+  open = $state<PhraseKey | null>(null);
+  broken = $state('');
+  /** Why the brief on the bench cannot be proved; the last proof that could stays to be seen. */
+  wrong = $state('');
+  publishing = $state(false);
+
+  #before: WholeBrief[] = [];
+  #asked = 0;
+  #proving: ReturnType<typeof setTimeout> | undefined;
+  #saving: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(readonly key: string) {}
+
+  /** How many members of the brief differ from what is out. */
+  readonly changes = $derived.by(() => {
+    const out = this.widget?.edition?.brief as WholeBrief | undefined;
+    return out && this.brief ? countDifferences(out, this.brief) : 0;
+  });
+
+  async load(): Promise<void> {
+    try {
+      const [widget, { sources }] = await Promise.all([
+        ask(api.GET('/widgets/{key}', { params: { path: { key: this.key } } })),
+        ask(api.GET('/sources')),
+      ]);
+      this.widget = widget as Widget;
+      this.brief = this.widget.brief;
+      this.sources = sources;
+      this.broken = '';
+      await this.#prove();
+    } catch (error) {
+      this.broken = (error as Error).message;
+    }
+  }
+
+  async loadSources(): Promise<void> {
+    try {
+      this.sources = (await ask(api.GET('/sources'))).sources;
+      await this.#prove();
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  /** Changes the brief: the proof follows at once, and the bench keeps it. */
+  change(how: (brief: WholeBrief) => void): void {
+    if (!this.brief) return;
+    this.#before = [...this.#before.slice(-99), $state.snapshot(this.brief) as WholeBrief];
+    const next = $state.snapshot(this.brief) as WholeBrief;
+    how(next);
+    this.#take(next);
+  }
+
+  undo(): boolean {
+    const last = this.#before.pop();
+    if (last) this.#take(last);
+    return last !== undefined;
+  }
+
+  #take(brief: WholeBrief): void {
+    this.brief = brief;
+    clearTimeout(this.#proving);
+    clearTimeout(this.#saving);
+    this.#proving = setTimeout(() => void this.#prove(), 60);
+    this.#saving = setTimeout(() => void this.save(), 500);
+  }
+
+  async #prove(): Promise<void> {
+    const mine = ++this.#asked;
+    const brief = $state.snapshot(this.brief) as WholeBrief;
+    try {
+      const proof = await ask(api.POST('/proof', { body: { brief, name: this.widget?.name, widths: [...WIDTHS] } }));
+      if (mine !== this.#asked) return;
+      this.proof = proof;
+      this.wrong = '';
+    } catch (error) {
+      if (mine === this.#asked) this.wrong = (error as Error).message;
+    }
+  }
+
+  /** Keeps the brief as it is now, before leaving too. */
+  async save(): Promise<void> {
+    clearTimeout(this.#saving);
+    this.#saving = undefined;
+    try {
+      const brief = $state.snapshot(this.brief) as WholeBrief;
+      await ask(api.PATCH('/widgets/{key}', { params: { path: { key: this.key } }, body: { brief } }));
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  leave(): void {
+    clearTimeout(this.#proving);
+    if (this.#saving !== undefined) void this.save();
+  }
+
+  async rename(name: string): Promise<void> {
+    if (!this.widget || name.trim() === '' || name === this.widget.name) return;
+    try {
+      const body = { name: name.trim() };
+      const widget = await ask(api.PATCH('/widgets/{key}', { params: { path: { key: this.key } }, body }));
+      this.widget = { ...this.widget, name: widget.name };
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  async publish(): Promise<void> {
+    this.publishing = true;
+    try {
+      await this.save();
+      const before = this.widget?.edition?.number;
+      this.widget = (await ask(api.POST('/widgets/{key}/editions', { params: { path: { key: this.key } } }))) as Widget;
+      const number = this.widget.edition?.number;
+      notices.say(
+        number === before
+          ? 'What is out is the same already.'
+          : `Edition ${number} is out. Pages that carry its code show it within a minute.`,
+      );
+    } catch (error) {
+      notices.fail(error);
+    }
+    this.publishing = false;
+  }
+
+  /** Pins an entry first, or takes the pin back. */
+  pin(id: string): void {
+    this.change((brief) => {
+      const { sift } = brief;
+      sift.pins = sift.pins.includes(id) ? sift.pins.filter((one) => one !== id) : [...sift.pins, id];
+      sift.hidden = sift.hidden.filter((one) => one !== id);
+    });
+  }
+
+  /** Hides an entry in this widget, or shows it again. */
+  hide(id: string): void {
+    this.change((brief) => {
+      const { sift } = brief;
+      sift.hidden = sift.hidden.includes(id) ? sift.hidden.filter((one) => one !== id) : [...sift.hidden, id];
+      sift.pins = sift.pins.filter((one) => one !== id);
+    });
+  }
+}
+
+function countDifferences(one: unknown, two: unknown): number {
+  if (one && two && typeof one === 'object' && typeof two === 'object' && !Array.isArray(one) && !Array.isArray(two)) {
+    const names = new Set([...Object.keys(one), ...Object.keys(two)]);
+    return [...names].reduce(
+      (sum, name) =>
+        sum + countDifferences((one as Record<string, unknown>)[name], (two as Record<string, unknown>)[name]),
+      0,
+    );
+  }
+  return JSON.stringify(one) === JSON.stringify(two) ? 0 : 1;
+}

@@ -1,0 +1,73 @@
+<script lang="ts">
+  import type { WholeBrief } from '../../api/client';
+  import type { Bench } from '../bench.svelte';
+  import Picked from './Picked.svelte';
+
+  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+
+  function move(index: number, by: number): void {
+    bench.change((changed) => {
+      const pins = changed.sift.pins;
+      const [taken] = pins.splice(index, 1);
+      if (taken !== undefined) pins.splice(index + by, 0, taken);
+    });
+  }
+</script>
+
+<div class="columns">
+  <div>
+    <h3>Pinned first, in this order</h3>
+    {#if brief.sift.pins.length === 0}
+      <p class="quiet">
+        None. Open a number of the sieve below, and pin an entry there: it stands first, whatever the rules say.
+      </p>
+    {/if}
+    <ol>
+      {#each brief.sift.pins as id, index (id)}
+        <li>
+          <Picked {bench} {id} />
+          <button class="plain link" disabled={index === 0} onclick={() => move(index, -1)}>Up</button>
+          <button class="plain link" disabled={index === brief.sift.pins.length - 1} onclick={() => move(index, 1)}
+            >Down</button
+          >
+          <button class="plain link" onclick={() => bench.pin(id)}>Take the pin back</button>
+        </li>
+      {/each}
+    </ol>
+  </div>
+  <div>
+    <h3>Hidden here</h3>
+    {#if brief.sift.hidden.length === 0}<p class="quiet">
+        None. What you hide in Entries is hidden in every widget.
+      </p>{/if}
+    <ul>
+      {#each brief.sift.hidden as id (id)}
+        <li>
+          <Picked {bench} {id} />
+          <button class="plain link" onclick={() => bench.hide(id)}>Show again</button>
+        </li>
+      {/each}
+    </ul>
+  </div>
+</div>
+
+<style>
+  .columns {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+    gap: 16px 40px;
+  }
+  h3 {
+    font-weight: 600;
+  }
+  li {
+    display: flex;
+    gap: 12px;
+    align-items: baseline;
+    min-height: 28px;
+  }
+  button:disabled {
+    opacity: 0.4;
+    cursor: default;
+  }
+</style>

@@ -1,0 +1,74 @@
+<script lang="ts">
+  import type { WholeBrief } from '../../api/client';
+  import type { Bench } from '../bench.svelte';
+  import Choice from './Choice.svelte';
+
+  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+
+  const parts = [
+    ['overall', 'The overall rating'],
+    ['count', 'How many ratings it rests on'],
+    ['spread', 'Their spread, as a small picture'],
+  ] as const;
+  const turn = (part: (typeof parts)[number][0]): void =>
+    bench.change((changed) => {
+      const has = changed.shape.head.includes(part);
+      changed.shape.head = parts
+        .map(([name]) => name)
+        .filter((name) => (name === part ? !has : changed.shape.head.includes(name)));
+    });
+</script>
+
+<div class="columns">
+  <fieldset>
+    <legend>Above the cards</legend>
+    {#each parts as [part, name] (part)}
+      <Choice type="checkbox" checked={brief.shape.head.includes(part)} onchange={() => turn(part)}>{name}</Choice>
+    {/each}
+    <p class="small quiet">
+      The figures are over everything collected from the sources of this widget, never only over what it shows.
+    </p>
+  </fieldset>
+  <div>
+    <label for="heading">A heading of its own</label><br />
+    <input
+      id="heading"
+      class="field"
+      maxlength="120"
+      value={brief.shape.heading ?? ''}
+      placeholder="None: the page has one"
+      oninput={(event) => {
+        const heading = event.currentTarget.value;
+        bench.change((changed) => (changed.shape.heading = heading.trim() === '' ? null : heading));
+      }}
+    />
+  </div>
+  <fieldset>
+    <legend>Below the cards</legend>
+    <Choice
+      type="checkbox"
+      checked={brief.shape.honest}
+      onchange={() => bench.change((changed) => (changed.shape.honest = !changed.shape.honest))}
+      >Say where it is a selection</Choice
+    >
+    <p class="small quiet">
+      {bench.proof?.honestLine
+        ? `“${bench.proof.honestLine}”`
+        : 'Nothing is chosen by stars or words, so there is nothing to say.'}
+    </p>
+  </fieldset>
+</div>
+
+<style>
+  .columns {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 16px 48px;
+  }
+  .columns > * {
+    max-width: 300px;
+  }
+  .field {
+    width: 260px;
+  }
+</style>

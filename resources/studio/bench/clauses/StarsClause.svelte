@@ -1,0 +1,138 @@
+<script lang="ts">
+  import type { WholeBrief } from '../../api/client';
+  import type { Bench } from '../bench.svelte';
+  import Choice from './Choice.svelte';
+
+  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+
+  const figures = $derived(bench.proof?.figures);
+  const spread = $derived(figures?.spread ?? [0, 0, 0, 0, 0]);
+  const most = $derived(Math.max(1, ...spread));
+  const stars = $derived(brief.sift.stars);
+  const [from, to] = $derived([stars?.from ?? 1, stars?.to ?? 5]);
+  const inside = (number: number): boolean => stars === null || (number >= from && number <= to);
+
+  /** Sets a bound; the other gives way where they would cross. All stars, unrated kept, is no clause at all. */
+  function bound(which: 'from' | 'to', number: number): void {
+    bench.change((changed) => {
+      const next = { from, to, unrated: stars?.unrated ?? 'drop' } as const;
+      const range =
+        which === 'from' ? { from: number, to: Math.max(number, to) } : { from: Math.min(number, from), to: number };
+      changed.sift.stars = range.from === 1 && range.to === 5 && next.unrated === 'keep' ? null : { ...next, ...range };
+    });
+  }
+
+  function unrated(): void {
+    bench.change((changed) => {
+      const keep = stars === null || stars.unrated === 'keep';
+      changed.sift.stars = !keep && from === 1 && to === 5 ? null : { from, to, unrated: keep ? 'drop' : 'keep' };
+    });
+  }
+</script>
+
+<div class="columns">
+  <div>
+    <!-- A picture of the ratings that is also the control: a bar is where the choice begins. -->
+    <div class="bars" role="group" aria-label="Ratings by stars; choose from where up">
+      {#each spread as count, index (index)}
+        {@const number = index + 1}
+        <button
+          class="plain"
+          class:inside={inside(number)}
+          aria-pressed={inside(number)}
+          aria-label="{number} {number === 1 ? 'star' : 'stars'} and up; {count} ratings have {number}"
+          onclick={() => bound('from', number)}
+        >
+          <span class="bar" style:height="{Math.max(3, (62 * count) / most)}px"></span>
+          <strong>{number}</strong>
+          <span class="small figures">{count}</span>
+        </button>
+      {/each}
+    </div>
+    <div class="range small">
+      <label
+        >From <select class="field" value={from} onchange={(event) => bound('from', Number(event.currentTarget.value))}>
+          {#each [1, 2, 3, 4, 5] as number (number)}<option value={number}>{number}</option>{/each}
+        </select></label
+      >
+      <label
+        >to <select class="field" value={to} onchange={(event) => bound('to', Number(event.currentTarget.value))}>
+          {#each [1, 2, 3, 4, 5] as number (number)}<option value={number}>{number}</option>{/each}
+        </select> stars</label
+      >
+    </div>
+  </div>
+  <div class="switches">
+    <Choice
+      type="checkbox"
+      checked={brief.sift.withWords}
+      note="{figures?.wordless ?? 0} have none"
+      onchange={() => bench.change((changed) => (changed.sift.withWords = !changed.sift.withWords))}
+      >Only with words</Choice
+    >
+    <Choice
+      type="checkbox"
+      checked={stars === null || stars.unrated === 'keep'}
+      note="{figures?.unrated ?? 0} have none"
+      onchange={unrated}>Also those without a rating</Choice
+    >
+  </div>
+  <div class="beside">
+    <strong>Shown above the cards</strong>
+    <p>
+      {#if figures?.mean}{figures.mean} over all {figures.count} ratings, whatever you choose here.{:else}No figure:
+        nothing is rated.{/if}
+    </p>
+    {#if bench.proof?.honestLine && brief.shape.honest}<p>And below: “{bench.proof.honestLine}”</p>{/if}
+  </div>
+</div>
+
+<style>
+  .columns {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 16px 40px;
+  }
+  .bars {
+    display: grid;
+    grid-template-columns: repeat(5, 58px);
+    gap: 6px;
+    align-items: end;
+  }
+  .bars button {
+    display: grid;
+    justify-items: center;
+    line-height: 1.35;
+  }
+  .bar {
+    width: 100%;
+    background: var(--line);
+    border-radius: 2px 2px 0 0;
+    transition: background 140ms;
+  }
+  .inside .bar {
+    background: var(--accent);
+  }
+  .bars button:hover .bar {
+    background: var(--accent-mid);
+  }
+  .range {
+    display: flex;
+    gap: 10px;
+    margin-top: 8px;
+    align-items: center;
+  }
+  .range select {
+    padding: 2px 26px 2px 8px;
+    min-height: 28px;
+  }
+  .switches {
+    min-width: 320px;
+  }
+  .beside {
+    border-left: 3px solid var(--attention);
+    padding-left: 12px;
+    max-width: 30ch;
+    color: var(--attention);
+  }
+</style>

@@ -1,0 +1,61 @@
+<script lang="ts">
+  import Modal from 'flowbite-svelte/Modal.svelte';
+
+  let { open = $bindable() }: { open: boolean } = $props();
+
+  const groups = [
+    {
+      name: 'Everywhere',
+      keys: [
+        ['g then t, s, e, w', 'go to Today, Sources, Entries, Widgets'],
+        ['/', 'search'],
+        ['u', 'undo the last thing'],
+        ['?', 'these keys'],
+        ['Esc', 'close what is open'],
+      ],
+    },
+    {
+      name: 'Entries',
+      keys: [
+        ['j, k', 'next and previous entry'],
+        ['x', 'hide the entry in every widget, or show it again'],
+      ],
+    },
+    {
+      name: 'The bench',
+      keys: [
+        ['1 to 6', 'open the first phrase of Gather, Sift, Shape, Dress, Place, Tend'],
+        ['[ and ]', 'previous and next phrase'],
+      ],
+    },
+  ];
+</script>
+
+<Modal bind:open title="Keys" size="sm">
+  {#each groups as group (group.name)}
+    <h3>{group.name}</h3>
+    <dl>
+      {#each group.keys as [key, what] (key)}
+        <dt>{key}</dt>
+        <dd>{what}</dd>
+      {/each}
+    </dl>
+  {/each}
+</Modal>
+
+<style>
+  h3 {
+    font-weight: 600;
+    color: var(--ink);
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 9em 1fr;
+    gap: 4px 16px;
+    color: var(--ink);
+  }
+  dt {
+    font-family: var(--font-mono);
+    font-size: 13px;
+  }
+</style>

@@ -1,0 +1,23 @@
+const relative = new Intl.RelativeTimeFormat('en-GB', { numeric: 'auto' });
+const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+const units: [Intl.RelativeTimeFormatUnit, number][] = [
+  ['week', 604_800],
+  ['day', 86_400],
+  ['hour', 3600],
+  ['minute', 60],
+];
+
+/** "3 minutes ago", "in 2 hours"; a date beyond four weeks. */
+export function ago(time: string | null | undefined, now: Date): string {
+  if (!time) return 'never';
+  const seconds = (new Date(time).getTime() - now.getTime()) / 1000;
+  if (Math.abs(seconds) > 4 * 604_800) return date(time);
+  for (const [unit, length] of units) {
+    if (Math.abs(seconds) >= length) return relative.format(Math.round(seconds / length), unit);
+  }
+  return seconds > 0 ? 'in a moment' : 'just now';
+}
+
+export function date(time: string): string {
+  return day.format(new Date(time));
+}

@@ -1,0 +1,140 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { api, ask, type Round, type Today } from '../api/client';
+  import { clock } from '../parts/clock.svelte';
+  import { ago } from '../parts/times';
+  import Situation from '../parts/Situation.svelte';
+
+  let today = $state<Today>();
+  let broken = $state('');
+
+  onMount(() => {
+    void load();
+    const timer = setInterval(load, 10_000);
+    return () => clearInterval(timer);
+  });
+
+  async function load(): Promise<void> {
+    try {
+      today = await ask(api.GET('/today'));
+      broken = '';
+    } catch (error) {
+      broken = (error as Error).message;
+    }
+  }
+
+  const count = (number: number, one: string, many = `${one}s`): string => `${number} ${number === 1 ? one : many}`;
+
+  function told(round: Round): string {
+    const parts = [
+      round.added && `${round.added} new`,
+      round.changed && `${round.changed} edited`,
+      round.gone && `${round.gone} gone`,
+    ].filter(Boolean);
+    const editions = round.editions
+      ? `, ${count(round.editions, 'widget')} brought up to date`
+      : ', no widget had to change';
+    return (parts.join(', ') || 'Nothing new') + (round.outcome === 'changed' ? editions : '');
+  }
+</script>
+
+<h1>Today</h1>
+{#if today}
+  {#if broken}<p role="alert" class="wrong">✕ {broken} What you see is as it was last.</p>{/if}
+  <p class="line">
+    <a href="/entries">{count(today.entries, 'entry', 'entries')}</a> from
+    <a href="/sources">{count(today.sources, 'source')}</a>;
+    <a href="/widgets">{today.out} of {count(today.widgets, 'widget')}</a> on pages.
+  </p>
+  <h2>What the last rounds did</h2>
+  {#if today.rounds.length === 0}
+    <Situation
+      kind="empty"
+      title="No round has brought anything yet"
+      text="A round is one look at one source. Connect a source, and its first round starts at once."
+    >
+      {#snippet step()}<a class="link" href="/sources">Connect a source</a>{/snippet}
+    </Situation>
+  {:else}
+    <ol>
+      {#each today.rounds as { source, round } (round.id)}
+        <li data-outcome={round.outcome}>
+          <span class="when quiet">{ago(round.finishedAt ?? round.startedAt, clock.now)}</span>
+          <span class="what">
+            <a class="name" href="/sources">{source.name}</a>
+            {#if round.outcome === 'failed'}<strong class="tone">failed</strong> {round.reason}
+            {:else if round.outcome === 'held'}<strong class="tone">held</strong> {round.reason}
+            {:else if round.outcome === 'running'}is being looked at now
+            {:else}{told(round)}{/if}
+            {#if round.problems.length > 0}
+              <details>
+                <summary>{count(round.problems.length, 'thing')} not as it should be</summary>
+                <ul>
+                  {#each round.problems as problem (problem)}<li>{problem}</li>{/each}
+                </ul>
+              </details>
+            {/if}
+          </span>
+        </li>
+      {/each}
+    </ol>
+  {/if}
+{:else if broken}
+  <Situation kind="broken" title="Today cannot be shown" text={broken}>
+    {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
+  </Situation>
+{:else}
+  <Situation kind="loading" title="Looking at the last rounds" />
+{/if}
+
+<style>
+  .line {
+    font: 400 24px/1.5 var(--font-serif);
+    margin: 12px 0 32px;
+    max-width: 34em;
+  }
+  .line a {
+    border-bottom: 1px solid var(--accent-mid);
+  }
+  .line a:hover {
+    color: var(--accent);
+  }
+  ol {
+    margin-top: 8px;
+    border-top: 1px solid var(--line);
+    max-width: 960px;
+  }
+  ol > li {
+    display: grid;
+    grid-template-columns: 140px 1fr;
+    gap: 16px;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  .name {
+    font-weight: 600;
+    margin-right: 6px;
+  }
+  .tone {
+    font-weight: 600;
+  }
+  [data-outcome='failed'] .tone {
+    color: var(--harm);
+  }
+  [data-outcome='held'] .tone {
+    color: var(--attention);
+  }
+  .wrong {
+    color: var(--harm);
+  }
+  summary {
+    cursor: pointer;
+    color: var(--attention);
+  }
+  @media (max-width: 760px) {
+    ol > li {
+      grid-template-columns: 1fr;
+      gap: 0;
+    }
+  }
+</style>

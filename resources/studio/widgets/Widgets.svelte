@@ -1,0 +1,120 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import Button from 'flowbite-svelte/Button.svelte';
+  import { api, ask, type Widget } from '../api/client';
+  import { clock } from '../parts/clock.svelte';
+  import { ago } from '../parts/times';
+  import { notices } from '../parts/notices.svelte';
+  import { router } from '../parts/router.svelte';
+  import Situation from '../parts/Situation.svelte';
+
+  let widgets = $state<Widget[]>();
+  let broken = $state('');
+
+  onMount(load);
+
+  async function load(): Promise<void> {
+    try {
+      widgets = (await ask(api.GET('/widgets'))).widgets as Widget[];
+      broken = '';
+    } catch (error) {
+      broken = (error as Error).message;
+    }
+  }
+
+  async function make(): Promise<void> {
+    try {
+      const name = `Widget ${(widgets?.length ?? 0) + 1}`;
+      const widget = await ask(api.POST('/widgets', { body: { name } }));
+      router.go(`/widgets/${widget.key}`);
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  const changed = (widget: Widget): boolean =>
+    widget.edition !== null && JSON.stringify(widget.edition.brief) !== JSON.stringify(widget.brief);
+</script>
+
+<header>
+  <h1>Widgets</h1>
+  <Button size="sm" onclick={make}>New widget</Button>
+</header>
+{#if widgets && widgets.length > 0}
+  <ul>
+    {#each widgets as widget (widget.key)}
+      <li>
+        <a href="/widgets/{widget.key}">
+          <span class="name">{widget.name}</span>
+          <span class="small quiet">
+            {#if widget.edition}Edition {widget.edition.number}, out {ago(
+                widget.edition.createdAt,
+                clock.now,
+              )}{:else}Not published yet{/if}{#if changed(widget)}; <em>changed on the bench since</em>{/if}
+          </span>
+          <span class="sentence">{widget.sentence}</span>
+        </a>
+      </li>
+    {/each}
+  </ul>
+{:else if widgets}
+  <Situation
+    kind="empty"
+    title="No widgets yet"
+    text="A widget shows chosen entries on your pages. It begins as a sentence that you change until it says what you want."
+  >
+    {#snippet step()}<Button size="sm" onclick={make}>Make the first widget</Button>{/snippet}
+  </Situation>
+{:else if broken}
+  <Situation kind="broken" title="The widgets cannot be shown" text={broken}>
+    {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
+  </Situation>
+{:else}
+  <Situation kind="loading" title="Fetching the widgets" />
+{/if}
+
+<style>
+  header {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    margin-bottom: 20px;
+  }
+  ul {
+    border-top: 1px solid var(--line);
+    max-width: 1000px;
+  }
+  li {
+    border-bottom: 1px solid var(--line);
+  }
+  li a {
+    display: grid;
+    grid-template-columns: 200px 1fr;
+    gap: 2px 24px;
+    padding: 16px 4px;
+  }
+  li a:hover .sentence {
+    color: var(--accent);
+  }
+  .name {
+    font-weight: 600;
+  }
+  .sentence {
+    grid-column: 2;
+    grid-row: 1 / span 2;
+    font: 18px/1.5 var(--font-serif);
+  }
+  em {
+    color: var(--attention);
+    font-style: normal;
+  }
+  @media (max-width: 760px) {
+    li a {
+      grid-template-columns: 1fr;
+    }
+    .sentence {
+      grid-column: 1;
+      grid-row: auto;
+    }
+  }
+</style>
