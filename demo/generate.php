@@ -14,7 +14,7 @@ final class Teller
     /** @var array<string, true> */
     private array $told = [];
 
-    /** @param array<string, mixed> $words */
+    /** @param  array<string, mixed>  $words */
     public function __construct(private array $words, private int $now)
     {
         $this->chance = new \Random\Randomizer(new \Random\Engine\Mt19937(1926));
@@ -86,7 +86,7 @@ final class Teller
         return isset($this->words[$topic][$language]) ? $language : 'en';
     }
 
-    /** @param array<int, mixed> $bank */
+    /** @param  array<int, mixed>  $bank */
     private function points(array $bank): int
     {
         $lot = $this->chance->getInt(1, 100);
@@ -97,7 +97,7 @@ final class Teller
         return isset($bank[$points]) ? $points : 5;
     }
 
-    /** @param list<list<string>> $parts */
+    /** @param  list<list<string>>  $parts */
     private function text(array $parts): string
     {
         $text = '';
@@ -113,7 +113,7 @@ final class Teller
         return $text;
     }
 
-    /** @param list<string> $of */
+    /** @param  list<string>  $of */
     private function one(array $of): string
     {
         return $of[$this->chance->getInt(0, count($of) - 1)];

@@ -7,10 +7,12 @@ namespace Standins;
 /** An answer over HTTP, with honest validators. */
 final readonly class Answer
 {
-    /** @param array<string, string> $headers */
-    public function __construct(private int $status, private string $type, private string $body, private array $headers = []) {}
+    /** @param  array<string, string>  $headers */
+    public function __construct(private int $status, private string $type, private string $body, private array $headers = [])
+    {
+    }
 
-    /** @param array<string, mixed> $value */
+    /** @param  array<string, mixed>  $value */
     public static function json(array $value, int $status = 200): self
     {
         return new self($status, 'application/json; charset=utf-8', json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));

@@ -9,9 +9,11 @@ final readonly class Control
 {
     public const MOODS = ['well' => 'answers well', 'slow' => 'answers slowly', 'fault' => 'answers with status 500', 'nonsense' => 'answers nonsense', 'silent' => 'does not answer'];
 
-    public function __construct(private State $wayleaf, private State $rookcall) {}
+    public function __construct(private State $wayleaf, private State $rookcall)
+    {
+    }
 
-    /** @param array<string, string> $given */
+    /** @param  array<string, string>  $given */
     public function act(array $given): void
     {
         $service = ($given['service'] ?? '') === 'rookcall' ? $this->rookcall : $this->wayleaf;

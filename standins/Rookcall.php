@@ -9,7 +9,9 @@ final readonly class Rookcall
 {
     private const PAGE = 60;
 
-    public function __construct(private State $state, private string $host) {}
+    public function __construct(private State $state, private string $host)
+    {
+    }
 
     public function answer(string $path): Answer
     {
@@ -37,7 +39,7 @@ final readonly class Rookcall
         return '<!doctype html><html lang="en"><title>'.self::x($title)."</title>$links<h1>".self::x($title).'</h1><p>Short posts from the hill.';
     }
 
-    /** @param list<array<string, mixed>> $posts */
+    /** @param  list<array<string, mixed>>  $posts */
     private function rss(string $title, array $posts): string
     {
         $items = '';
@@ -52,7 +54,7 @@ final readonly class Rookcall
             .'<channel><title>'.self::x($title)."</title><link>$this->host/rookcall/quillmoor</link><description>Short posts from the hill.</description>$items</channel></rss>";
     }
 
-    /** @param list<array<string, mixed>> $posts */
+    /** @param  list<array<string, mixed>>  $posts */
     private function atom(string $title, array $posts): string
     {
         $entries = '';
@@ -69,7 +71,7 @@ final readonly class Rookcall
             ."<author><name>Quillmoor Observatory</name></author>$entries</feed>";
     }
 
-    /** @param list<array<string, mixed>> $posts */
+    /** @param  list<array<string, mixed>>  $posts */
     private function json(string $title, array $posts): string
     {
         return json_encode(['version' => 'https://jsonfeed.org/version/1.1', 'title' => $title, 'home_page_url' => "$this->host/rookcall/quillmoor",
@@ -79,19 +81,19 @@ final readonly class Rookcall
                 'image' => $post['picture'] === null ? null : $this->picture($post)]), $posts)], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
-    /** @param array<string, mixed> $post */
+    /** @param  array<string, mixed>  $post */
     private function link(array $post): string
     {
         return "$this->host/rookcall/quillmoor/posts/$post[id]";
     }
 
-    /** @param array<string, mixed> $post */
+    /** @param  array<string, mixed>  $post */
     private function picture(array $post): string
     {
         return "$this->host/pictures/$post[picture]";
     }
 
-    /** @param array<string, mixed> $post */
+    /** @param  array<string, mixed>  $post */
     private static function html(array $post): string
     {
         return '<p>'.self::x($post['text']).'</p>';

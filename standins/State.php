@@ -9,7 +9,9 @@ use RuntimeException;
 /** What a stand-in knows, as one JSON file; changed by one process at a time. */
 final readonly class State
 {
-    public function __construct(private string $file) {}
+    public function __construct(private string $file)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function read(): array
@@ -19,7 +21,7 @@ final readonly class State
         return is_array($state) ? $state : throw new RuntimeException("$this->file holds no state.");
     }
 
-    /** @param callable(array<string, mixed>): array<string, mixed> $change */
+    /** @param  callable(array<string, mixed>): array<string, mixed>  $change */
     public function change(callable $change): void
     {
         $lock = fopen("$this->file.lock", 'c') ?: throw new RuntimeException("$this->file.lock cannot be opened.");

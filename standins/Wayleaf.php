@@ -12,9 +12,11 @@ final readonly class Wayleaf
 
     private const PAGE = 20;
 
-    public function __construct(private State $state) {}
+    public function __construct(private State $state)
+    {
+    }
 
-    /** @param array<string, string> $query */
+    /** @param  array<string, string>  $query */
     public function answer(string $path, array $query, string $key): Answer
     {
         if ($key === '') {
@@ -59,7 +61,7 @@ final readonly class Wayleaf
         $points = array_column($place['reviews'], 'points');
 
         return ['place_id' => $place['place_id'], 'name' => $place['name'], 'address' => $place['address'], 'town' => $place['town'],
-            'reviews' => count($points), 'average' => $points === [] ? null : round(array_sum($points) / count($points), 2)];
+            'reviews' => count($points), 'average' => $points === [] ? null : round(array_sum($points) / count($points), 1)];
     }
 
     private function reviews(string $id, string $cursor): Answer

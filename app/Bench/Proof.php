@@ -18,7 +18,9 @@ use Illuminate\Support\Facades\DB;
 /** Everything that the bench shows of a brief: sentence, widget, sieve and warnings, by the code that publishes. */
 final readonly class Proof
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private Around $around, private Warnings $warnings) {}
+    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private Around $around, private Warnings $warnings)
+    {
+    }
 
     /**
      * @param  list<int>  $widths  CSS pixels

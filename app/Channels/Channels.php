@@ -11,7 +11,9 @@ use InvalidArgumentException;
 /** The channels by their keys. */
 final readonly class Channels
 {
-    public function __construct(private FeedChannel $feed, private WayleafChannel $wayleaf) {}
+    public function __construct(private FeedChannel $feed, private WayleafChannel $wayleaf)
+    {
+    }
 
     public function of(string $key): Channel
     {

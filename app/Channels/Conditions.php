@@ -9,7 +9,9 @@ use App\Fetching\Answer;
 /** What lets a service say "nothing new": the validators of its last answer (RFC 9110 §13.1). */
 final readonly class Conditions
 {
-    public function __construct(public ?string $etag = null, public ?string $lastModified = null) {}
+    public function __construct(public ?string $etag = null, public ?string $lastModified = null)
+    {
+    }
 
     public static function from(Answer $answer): self
     {

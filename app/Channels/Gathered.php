@@ -10,6 +10,8 @@ use Gnomic\Gather\Reading;
 /** What a channel brought back. */
 final readonly class Gathered
 {
-    /** @param Reading|null $reading null where the service says that nothing is new */
-    public function __construct(public ?Reading $reading, public Coverage $coverage, public Conditions $conditions) {}
+    /** @param  Reading|null  $reading null where the service says that nothing is new */
+    public function __construct(public ?Reading $reading, public Coverage $coverage, public Conditions $conditions)
+    {
+    }
 }

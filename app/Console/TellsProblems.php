@@ -15,7 +15,7 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 /** Bad input ends a command with status 1 and one clear line on standard error. */
 trait TellsProblems
 {
-    /** @param Closure(): void $work */
+    /** @param  Closure(): void  $work */
     private function tell(Closure $work): int
     {
         try {
@@ -29,7 +29,7 @@ trait TellsProblems
         }
     }
 
-    /** @param list<Problem> $problems */
+    /** @param  list<Problem>  $problems */
     private function tellAside(array $problems): void
     {
         foreach ($problems as $problem) {

@@ -14,7 +14,9 @@ use Symfony\Component\Process\Process;
  */
 final readonly class EditionFiles
 {
-    public function __construct(private string $folder) {}
+    public function __construct(private string $folder)
+    {
+    }
 
     public function write(string $key, Rendering $rendering): void
     {
@@ -35,7 +37,7 @@ final readonly class EditionFiles
         }
     }
 
-    /** @param int $time seconds; later than the edition before, so that validators by time and size tell them apart */
+    /** @param  int  $time seconds; later than the edition before, so that validators by time and size tell them apart */
     public function point(string $key, string $hash, int $time): void
     {
         $folder = "$this->folder/$key";

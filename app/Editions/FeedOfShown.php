@@ -10,7 +10,7 @@ use Gnomic\Entry\EntryJson;
 /** The shown entries as JSON Feed 1.1 (jsonfeed.org). What the format has no member for stands in "_gnomic". */
 final class FeedOfShown
 {
-    /** @param list<Entry> $shown */
+    /** @param  list<Entry>  $shown */
     public static function write(string $host, string $key, string $name, array $shown): string
     {
         return json_encode([

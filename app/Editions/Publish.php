@@ -9,13 +9,15 @@ use App\Models\Widget;
 use App\Sift\SiteSieve;
 use Carbon\CarbonImmutable;
 use Gnomic\Brief\Brief;
-use Illuminate\Contracts\Cache\Repository as Cache;
+use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Support\Facades\DB;
 
 /** Makes editions of widgets. The same bytes as before make none. */
 final readonly class Publish
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private Cache $cache) {}
+    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private LockProvider $locks)
+    {
+    }
 
     /** Publishes the brief that is on the bench. @return Edition|null null where nothing differs from what is out */
     public function draft(Widget $widget, string $cause): ?Edition
@@ -31,7 +33,7 @@ final readonly class Publish
 
     private function edition(Widget $widget, Brief $brief, string $cause): ?Edition
     {
-        return $this->cache->lock("publish:$widget->id", 60)->block(30, function () use ($widget, $brief, $cause): ?Edition {
+        return $this->locks->lock("publish:$widget->id", 60)->block(30, function () use ($widget, $brief, $cause): ?Edition {
             $widget->refresh();
             $rendering = $this->rendering($widget, $brief);
             $current = $widget->edition;

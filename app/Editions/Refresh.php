@@ -14,7 +14,9 @@ use Gnomic\Sift\Touch;
 /** Keeps what is out up to date with the entries, widget by widget and only where it matters. */
 final readonly class Refresh
 {
-    public function __construct(private Publish $publish) {}
+    public function __construct(private Publish $publish)
+    {
+    }
 
     /**
      * After entries changed: renders the widgets whose brief the change can touch.
@@ -25,7 +27,7 @@ final readonly class Refresh
     public function after(Site $site, array $changes, string $cause): int
     {
         $editions = 0;
-        foreach ($site->widgets()->whereNotNull('edition_id')->with(['edition', 'site'])->get() as $widget) {
+        foreach (Widget::query()->with(['edition', 'site'])->where('site_id', $site->id)->whereNotNull('edition_id')->get() as $widget) {
             if ($widget->edition !== null && $this->touches($widget->edition->toBrief(), $changes)) {
                 $editions += $this->publish->again($widget, $cause) === null ? 0 : 1;
             }
@@ -38,7 +40,7 @@ final readonly class Refresh
     public function shuffled(): int
     {
         $editions = 0;
-        foreach (Widget::query()->whereNotNull('edition_id')->with(['edition', 'site'])->lazy() as $widget) {
+        foreach (Widget::query()->with(['edition', 'site'])->whereNotNull('edition_id')->lazy() as $widget) {
             if ($widget->edition?->toBrief()->order === Order::Shuffled) {
                 $editions += $this->publish->again($widget, 'A new day\'s shuffle') === null ? 0 : 1;
             }
@@ -47,7 +49,7 @@ final readonly class Refresh
         return $editions;
     }
 
-    /** @param list<Change> $changes */
+    /** @param  list<Change>  $changes */
     private function touches(Brief $brief, array $changes): bool
     {
         foreach ($changes as $change) {

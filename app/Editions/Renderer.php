@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use DateTimeZone;
 use Gnomic\Brief\Brief;
 use Gnomic\Dress\Palette;
 use Gnomic\Entry\Entry;
 use Gnomic\Shape\Plan;
 use Gnomic\Standing\Overall;
-use DateTimeZone;
 use Illuminate\Contracts\View\Factory;
 
 /** Brief, entries and figures to HTML: the one way for the proof on the bench, the command line and what goes out. */
 final readonly class Renderer
 {
-    public function __construct(private Factory $views, private string $host) {}
+    public function __construct(private Factory $views, private string $host)
+    {
+    }
 
     /**
      * @param  string  $name  of the widget, for those who hear it and for the feed
@@ -40,7 +42,7 @@ final readonly class Renderer
         return $this->tight('widget::fragment', ['plan' => $plan, 'palette' => Palette::of($brief->dressing), 'name' => $name]);
     }
 
-    /** @param array<string, mixed> $with */
+    /** @param  array<string, mixed>  $with */
     private function tight(string $view, array $with): string
     {
         return trim((string) preg_replace('/\s*\n\s*/', "\n", $this->views->make($view, $with)->render()))."\n";

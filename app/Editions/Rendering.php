@@ -7,7 +7,9 @@ namespace App\Editions;
 /** The files of an edition, not yet written. */
 final readonly class Rendering
 {
-    public function __construct(public string $fragment, public string $document, public string $feed) {}
+    public function __construct(public string $fragment, public string $document, public string $feed)
+    {
+    }
 
     /** @return array<string, string> contents by file name */
     public function files(): array

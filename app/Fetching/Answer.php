@@ -11,7 +11,9 @@ final readonly class Answer
      * @param  string  $address  where it came from in the end, after redirects
      * @param  array<string, string>  $headers  by name in lower case
      */
-    public function __construct(public int $status, public string $body, public string $address, private array $headers) {}
+    public function __construct(public int $status, public string $body, public string $address, private array $headers)
+    {
+    }
 
     public function header(string $name): ?string
     {

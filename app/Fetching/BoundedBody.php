@@ -32,7 +32,7 @@ final class BoundedBody implements StreamInterface
         $this->stream = Utils::streamFor('');
     }
 
-    /** @param string|null $encoding of Content-Encoding */
+    /** @param  string|null  $encoding of Content-Encoding */
     public function packedAs(?string $encoding): void
     {
         $mode = match (strtolower(trim((string) $encoding))) {

@@ -9,7 +9,7 @@ use RuntimeException;
 /** An outside service could not be asked, or its answer not be taken. The message says why and what to do. */
 final class FetchFailed extends RuntimeException
 {
-    /** @param int|null $retryAfter seconds that the service asks to be left alone */
+    /** @param  int|null  $retryAfter seconds that the service asks to be left alone */
     private function __construct(string $message, public readonly ?int $retryAfter = null)
     {
         parent::__construct($message);

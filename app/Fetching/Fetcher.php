@@ -14,7 +14,9 @@ final readonly class Fetcher
 {
     private const AGENT = 'Gnomic/1.0 (reads feeds and reviews for a site owner)';
 
-    public function __construct(private Hosts $hosts, private int $seconds, private int $bytes, private int $redirects) {}
+    public function __construct(private Hosts $hosts, private int $seconds, private int $bytes, private int $redirects)
+    {
+    }
 
     /**
      * @param  array<string, string>  $headers
@@ -26,7 +28,6 @@ final readonly class Fetcher
         $deadline = microtime(true) + $this->seconds;
         $host = '';
         for ($hop = 0; $hop <= $this->redirects; $hop++) {
-            $from = $host;
             [$response, $body, $host] = $this->once($address, $headers, $deadline);
             $next = in_array($response->getStatusCode(), [301, 302, 303, 307, 308], true) ? $response->getHeaderLine('Location') : '';
             if ($next === '') {
@@ -41,7 +42,7 @@ final readonly class Fetcher
                 $headers = array_intersect_key($headers, ['Accept' => 1]);
             }
         }
-        throw FetchFailed::redirectsWithoutEnd($from === '' ? $host : $from, $this->redirects);
+        throw FetchFailed::redirectsWithoutEnd($host, $this->redirects);
     }
 
     /**

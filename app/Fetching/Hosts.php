@@ -7,8 +7,10 @@ namespace App\Fetching;
 /** Which hosts may be asked. Guards against requests that are turned upon the inner network (CWE-918). */
 final readonly class Hosts
 {
-    /** @param list<string> $excepted "host:port" that may be private */
-    public function __construct(private array $excepted) {}
+    /** @param  list<string>  $excepted "host:port" that may be private */
+    public function __construct(private array $excepted)
+    {
+    }
 
     /**
      * The one address that a request to this host has to go to, so that the name cannot mean another a moment later.

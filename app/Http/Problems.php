@@ -21,7 +21,7 @@ final class Problems
         $exceptions->render(fn (FetchFailed $wrong): JsonResponse => self::say($wrong->getMessage()));
     }
 
-    /** @param array<string, mixed> $more */
+    /** @param  array<string, mixed>  $more */
     private static function say(string $message, array $more = []): JsonResponse
     {
         return new JsonResponse(['message' => $message] + $more, JsonResponse::HTTP_UNPROCESSABLE_ENTITY);

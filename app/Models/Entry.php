@@ -47,7 +47,11 @@ final class Entry extends Model
         return $this->hasMany(Revision::class);
     }
 
-    /** What a reading of an entry becomes in columns. The reference is unique within a site. @return array<string, mixed> */
+    /**
+     * What a reading of an entry becomes in columns. The reference is unique within a site.
+     *
+     * @return array<string, mixed>
+     */
     public static function columnsOf(CoreEntry $entry, Source $source): array
     {
         $facts = Facts::of($entry);
@@ -67,6 +71,21 @@ final class Entry extends Model
         ];
     }
 
+    /**
+     * @param  list<string>  $refs
+     * @return array<string, self> by reference
+     */
+    public static function ofRefs(Site $site, array $refs): array
+    {
+        $found = [];
+        foreach (self::query()->where('site_id', $site->id)->whereIn('ref', $refs)->get() as $entry) {
+            /** @var self $entry */
+            $found[$entry->ref] = $entry;
+        }
+
+        return $found;
+    }
+
     public static function refOf(Source $source, string $native): string
     {
         return "$source->key:$native";
@@ -79,6 +98,7 @@ final class Entry extends Model
 
     public function facts(): Facts
     {
-        return new Facts($this->ref, $this->source, $this->kind, $this->stars, $this->length, $this->published, $this->gone, $this->hidden);
+        return new Facts($this->ref, $this->source, $this->kind, $this->stars, $this->length, $this->published, $this->gone,
+            (bool) $this->getAttribute('hidden')); // $this->hidden is the framework's list of members not to print
     }
 }

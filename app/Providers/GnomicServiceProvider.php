@@ -10,6 +10,7 @@ use App\Editions\Renderer;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Eloquent\Model;
@@ -26,6 +27,7 @@ final class GnomicServiceProvider extends ServiceProvider
         $this->app->singleton(Fetcher::class, fn (): Fetcher => new Fetcher(
             new Hosts(config('gnomic.private_hosts')), config('gnomic.fetch.seconds'), config('gnomic.fetch.bytes'), config('gnomic.fetch.redirects')));
         $this->app->bind(WayleafClient::class, fn (Application $app): WayleafClient => new WayleafClient($app->make(Fetcher::class), config('gnomic.channels.wayleaf.address')));
+        $this->app->bind(LockProvider::class, fn (Application $app): LockProvider => $app->make('cache.store')->getStore());
         $this->app->bind(EditionFiles::class, fn (): EditionFiles => new EditionFiles(config('gnomic.editions')));
         $this->app->bind(Renderer::class, fn (Application $app): Renderer => new Renderer($app->make(Factory::class), rtrim((string) config('app.url'), '/')));
     }

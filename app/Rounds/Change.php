@@ -9,6 +9,8 @@ use Gnomic\Sift\Facts;
 /** What a round did to one entry, as far as a brief can see it. */
 final readonly class Change
 {
-    /** @param Facts|null $before null for a new entry */
-    public function __construct(public ?Facts $before, public Facts $after) {}
+    /** @param  Facts|null  $before null for a new entry */
+    public function __construct(public ?Facts $before, public Facts $after)
+    {
+    }
 }

@@ -20,7 +20,9 @@ final class RoundJob implements ShouldBeUnique, ShouldQueue
 
     public int $uniqueFor = 300;
 
-    public function __construct(public int $source) {}
+    public function __construct(public int $source)
+    {
+    }
 
     public function uniqueId(): string
     {

@@ -15,7 +15,7 @@ use Gnomic\Gather\Matching\Matcher;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Tend\BackOff;
-use Illuminate\Contracts\Cache\Repository as Cache;
+use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Random\Randomizer;
@@ -31,14 +31,15 @@ final readonly class Rounds
         private Channels $channels,
         private Stored $stored,
         private Refresh $refresh,
-        private Cache $cache,
+        private LockProvider $locks,
         private Randomizer $chance,
-    ) {}
+    ) {
+    }
 
     /** @return Round|null null where another worker is at this source already */
     public function run(Source $source): ?Round
     {
-        $lock = $this->cache->lock("round:$source->id", self::LONGEST);
+        $lock = $this->locks->lock("round:$source->id", self::LONGEST);
         if (! $lock->get()) {
             return null;
         }
@@ -125,7 +126,7 @@ final readonly class Rounds
     private function later(Source $source, Round $round, ?int $asked): void
     {
         $failures = $source->failures + 1;
-        $wait = BackOff::seconds($failures, $source->cadence, $this->chance->getFloat(0, 1), $asked);
+        $wait = BackOff::seconds($failures, $source->cadence, $this->chance->getInt(0, 1000) / 1000, $asked);
         $source->update(['failures' => $failures, 'next_at' => Carbon::now()->addSeconds($wait)]);
         $round->fill(['finished_at' => now()])->save();
     }

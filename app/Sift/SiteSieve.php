@@ -100,9 +100,9 @@ final class SiteSieve
      */
     public function entries(Site $site, array $refs): array
     {
-        $found = Entry::query()->where('site_id', $site->id)->whereIn('ref', $refs)->get()->keyBy('ref');
+        $found = Entry::ofRefs($site, $refs);
 
-        return array_values(array_filter(array_map(fn (string $ref): ?CoreEntry => $found->get($ref)?->toCore(), $refs)));
+        return array_values(array_filter(array_map(fn (string $ref): ?CoreEntry => ($found[$ref] ?? null)?->toCore(), $refs)));
     }
 
     /** @return list<string> */
@@ -124,7 +124,11 @@ final class SiteSieve
         return $this->byLot($query, $sieve, $seed, $offset, $count);
     }
 
-    /** Chance is a hash that the database does not know: the references come out and are ordered here. @return list<string> */
+    /**
+     * Chance is a hash that the database does not know: the references come out and are ordered here.
+     *
+     * @return list<string>
+     */
     private function byLot(Builder $query, Sieve $sieve, string $seed, int $offset, int $count): array
     {
         $pins = array_flip($sieve->brief->pins);

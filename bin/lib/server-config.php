@@ -70,6 +70,7 @@ http {
 $editions
         location /w/ { error_page 404 = @no_widget; return 404; }
         location @no_widget {
+            types {}
             default_type text/plain;
             add_header Access-Control-Allow-Origin * always;
             return 404 "There is no widget with this key. Copy its code from Gnomic once more.\\n";

@@ -28,7 +28,8 @@ final readonly class Brief
         public array $hidden,
         public ShapeWanted $shape,
         public Dressing $dressing,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> the JSON form, whole: every member written */
     public function toArray(): array

@@ -11,5 +11,7 @@ final readonly class Phrase
      * @param  string|null  $key  which part of the brief it speaks of: order, sources, stars, hand, layout, head, dress, place, cadence; null for fixed words
      * @param  string|null  $stage  gather, sift, shape, dress, place or tend
      */
-    public function __construct(public string $text, public ?string $key = null, public ?string $stage = null) {}
+    public function __construct(public string $text, public ?string $key = null, public ?string $stage = null)
+    {
+    }
 }

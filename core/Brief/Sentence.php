@@ -105,9 +105,13 @@ final class Sentence
 
     private static function head(ShapeWanted $shape): string
     {
-        $names = ['overall' => 'the overall rating', 'count' => 'its count', 'spread' => 'its spread'];
+        $names = ['overall' => 'the overall rating', 'count' => 'the count', 'spread' => 'the spread'];
         $parts = array_values(array_intersect_key($names, array_flip($shape->head)));
 
-        return $parts === [] ? 'with no figures above' : 'under '.Numbers::listed($parts);
+        return match (count($parts)) {
+            0 => 'with no figures above',
+            3 => 'under the overall figures',
+            default => 'under '.Numbers::listed($parts),
+        };
     }
 }

@@ -31,7 +31,8 @@ final readonly class ShapeWanted
         public array $head,
         public ?string $heading,
         public bool $honest,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

@@ -12,5 +12,7 @@ final readonly class Surroundings
      * @param  array<string, string>  $names  of sources, by key
      * @param  list<string>  $cadences  of the sources that the brief names, each once: "every six hours"
      */
-    public function __construct(public int $sources = 0, public array $names = [], public array $cadences = []) {}
+    public function __construct(public int $sources = 0, public array $names = [], public array $cadences = [])
+    {
+    }
 }

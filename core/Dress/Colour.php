@@ -9,9 +9,11 @@ use InvalidArgumentException;
 /** A colour of the sRGB space, opaque. */
 final readonly class Colour
 {
-    private function __construct(public int $red, public int $green, public int $blue) {}
+    private function __construct(public int $red, public int $green, public int $blue)
+    {
+    }
 
-    /** @param string $hex "#rgb" or "#rrggbb" @throws InvalidArgumentException for anything else */
+    /** @param  string  $hex "#rgb" or "#rrggbb" @throws InvalidArgumentException for anything else */
     public static function hex(string $hex): self
     {
         $digits = ltrim($hex, '#');

@@ -22,7 +22,8 @@ final readonly class Palette
         public string $quiet,
         public string $line,
         public string $glyph,
-    ) {}
+    ) {
+    }
 
     public static function of(Dressing $dressing): self
     {
@@ -35,6 +36,6 @@ final readonly class Palette
     /** @return array<string, string> */
     public function toArray(): array
     {
-        return get_object_vars($this);
+        return ['ground' => $this->ground, 'ink' => $this->ink, 'quiet' => $this->quiet, 'line' => $this->line, 'glyph' => $this->glyph];
     }
 }

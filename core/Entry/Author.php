@@ -13,5 +13,6 @@ final readonly class Author
         public ?string $place = null,
         public ?string $url = null,
         public ?string $image = null,
-    ) {}
+    ) {
+    }
 }

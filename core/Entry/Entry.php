@@ -37,7 +37,8 @@ final readonly class Entry
         public array $tags = [],
         public ?int $likes = null,
         public ?int $comments = null,
-    ) {}
+    ) {
+    }
 
     /** The same entry as part of a source. */
     public function from(string $source, string $id): self

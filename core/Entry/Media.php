@@ -18,7 +18,8 @@ final readonly class Media
         public ?int $width = null,
         public ?int $height = null,
         public ?string $alt = null,
-    ) {}
+    ) {
+    }
 
     /**
      * The type that a media type (RFC 6838), a plain word or, failing both, the address's ending tells; null for others.

@@ -7,8 +7,10 @@ namespace Gnomic\Entry;
 /** A score on a closed scale. Worst and best as in https://schema.org/Rating. */
 final readonly class Rating
 {
-    /** @param float $value points of the scale, worst <= value <= best */
-    private function __construct(public float $value, public Scale $scale) {}
+    /** @param  float  $value points of the scale, worst <= value <= best */
+    private function __construct(public float $value, public Scale $scale)
+    {
+    }
 
     /** @throws RatingOutOfScale also for NAN and INF */
     public static function on(Scale $scale, float $value): self

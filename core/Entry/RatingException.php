@@ -7,4 +7,6 @@ namespace Gnomic\Entry;
 use Throwable;
 
 /** Everything that can be wrong with a rating. */
-interface RatingException extends Throwable {}
+interface RatingException extends Throwable
+{
+}

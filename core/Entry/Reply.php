@@ -9,5 +9,7 @@ use DateTimeImmutable;
 /** What the owner answered, in plain text. */
 final readonly class Reply
 {
-    public function __construct(public string $text, public ?DateTimeImmutable $published = null) {}
+    public function __construct(public string $text, public ?DateTimeImmutable $published = null)
+    {
+    }
 }

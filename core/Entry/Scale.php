@@ -7,7 +7,9 @@ namespace Gnomic\Entry;
 /** A closed scale of points, as worstRating and bestRating in https://schema.org/Rating. */
 final readonly class Scale
 {
-    private function __construct(public float $worst, public float $best) {}
+    private function __construct(public float $worst, public float $best)
+    {
+    }
 
     /** @throws ScaleIsEmpty where worst is not below best, or one of them is not finite */
     public static function between(float $worst, float $best): self

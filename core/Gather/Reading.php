@@ -22,5 +22,6 @@ final readonly class Reading
         public array $problems = [],
         public ?string $title = null,
         public ?string $home = null,
-    ) {}
+    ) {
+    }
 }

@@ -14,7 +14,7 @@ final class MemberIsWrong extends DomainException
         parent::__construct($message);
     }
 
-    /** @param string $pointer JSON Pointer (RFC 6901) of the member */
+    /** @param  string  $pointer JSON Pointer (RFC 6901) of the member */
     public static function at(string $pointer, string $wanted, mixed $found): self
     {
         $shown = match (true) {

@@ -10,8 +10,10 @@ namespace Gnomic\Json;
  */
 final readonly class Members
 {
-    /** @param array<array-key, mixed> $values */
-    private function __construct(private array $values, public string $path) {}
+    /** @param  array<array-key, mixed>  $values */
+    private function __construct(private array $values, public string $path)
+    {
+    }
 
     /** @throws MemberIsWrong where the value is no object (a PHP array with names) */
     public static function of(mixed $value, string $path = ''): self

@@ -30,5 +30,6 @@ final readonly class Card
         public ?string $where,
         public ?string $url,
         public ?string $reply,
-    ) {}
+    ) {
+    }
 }

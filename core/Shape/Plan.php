@@ -12,9 +12,9 @@ use Gnomic\Brief\Numbers;
 use Gnomic\Brief\ShapeWanted;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
-use Gnomic\Sift\Sieve;
 use Gnomic\Sift\Clauses\Stars;
 use Gnomic\Sift\Clauses\WithWords;
+use Gnomic\Sift\Sieve;
 use Gnomic\Standing\Overall;
 use IntlDateFormatter;
 
@@ -40,7 +40,8 @@ final readonly class Plan
         public int $across,
         public array $breakpoints,
         public ?int $autoplay,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Entry>  $shown  in their order
@@ -86,7 +87,7 @@ final readonly class Plan
             }
         }
 
-        return $choices === [] ? null : 'A selection: '.implode(', ', $choices).'.';
+        return $choices === [] ? null : 'A selection: '.($choices === ['with words'] ? 'those ' : '').implode(', ', $choices).'.';
     }
 
     private static function base(Overall $overall): string
@@ -96,7 +97,7 @@ final readonly class Plan
         return "from $ratings".($overall->sources > 1 ? ' at '.Numbers::counted($overall->sources, 'source') : '');
     }
 
-    /** @param array<string, string> $sourceNames */
+    /** @param  array<string, string>  $sourceNames */
     private static function card(ShapeWanted $shape, Entry $entry, array $sourceNames, DateTimeZone $zone): Card
     {
         $shows = fn (string $part): bool => in_array($part, $shape->card, true);

@@ -9,7 +9,9 @@ use IntlBreakIterator;
 /** Words made shorter, never inside a character and not inside a word where a word's end is near. */
 final readonly class Shortening
 {
-    private function __construct(public string $text, public bool $isShortened) {}
+    private function __construct(public string $text, public bool $isShortened)
+    {
+    }
 
     /**
      * @param  int|null  $most  characters as readers count them (grapheme clusters, UAX #29); null: never shortened.

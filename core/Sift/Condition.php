@@ -10,10 +10,12 @@ namespace Gnomic\Sift;
  */
 final readonly class Condition
 {
-    /** @param list<string|int|float> $bindings in the order of the question marks */
-    public function __construct(public string $sql, public array $bindings = []) {}
+    /** @param  list<string|int|float>  $bindings in the order of the question marks */
+    public function __construct(public string $sql, public array $bindings = [])
+    {
+    }
 
-    /** @param list<string> $values */
+    /** @param  list<string>  $values */
     public static function oneOf(string $column, array $values): self
     {
         return $values === [] ? new self('0')

@@ -26,7 +26,8 @@ final readonly class Facts
         public ?int $published,
         public bool $gone = false,
         public bool $hidden = false,
-    ) {}
+    ) {
+    }
 
     public static function of(Entry $entry): self
     {

@@ -13,8 +13,10 @@ use Gnomic\Brief\Order;
  */
 final readonly class Ranking
 {
-    /** @param string $seed of the day, for an order by chance */
-    public function __construct(private Brief $brief, private string $seed) {}
+    /** @param  string  $seed of the day, for an order by chance */
+    public function __construct(private Brief $brief, private string $seed)
+    {
+    }
 
     /**
      * @param  list<Facts>  $entries

@@ -10,7 +10,7 @@ use Gnomic\Brief\Sentence;
 /** Why entries that no clause stopped are shown, or wait. */
 final class Reasons
 {
-    /** @param int $place 1 for the first */
+    /** @param  int  $place 1 for the first */
     public static function shown(Brief $brief, Facts $entry, int $place): string
     {
         return in_array($entry->id, $brief->pins, true)

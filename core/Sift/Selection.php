@@ -11,7 +11,9 @@ final readonly class Selection
      * @param  list<string>  $shown  identifiers
      * @param  list<Step>  $steps  from "collected" to "shown"
      */
-    public function __construct(public array $shown, public array $steps) {}
+    public function __construct(public array $shown, public array $steps)
+    {
+    }
 
     /** How many passed every clause but wait behind the limit. */
     public function waiting(): int

@@ -18,8 +18,10 @@ use Gnomic\Sift\Clauses\WithWords;
  */
 final readonly class Sieve
 {
-    /** @param list<Clause> $clauses */
-    private function __construct(public Brief $brief, public array $clauses) {}
+    /** @param  list<Clause>  $clauses */
+    private function __construct(public Brief $brief, public array $clauses)
+    {
+    }
 
     public static function of(Brief $brief): self
     {

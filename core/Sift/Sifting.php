@@ -15,7 +15,9 @@ final readonly class Sifting
      * @param  list<array{Facts, Clause}>  $stopped
      * @param  list<Facts>  $waiting
      */
-    private function __construct(private Sieve $sieve, private array $shown, private array $waiting, private array $stopped) {}
+    private function __construct(private Sieve $sieve, private array $shown, private array $waiting, private array $stopped)
+    {
+    }
 
     /**
      * @param  iterable<Facts>  $entries

@@ -12,5 +12,7 @@ final readonly class Step
      * @param  int  $kept  entries left behind this step
      * @param  int  $dropped  entries that this step kept out, of those the steps before it let through
      */
-    public function __construct(public string $key, public string $phrase, public int $kept, public int $dropped) {}
+    public function __construct(public string $key, public string $phrase, public int $kept, public int $dropped)
+    {
+    }
 }

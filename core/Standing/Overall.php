@@ -13,9 +13,11 @@ final readonly class Overall
      * @param  array{1: int, 2: int, 3: int, 4: int, 5: int}  $spread  ratings by whole stars, rounded down
      * @param  int  $sources  how many sources the ratings come from
      */
-    private function __construct(public int $count, public ?float $mean, public array $spread, public int $sources) {}
+    private function __construct(public int $count, public ?float $mean, public array $spread, public int $sources)
+    {
+    }
 
-    /** @param iterable<array{stars: float, count: int, source: string}> $tally how often each value of stars occurs */
+    /** @param  iterable<array{stars: float, count: int, source: string}>  $tally how often each value of stars occurs */
     public static function ofTally(iterable $tally): self
     {
         $spread = [1 => 0, 2 => 0, 3 => 0, 4 => 0, 5 => 0];

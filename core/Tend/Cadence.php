@@ -7,7 +7,7 @@ namespace Gnomic\Tend;
 /** How often a source is looked at, in words. */
 final class Cadence
 {
-    /** @param int $seconds at least 1 */
+    /** @param  int  $seconds at least 1 */
     public static function spoken(int $seconds): string
     {
         foreach ([604_800 => 'week', 86_400 => 'day', 3600 => 'hour', 60 => 'minute', 1 => 'second'] as $unit => $name) {

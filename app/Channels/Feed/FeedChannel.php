@@ -25,7 +25,9 @@ final readonly class FeedChannel implements Channel
 {
     private const ACCEPT = ['Accept' => 'application/rss+xml, application/atom+xml, application/feed+json, application/xml;q=0.9, */*;q=0.5'];
 
-    public function __construct(private Fetcher $fetcher) {}
+    public function __construct(private Fetcher $fetcher)
+    {
+    }
 
     public function name(): string
     {

@@ -14,7 +14,8 @@ final readonly class Place
         public ?string $town,
         public int $reviews,
         public ?float $average,
-    ) {}
+    ) {
+    }
 
     public static function fromRecord(mixed $record): ?self
     {

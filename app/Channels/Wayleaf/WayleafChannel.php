@@ -20,7 +20,9 @@ final readonly class WayleafChannel implements Channel
     /** Pages asked for in one round. Far more than any place here has; what is beyond is told. */
     private const MOST_PAGES = 200;
 
-    public function __construct(private WayleafClient $client) {}
+    public function __construct(private WayleafClient $client)
+    {
+    }
 
     public function name(): string
     {
@@ -48,15 +50,13 @@ final readonly class WayleafChannel implements Channel
         if ($answer->status === 304) {
             return new Gathered(null, Coverage::Whole, $since);
         }
-        $entries = $problems = [];
-        for ($pages = 1; ; $pages++) {
+        $page = WayleafReviews::read($answer->body);
+        [$entries, $problems] = [$page->reading->entries, $page->reading->problems];
+        for ($pages = 1; $page->next !== null && $pages < self::MOST_PAGES; $pages++) {
+            $answer = $this->client->get($source->site, $path, ['cursor' => $page->next]);
             $page = WayleafReviews::read($answer->body, count($entries));
             array_push($entries, ...$page->reading->entries);
             array_push($problems, ...$page->reading->problems);
-            if ($page->next === null || $pages === self::MOST_PAGES) {
-                break;
-            }
-            $answer = $this->client->get($source->site, $path, ['cursor' => $page->next]);
         }
         $whole = $page->next === null;
 

@@ -14,7 +14,9 @@ use Gnomic\Tend\RetryAfter;
 /** Asks Wayleaf's interface with the site's own key. */
 final readonly class WayleafClient
 {
-    public function __construct(private Fetcher $fetcher, private string $address) {}
+    public function __construct(private Fetcher $fetcher, private string $address)
+    {
+    }
 
     /**
      * @param  array<string, string>  $query

@@ -45,10 +45,10 @@ final class BenchController
         $brief = BriefReader::read($given['brief']);
         $from = (int) ($given['from'] ?? 0);
         $refs = $sieve->behind($site, $brief, Publish::seed($site->timezone), (string) $given['step'], (bool) $given['kept'], $from, self::PAGE);
-        $entries = Entry::query()->where('site_id', $site->id)->whereIn('ref', $refs)->get()->keyBy('ref');
+        $entries = Entry::ofRefs($site, $refs);
         $rows = [];
         foreach ($refs as $index => $ref) {
-            $entry = $entries->get($ref);
+            $entry = $entries[$ref] ?? null;
             if ($entry === null) {
                 continue;
             }

@@ -45,14 +45,19 @@ final class EntryController
     {
         $given = $request->validate(['ids' => ['required', 'array', 'max:500'], 'ids.*' => ['string', 'max:600'], 'hidden' => ['required', 'boolean']]);
         $hidden = (bool) $given['hidden'];
-        $changes = DB::transaction(fn (): array => Entry::query()->where('site_id', $site->id)->whereIn('ref', $given['ids'])->where('hidden', ! $hidden)->get()
-            ->map(function (Entry $entry) use ($hidden): Change {
+        $changes = DB::transaction(function () use ($site, $given, $hidden): array {
+            $changes = [];
+            foreach (Entry::ofRefs($site, array_values($given['ids'])) as $entry) {
                 $before = $entry->facts();
-                $entry->update(['hidden' => $hidden]);
+                if ($before->hidden !== $hidden) {
+                    $entry->update(['hidden' => $hidden]);
+                    $changes[] = new Change($before, $entry->facts());
+                }
+            }
 
-                return new Change($before, $entry->facts());
-            })->all());
-        $editions = $refresh->after($site, array_values($changes), $hidden ? 'An entry was hidden' : 'An entry was shown again');
+            return $changes;
+        });
+        $editions = $refresh->after($site, $changes, $hidden ? 'An entry was hidden' : 'An entry was shown again');
 
         return new JsonResponse(['changed' => count($changes), 'editions' => $editions]);
     }

@@ -57,12 +57,11 @@ final class SourceController
         $source = $site->sources()->where('key', $key)->firstOrFail();
         $source->fill(array_intersect_key($given, ['name' => 1, 'cadence' => 1]));
         if (isset($given['cadence'])) {
-            $last = $source->lastRound()->first()?->finished_at ?? now();
-            $source->next_at = $last->copy()->addSeconds((int) $given['cadence']);
+            $last = $source->lastRound()->first()->finished_at ?? now();
+            $source->setAttribute('next_at', $last->copy()->addSeconds((int) $given['cadence']));
         }
         if (isset($given['connected'])) {
-            $source->disconnected_at = (bool) $given['connected'] ? null : now();
-            $source->next_at = now();
+            $source->fill(['disconnected_at' => (bool) $given['connected'] ? null : now(), 'next_at' => now()]);
         }
         $source->save();
 

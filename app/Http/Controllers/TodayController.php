@@ -21,10 +21,10 @@ final class TodayController
             ->where('outcome', '!=', 'unchanged')->latest('id')->limit(self::SHOWN)->get();
 
         return new JsonResponse([
-            'rounds' => $rounds->map(fn (Round $round): array => [
+            'rounds' => array_map(fn (Round $round): array => [
                 'source' => ['key' => $round->source->key, 'name' => $round->source->name],
                 'round' => RoundResource::make($round),
-            ]),
+            ], $rounds->all()),
             'entries' => $site->entries()->where('gone', false)->count(),
             'sources' => $site->sources()->whereNull('disconnected_at')->count(),
             'widgets' => $site->widgets()->count(),

@@ -16,6 +16,9 @@ use Random\Randomizer;
 /** The site's widgets: their names, their briefs on the bench, and their publishing. */
 final class WidgetController
 {
+    /** Of keys: none that is taken for another. */
+    private const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
+
     public function index(Site $site): JsonResponse
     {
         return new JsonResponse(['widgets' => WidgetResource::collection($site->widgets()->with(['edition', 'site'])->orderBy('id')->get())]);
@@ -33,7 +36,7 @@ final class WidgetController
         $brief = BriefReader::read($given['brief'] ?? ['version' => 1]);
         $widget = $site->widgets()->create([
             // Ten of these are enough that no two widgets ever share a key, and that none can be guessed.
-            'key' => $chance->getBytesFromString('abcdefghjkmnpqrstuvwxyz23456789', 10),
+            'key' => implode('', array_map(fn (): string => self::LETTERS[$chance->getInt(0, strlen(self::LETTERS) - 1)], range(1, 10))),
             'name' => $given['name'],
             'brief' => $brief->toArray(),
         ]);

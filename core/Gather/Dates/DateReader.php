@@ -69,7 +69,7 @@ final class DateReader
         return null;
     }
 
-    /** @param array<string|null> $parts */
+    /** @param  array<string|null>  $parts */
     private static function made(array $parts, ?int $month, DateTimeZone $assumed): ?DateTimeImmutable
     {
         $year = self::year((string) $parts['y']);

@@ -134,7 +134,7 @@ final class AtomReader
         return new Author(Words::line($person->text('name')), url: Address::webOrNull($person->text('uri', 'url'), $person->base()));
     }
 
-    /** @param list<Problem> $problems */
+    /** @param  list<Problem>  $problems */
     private static function date(Fields $entry, string $where, array &$problems, string ...$names): ?\DateTimeImmutable
     {
         $written = $entry->text(...$names);

@@ -10,8 +10,10 @@ use Gnomic\Gather\Text\Html;
 /** The words of an item in both forms, and the pictures that stood among them. */
 final readonly class Body
 {
-    /** @param list<Media> $pictures */
-    private function __construct(public string $text, public ?string $html, public array $pictures) {}
+    /** @param  list<Media>  $pictures */
+    private function __construct(public string $text, public ?string $html, public array $pictures)
+    {
+    }
 
     public static function none(): self
     {

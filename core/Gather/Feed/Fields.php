@@ -30,10 +30,12 @@ final readonly class Fields
     private const RSS = ['http://purl.org/rss/1.0/', 'http://purl.org/rss/1.0', 'http://my.netscape.com/rdf/simple/0.9/', 'http://channel.netscape.com/rdf/simple/0.9/',
         'http://backend.userland.com/rss', 'http://backend.userland.com/rss2', 'http://blogs.law.harvard.edu/tech/rss', 'http://backend.userland.com/RSS2'];
 
-    /** @param array<string, list<DOMElement>> $children */
-    private function __construct(public DOMElement $element, private array $children, private ?string $address) {}
+    /** @param  array<string, list<DOMElement>>  $children */
+    private function __construct(public DOMElement $element, private array $children, private ?string $address)
+    {
+    }
 
-    /** @param 'rss'|'atom' $own the vocabulary whose names stand without a module */
+    /** @param  'rss'|'atom'  $own the vocabulary whose names stand without a module */
     public static function of(DOMElement $element, string $own, ?string $address): self
     {
         $children = [];

@@ -16,7 +16,11 @@ final class Identity
         return $own ?? $link ?? 'made:'.substr(hash('sha256', implode("\n", [$title, $date, $text])), 0, 24);
     }
 
-    /** Two items with one identifier: the second is told by its place among the equals. @param array<string, int> $seen */
+    /**
+     * Two items with one identifier: the second is told by its place among the equals.
+     *
+     * @param  array<string, int>  $seen
+     */
     public static function unique(string $id, array &$seen): string
     {
         $seen[$id] = ($seen[$id] ?? 0) + 1;

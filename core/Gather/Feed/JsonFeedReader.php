@@ -106,7 +106,7 @@ final class JsonFeedReader
             : new Author(Words::line($author->textOrNull('name')), url: Address::webOrNull($author->textOrNull('url'), null), image: Address::webOrNull($author->textOrNull('avatar'), null));
     }
 
-    /** @param list<Problem> $problems */
+    /** @param  list<Problem>  $problems */
     private static function rating(?Members $extension, string $where, array &$problems): ?Rating
     {
         try {
@@ -118,7 +118,7 @@ final class JsonFeedReader
         }
     }
 
-    /** @param list<Problem> $problems */
+    /** @param  list<Problem>  $problems */
     private static function date(Members $item, string $name, string $where, array &$problems): ?DateTimeImmutable
     {
         $written = $item->textOrNull($name);

@@ -16,7 +16,9 @@ final class MediaList
     /** @var array<string, Media> */
     private array $byAddress = [];
 
-    public function __construct(private readonly ?string $base) {}
+    public function __construct(private readonly ?string $base)
+    {
+    }
 
     public function add(?string $address, ?string $type, ?string $width = null, ?string $height = null, ?string $alt = null): void
     {
@@ -43,7 +45,7 @@ final class MediaList
         }
     }
 
-    /** @param list<Media> $pictures */
+    /** @param  list<Media>  $pictures */
     public function addPictures(array $pictures): void
     {
         foreach ($pictures as $picture) {

@@ -6,8 +6,8 @@ namespace Gnomic\Gather\Feed;
 
 use DOMElement;
 use Gnomic\Entry\Author;
-use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Entry;
+use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
 use Gnomic\Gather\Dates\DateReader;
 use Gnomic\Gather\Problem;

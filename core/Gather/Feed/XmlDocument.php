@@ -17,8 +17,10 @@ final readonly class XmlDocument
     /** Problems listed; a broken file can have thousands and the first few tell. */
     private const MOST_PROBLEMS = 20;
 
-    /** @param list<Problem> $problems */
-    private function __construct(public DOMDocument $document, public array $problems) {}
+    /** @param  list<Problem>  $problems */
+    private function __construct(public DOMDocument $document, public array $problems)
+    {
+    }
 
     public static function parsed(string $text, ?string $encodingProblem = null): self
     {
@@ -33,7 +35,7 @@ final readonly class XmlDocument
         return new self($document, array_slice($problems, 0, self::MOST_PROBLEMS));
     }
 
-    /** @param list<Problem> $problems */
+    /** @param  list<Problem>  $problems */
     private static function cleaned(string $text, array &$problems): string
     {
         $start = strpos($text, '<');
@@ -53,7 +55,7 @@ final readonly class XmlDocument
         return self::withNumericEntities($stripped, $problems);
     }
 
-    /** @param array<string> $match */
+    /** @param  array<string>  $match */
     private static function emptyLines(array $match): string
     {
         return str_repeat("\n", substr_count($match[0], "\n"));

@@ -11,5 +11,7 @@ final readonly class Known
      * @param  string  $digest  of the stored entry, by Digest::of
      * @param  int|null  $published  seconds since 1970
      */
-    public function __construct(public string $digest, public bool $gone, public ?int $published) {}
+    public function __construct(public string $digest, public bool $gone, public ?int $published)
+    {
+    }
 }

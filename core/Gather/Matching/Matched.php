@@ -22,7 +22,8 @@ final readonly class Matched
         public int $same,
         public array $gone,
         public ?string $held = null,
-    ) {}
+    ) {
+    }
 
     public function changesNothing(): bool
     {

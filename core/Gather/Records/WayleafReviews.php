@@ -56,7 +56,7 @@ final class WayleafReviews
         );
     }
 
-    /** @param list<Problem> $problems */
+    /** @param  list<Problem>  $problems */
     private static function entry(Members $review, string $where, array &$problems): Entry
     {
         $author = $review->object('author');
@@ -79,7 +79,7 @@ final class WayleafReviews
         );
     }
 
-    /** @param list<Problem> $problems */
+    /** @param  list<Problem>  $problems */
     private static function rating(Members $review, string $where, array &$problems): ?Rating
     {
         $points = $review->numberOrNull('points');

@@ -51,7 +51,7 @@ final class Address
             return null;
         }
 
-        return ['scheme' => $found['scheme'] ?? null, 'authority' => $found['authority'] ?? null, 'path' => $found['path'] ?? '',
+        return ['scheme' => $found['scheme'] ?? null, 'authority' => $found['authority'] ?? null, 'path' => $found['path'],
             'query' => $found['query'] ?? null, 'fragment' => $found['fragment'] ?? null];
     }
 
@@ -91,7 +91,7 @@ final class Address
         return implode('/', $out);
     }
 
-    /** @param array{scheme: ?string, authority: ?string, path: string, query: ?string, fragment: ?string} $parts */
+    /** @param  array{scheme: ?string, authority: ?string, path: string, query: ?string, fragment: ?string}  $parts */
     private static function joined(array $parts): string
     {
         return ($parts['scheme'] === null ? '' : $parts['scheme'].':')

@@ -9,7 +9,9 @@ final readonly class Charset
 {
     private const MARKS = ["\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE\x00\x00" => 'UTF-32LE', "\x00\x00\xFE\xFF" => 'UTF-32BE', "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE'];
 
-    private function __construct(public string $text, public string $name, public ?string $problem) {}
+    private function __construct(public string $text, public string $name, public ?string $problem)
+    {
+    }
 
     /**
      * @param  string|null  $declared  the name given with the bytes (HTTP, XML declaration); null where none was

@@ -16,7 +16,8 @@ final class Words
     public static function tidy(string $text): string
     {
         $text = mb_scrub($text, 'UTF-8');
-        $text = Normalizer::normalize($text, Normalizer::FORM_C) ?: $text;
+        $composed = Normalizer::normalize($text, Normalizer::FORM_C);
+        $text = is_string($composed) ? $composed : $text;
         $text = strtr($text, ["\r\n" => "\n", "\r" => "\n", "\u{2028}" => "\n", "\u{2029}" => "\n\n"]);
         // Controls, the byte order mark, zero width space, and the overrides that can turn a line around.
         $text = (string) preg_replace('/[\x00-\x08\x0B-\x1F\x7F-\x9F\x{FEFF}\x{200B}\x{202A}-\x{202E}\x{2066}-\x{2069}]/u', '', $text);

@@ -12,8 +12,10 @@ use Gnomic\Sift\Facts;
 /** Entries of the sources that the brief names. */
 final readonly class FromSources implements Clause
 {
-    /** @param list<string> $sources keys */
-    public function __construct(private array $sources) {}
+    /** @param  list<string>  $sources keys */
+    public function __construct(private array $sources)
+    {
+    }
 
     public function key(): string
     {

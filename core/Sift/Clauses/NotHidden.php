@@ -11,8 +11,10 @@ use Gnomic\Sift\Facts;
 /** Entries that the owner has hidden neither here nor everywhere. Always part of the sieve. */
 final readonly class NotHidden implements Clause
 {
-    /** @param list<string> $hiddenHere */
-    public function __construct(private array $hiddenHere) {}
+    /** @param  list<string>  $hiddenHere */
+    public function __construct(private array $hiddenHere)
+    {
+    }
 
     public function key(): string
     {

@@ -13,8 +13,10 @@ use Gnomic\Sift\Facts;
 /** Entries of the kinds that the brief names. */
 final readonly class OfKinds implements Clause
 {
-    /** @param list<Kind> $kinds */
-    public function __construct(private array $kinds) {}
+    /** @param  list<Kind>  $kinds */
+    public function __construct(private array $kinds)
+    {
+    }
 
     public function key(): string
     {

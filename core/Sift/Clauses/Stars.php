@@ -13,7 +13,9 @@ use Gnomic\Sift\Facts;
 /** Entries rated within bounds, both included; those with no rating by a choice of its own. */
 final readonly class Stars implements Clause
 {
-    public function __construct(private StarsWanted $wanted) {}
+    public function __construct(private StarsWanted $wanted)
+    {
+    }
 
     public function key(): string
     {

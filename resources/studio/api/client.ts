@@ -58,7 +58,7 @@ export async function ask<T>(
   const { data, error, response } = result;
   if (!response.ok) {
     if (response.status === 401) window.dispatchEvent(new Event('gnomic:signed-out'));
-    const said = (error as { message?: string } | undefined)?.message;
+    const said = response.status < 500 && (error as { message?: string } | undefined)?.message;
     throw new Refused(
       said || `Gnomic answered with status ${response.status}. Try again; if it stays so, look in its log.`,
       response.status,

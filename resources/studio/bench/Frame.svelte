@@ -41,7 +41,7 @@
   });
 </script>
 
-<div class="clip" style:height="{height * scale}px" style:width="{width * scale}px">
+<div class="window" style:height="{height * scale}px" style:width="{width * scale}px">
   <iframe
     bind:this={frame}
     title="{name} at {width} pixels"
@@ -54,7 +54,7 @@
 </div>
 
 <style>
-  .clip {
+  .window {
     overflow: hidden;
     background: #fff;
     outline: 1px solid var(--line);

@@ -7,15 +7,25 @@
     onopen: (phrase: PhraseKey) => void;
   }
   let { phrases, open, onopen }: Props = $props();
+
+  function press(event: KeyboardEvent, key: Phrase['key']): void {
+    if (!key || (event.key !== 'Enter' && event.key !== ' ')) return;
+    event.preventDefault();
+    onopen(key);
+  }
 </script>
 
+<!-- Spans, since a button cannot be broken between lines. -->
 <p class="sentence">
-  {#each phrases as phrase, index (phrase.key ?? index)}{#if phrase.key}<button
-        class="plain phrase"
+  {#each phrases as phrase, index (phrase.key ?? index)}{#if phrase.key}<span
+        class="phrase"
+        role="button"
+        tabindex="0"
         data-phrase={phrase.key}
         aria-expanded={open === phrase.key}
-        aria-controls="controls"
-        onclick={() => phrase.key && onopen(phrase.key)}>{phrase.text}</button
+        aria-controls={open === phrase.key ? 'controls' : undefined}
+        onclick={() => phrase.key && onopen(phrase.key)}
+        onkeydown={(event) => press(event, phrase.key)}>{phrase.text}</span
       >{:else}<span>{phrase.text}</span>{/if}{/each}
 </p>
 
@@ -26,11 +36,9 @@
     max-width: 46em;
   }
   .phrase {
-    display: inline;
+    cursor: pointer;
     background: linear-gradient(var(--accent-mid), var(--accent-mid)) 0 100% / 100% 1px no-repeat;
     transition: color 140ms;
-    white-space: normal;
-    border-radius: 0;
   }
   .phrase:hover {
     color: var(--accent);

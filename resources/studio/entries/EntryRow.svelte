@@ -76,12 +76,16 @@
     gap: 24px;
     padding: 14px 8px 14px 12px;
     border-bottom: 1px solid var(--line);
-    border-left: 3px solid transparent;
+    position: relative;
     list-style: none;
   }
-  li[data-current='true'] {
-    border-image: linear-gradient(to bottom, var(--accent), transparent) 1;
-    border-image-width: 0 0 0 3px;
+  li[data-current='true']::before {
+    content: '';
+    position: absolute;
+    inset: 0 auto 0 0;
+    width: 4px;
+    background: var(--accent);
+    clip-path: polygon(0 0, 100% 0, 0 100%);
   }
   .side {
     display: grid;

@@ -112,7 +112,7 @@
                 >{[one.address, one.town].filter(Boolean).join(', ')}</span
               ></span
             >
-            <span class="figures count"
+            <span class="count"
               >{one.reviews === 0
                 ? 'no reviews yet'
                 : `${one.average?.toFixed(1)} from ${one.reviews}`}{#if one.connected}<br /><em>connected</em

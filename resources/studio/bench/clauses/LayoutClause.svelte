@@ -81,9 +81,11 @@
   {/if}
   <fieldset class="card">
     <legend>On each card</legend>
-    {#each parts as [part, name] (part)}
-      <Choice type="checkbox" checked={shape.card.includes(part)} onchange={() => turn(part)}>{name}</Choice>
-    {/each}
+    <div>
+      {#each parts as [part, name] (part)}
+        <Choice type="checkbox" checked={shape.card.includes(part)} onchange={() => turn(part)}>{name}</Choice>
+      {/each}
+    </div>
   </fieldset>
   <div>
     <label for="shorten">Words</label><br />
@@ -147,14 +149,10 @@
     display: grid;
     gap: 2px;
   }
-  .card {
-    columns: 2;
-    column-gap: 28px;
-  }
-  .card legend {
-    float: left;
-    width: 100%;
-    column-span: all;
+  .card div {
+    display: grid;
+    grid-template-columns: auto auto;
+    gap: 0 28px;
   }
   select {
     padding-right: 30px;
