@@ -27,7 +27,9 @@ final readonly class Refresh
     public function after(Site $site, array $changes, string $cause): int
     {
         $editions = 0;
-        foreach (Widget::query()->with(['edition', 'site'])->where('site_id', $site->id)->whereNotNull('edition_id')->get() as $widget) {
+        $out = Widget::query()->with(['edition', 'site']);
+        $out->where('site_id', $site->id)->whereNotNull('edition_id');
+        foreach ($out->get() as $widget) {
             if ($widget->edition !== null && $this->touches($widget->edition->toBrief(), $changes)) {
                 $editions += $this->publish->again($widget, $cause) === null ? 0 : 1;
             }
@@ -40,7 +42,9 @@ final readonly class Refresh
     public function shuffled(): int
     {
         $editions = 0;
-        foreach (Widget::query()->with(['edition', 'site'])->whereNotNull('edition_id')->lazy() as $widget) {
+        $out = Widget::query()->with(['edition', 'site']);
+        $out->whereNotNull('edition_id');
+        foreach ($out->lazy() as $widget) {
             if ($widget->edition?->toBrief()->order === Order::Shuffled) {
                 $editions += $this->publish->again($widget, 'A new day\'s shuffle') === null ? 0 : 1;
             }

@@ -78,8 +78,9 @@ final class Entry extends Model
     public static function ofRefs(Site $site, array $refs): array
     {
         $found = [];
-        foreach (self::query()->where('site_id', $site->id)->whereIn('ref', $refs)->get() as $entry) {
-            /** @var self $entry */
+        $query = self::query();
+        $query->where('site_id', $site->id)->whereIn('ref', $refs);
+        foreach ($query->get() as $entry) {
             $found[$entry->ref] = $entry;
         }
 

@@ -17,14 +17,14 @@ final class TodayController
     public function __invoke(Site $site): JsonResponse
     {
         // Rounds that found nothing new say so in one line at the source; here they would hide the others.
-        $rounds = Round::query()->with('source')->whereRelation('source', 'site_id', $site->id)
-            ->where('outcome', '!=', 'unchanged')->latest('id')->limit(self::SHOWN)->get();
+        $rounds = Round::query()->with('source')->whereRelation('source', 'site_id', $site->id);
+        $rounds->where('outcome', '!=', 'unchanged')->orderByDesc('id')->limit(self::SHOWN);
 
         return new JsonResponse([
             'rounds' => array_map(fn (Round $round): array => [
                 'source' => ['key' => $round->source->key, 'name' => $round->source->name],
                 'round' => RoundResource::make($round),
-            ], $rounds->all()),
+            ], $rounds->get()->all()),
             'entries' => $site->entries()->where('gone', false)->count(),
             'sources' => $site->sources()->whereNull('disconnected_at')->count(),
             'widgets' => $site->widgets()->count(),

@@ -107,11 +107,10 @@ final class RssReader
         if ($written === null && $atom !== null) {
             $written = Fields::of($atom, 'atom', null)->text('name');
         }
-        $name = Words::line(Html::toText((string) $written));
+        $withoutAddress = preg_replace('/\s*<\S+@\S+>\s*$/u', '', (string) $written);
+        $name = Words::line(trim(Html::toText((string) $withoutAddress), ' "'));
         if ($name !== null && preg_match('/^\S+@\S+\s*\((.+)\)$/u', $name, $found) === 1) {
             $name = $found[1];
-        } elseif ($name !== null && preg_match('/^(.+?)\s*[<(]\S+@\S+[)>]$/u', $name, $found) === 1) {
-            $name = trim($found[1], ' "');
         } elseif ($name !== null && preg_match('/^\S+@\S+\.\S+$/', $name) === 1) {
             $name = null;
         }
@@ -130,10 +129,12 @@ final class RssReader
         return array_values(array_unique(array_filter($tags, fn (?string $tag): bool => $tag !== null)));
     }
 
-    /** Titles hold entities and markup as often as plain text. */
+    /** Titles hold entities and markup as often as plain text; what is no tag of HTML in them is text. */
     private static function plain(?string $text): ?string
     {
-        return Words::line(Html::toText((string) $text));
+        $isMarkup = preg_match('~</?(?:a|abbr|b|big|br|cite|code|del|em|font|i|img|ins|mark|p|q|s|small|span|strong|sub|sup|tt|u)(?:\s[^>]*)?/?>~i', (string) $text) === 1;
+
+        return Words::line($isMarkup ? Html::toText((string) $text) : html_entity_decode((string) $text, ENT_QUOTES | ENT_HTML5, 'UTF-8'));
     }
 
     private static function count(?string $text): ?int

@@ -9,6 +9,9 @@ final readonly class Charset
 {
     private const MARKS = ["\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE\x00\x00" => 'UTF-32LE', "\x00\x00\xFE\xFF" => 'UTF-32BE', "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE'];
 
+    /** Ways of writing bytes that PHP lists among the encodings. */
+    private const NO_CHARSETS = ['BASE64', 'UUENCODE', 'HTML-ENTITIES', 'Quoted-Printable', '7bit', '8bit'];
+
     private function __construct(public string $text, public string $name, public ?string $problem)
     {
     }
@@ -77,9 +80,9 @@ final readonly class Charset
             'euc-kr', 'ks_c_5601-1987' => 'UHC',
             default => $name,
         };
-        foreach (mb_list_encodings() as $encoding) {
+        foreach (array_diff(mb_list_encodings(), self::NO_CHARSETS) as $encoding) {
             if (strcasecmp($encoding, $name) === 0 || in_array($name, array_map(strtolower(...), mb_encoding_aliases($encoding)), true)) {
-                return $encoding === 'BASE64' || $encoding === 'HTML-ENTITIES' || $encoding === 'UUENCODE' || $encoding === 'Quoted-Printable' ? null : $encoding;
+                return $encoding;
             }
         }
 

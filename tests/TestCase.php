@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Site;
+use App\Models\Source;
+use App\Models\User;
+use App\Rounds\Stored;
+use Gnomic\Entry\Entry;
+use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Gather\Matching\Matcher;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+
+abstract class TestCase extends FrameworkTestCase
+{
+    use RefreshDatabase;
+
+    protected function site(string $name = 'Quillmoor Observatory'): Site
+    {
+        return Site::query()->create(['name' => $name, 'address' => 'quillmoor.example', 'timezone' => 'Europe/London']);
+    }
+
+    protected function ownerOf(Site $site, string $email = 'owner@quillmoor.example'): User
+    {
+        $owner = User::query()->create(['name' => 'Hester Quill', 'email' => $email, 'password' => 'a password']);
+        $site->members()->attach($owner->id);
+
+        return $owner;
+    }
+
+    protected function source(Site $site, string $key = 'the-dome', string $channel = 'feed', string $address = 'https://feeds.example/f'): Source
+    {
+        return $site->sources()->create(['key' => $key, 'name' => ucfirst($key), 'channel' => $channel, 'address' => $address, 'cadence' => 3600, 'next_at' => now()]);
+    }
+
+    /** @param  list<Entry>  $entries */
+    protected function store(Source $source, array $entries): void
+    {
+        (new Stored)->apply($source, Matcher::match([], $entries, Coverage::Whole));
+    }
+}

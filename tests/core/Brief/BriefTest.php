@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Brief;
+
+use Gnomic\Brief\BriefIsWrong;
+use Gnomic\Brief\BriefReader;
+use Gnomic\Brief\Sentence;
+use Gnomic\Brief\Surroundings;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class BriefTest extends TestCase
+{
+    public function test_the_usual_is_ten_of_the_newest(): void
+    {
+        self::assertSame(
+            'Show the newest ten entries from every source, any stars or none, with or without words, none picked by hand. Lay them in a carousel, three across, under the overall figures, dressed in Paper, on any page with its code, looked at as its sources are.',
+            Sentence::text(BriefReader::read(['version' => 1])),
+        );
+    }
+
+    public function test_a_brief_reads_aloud(): void
+    {
+        $brief = BriefReader::read(['version' => 1,
+            'gather' => ['sources' => ['dome', 'lane', 'rook'], 'kinds' => ['review', 'post']],
+            'sift' => ['stars' => ['from' => 3, 'to' => 4], 'withWords' => true, 'order' => 'shuffled', 'limit' => 14, 'pins' => ['a', 'b'], 'hidden' => ['c']],
+            'shape' => ['layout' => 'list', 'head' => ['count']], 'dress' => ['name' => 'night-ink']]);
+        self::assertSame(
+            'Show 14 reviews and posts, shuffled daily from three sources, three to four stars, with words, two pinned first, one hidden. Lay them in a list, under the count, dressed in Night ink, on any page with its code, looked at every hour and every day.',
+            Sentence::text($brief, new Surroundings(4, ['dome' => 'the Dome'], ['every hour', 'every day'])),
+        );
+    }
+
+    /** @param  array<string, mixed>  $sift */
+    #[DataProvider('phrases')]
+    public function test_phrases_follow_the_brief(array $sift, string $phrase): void
+    {
+        self::assertStringContainsString($phrase, Sentence::text(BriefReader::read(['version' => 1, 'gather' => ['kinds' => ['review'], 'sources' => ['dome']], 'sift' => $sift]), new Surroundings(1, ['dome' => 'the Dome'])));
+    }
+
+    /** @return iterable<array{array<string, mixed>, string}> */
+    public static function phrases(): iterable
+    {
+        yield [['limit' => 1], 'the newest review from the Dome'];
+        yield [['order' => 'highest', 'limit' => 9], 'the nine highest rated reviews'];
+        yield [['order' => 'lowest', 'limit' => 1], 'the lowest rated review'];
+        yield [['stars' => ['from' => 4]], 'four stars and up'];
+        yield [['stars' => ['to' => 2, 'unrated' => 'keep']], 'two stars and down or unrated'];
+        yield [['stars' => ['from' => 1, 'to' => 1]], 'one star only'];
+        yield [['stars' => ['from' => 4.5]], '4.5 stars and up'];
+    }
+
+    public function test_what_is_written_whole_is_read_the_same(): void
+    {
+        $brief = BriefReader::read(['version' => 1, 'sift' => ['stars' => ['from' => 4]], 'shape' => ['shorten' => null, 'autoplay' => 5]]);
+        self::assertEquals($brief, BriefReader::read($brief->toArray()));
+        self::assertNull($brief->shape->shorten);
+    }
+
+    #[DataProvider('wrong')]
+    public function test_a_wrong_brief_is_named(mixed $json, string $pointer, string $says): void
+    {
+        try {
+            BriefReader::read($json);
+            self::fail('It was taken.');
+        } catch (BriefIsWrong $wrong) {
+            self::assertSame($pointer, $wrong->pointer);
+            self::assertStringContainsString($says, $wrong->getMessage());
+        }
+    }
+
+    /** @return iterable<string, array{mixed, string, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'no object' => ['x', '/', 'an object'];
+        yield 'no version' => [['sift' => []], '/version', 'must be 1'];
+        yield 'another version' => [['version' => 9], '/version', 'is 9'];
+        yield 'an unknown part' => [['version' => 1, 'sieve' => 1], '/sieve', 'not known. Known here: version, gather'];
+        yield 'an unknown member' => [['version' => 1, 'sift' => ['star' => 4]], '/sift/star', 'stars, withWords'];
+        yield 'stars the wrong way round' => [['version' => 1, 'sift' => ['stars' => ['from' => 5, 'to' => 4]]], '/sift/stars', 'from 5 to 4'];
+        yield 'six stars' => [['version' => 1, 'sift' => ['stars' => ['from' => 6]]], '/sift/stars/from', 'between 1 and 5'];
+        yield 'a limit of none' => [['version' => 1, 'sift' => ['limit' => 0]], '/sift/limit', 'between 1 and 100'];
+        yield 'a limit in words' => [['version' => 1, 'sift' => ['limit' => 'ten']], '/sift/limit', 'a whole number'];
+        yield 'an order that is none' => [['version' => 1, 'sift' => ['order' => 'best']], '/sift/order', '"newest", "oldest"'];
+        yield 'a pin twice' => [['version' => 1, 'sift' => ['pins' => ['a', 'a']]], '/sift/pins', 'without repetitions'];
+        yield 'no kind' => [['version' => 1, 'gather' => ['kinds' => []]], '/gather/kinds', 'at least one'];
+        yield 'six across' => [['version' => 1, 'shape' => ['across' => 6]], '/shape/across', 'between 1 and 5'];
+        yield 'too fast' => [['version' => 1, 'shape' => ['autoplay' => 1]], '/shape/autoplay', 'between 2 and 60'];
+    }
+}
