@@ -32,6 +32,9 @@ final class Round extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, mixed> */
+    protected $attributes = ['received' => 0, 'added' => 0, 'changed' => 0, 'same' => 0, 'gone' => 0, 'editions' => 0];
+
     /** @return array<string, string> */
     protected function casts(): array
     {

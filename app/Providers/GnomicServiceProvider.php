@@ -24,7 +24,7 @@ final class GnomicServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(Fetcher::class, fn (): Fetcher => new Fetcher(
+        $this->app->bind(Fetcher::class, fn (): Fetcher => new Fetcher(
             new Hosts(config('gnomic.private_hosts')), config('gnomic.fetch.seconds'), config('gnomic.fetch.bytes'), config('gnomic.fetch.redirects')));
         $this->app->bind(WayleafClient::class, fn (Application $app): WayleafClient => new WayleafClient($app->make(Fetcher::class), config('gnomic.channels.wayleaf.address')));
         $this->app->bind(LockProvider::class, fn (Application $app): LockProvider => $app->make('cache.store')->getStore());

@@ -417,7 +417,7 @@ export interface paths {
                 };
             };
             responses: {
-                /** @description Kept */
+                /** @description Kept, encrypted */
                 204: {
                     headers: {
                         [name: string]: unknown;
@@ -900,7 +900,7 @@ export interface components {
         NewSource: {
             /** @enum {unknown} */
             channel: "feed" | "wayleaf";
-            /** @description Address of the feed */
+            /** @description Address of the feed, or identifier of the place */
             address: string;
             name: string;
             home?: string | null;
@@ -976,7 +976,7 @@ export interface components {
         };
         StoredEntry: {
             entry: components["schemas"]["Entry"];
-            /** @description On its own scale */
+            /** @description On its own scale, as it is shown */
             rating: string | null;
             /** @description In every widget */
             hidden: boolean;

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\app;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+
+/** The command line as people and scripts use it: in a process of its own. */
+final class CommandsTest extends TestCase
+{
+    /**
+     * @param  list<string>  $arguments
+     * @return array{int, string, string} status, standard output, standard error
+     */
+    private function artisan(array $arguments, string $input = ''): array
+    {
+        $process = new Process([PHP_BINARY, 'artisan', ...$arguments], dirname(__DIR__, 2), null, $input);
+        $process->run();
+
+        return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+    }
+
+    public function test_reading_a_feed_prints_its_entries(): void
+    {
+        [$status, $out, $err] = $this->artisan(['gnomic:read', __DIR__.'/../against/files/rss2.xml']);
+        self::assertSame([0, ''], [$status, $err]);
+        $lines = array_map(fn (string $line): array => json_decode($line, true, flags: JSON_THROW_ON_ERROR), explode("\n", trim($out)));
+        self::assertSame(['https://hill.example/1', 'two', 'three', 'four'], array_column($lines, 'id'));
+        self::assertSame(['id', 'kind', 'source', 'subject', 'url', 'author', 'rating', 'title', 'text', 'html', 'language', 'published', 'updated', 'reply', 'media', 'tags', 'likes', 'comments'], array_keys($lines[0]));
+        [, $again] = $this->artisan(['gnomic:read', '-', '--as=json'], $out);
+        self::assertSame($out, $again, 'what it prints it reads');
+    }
+
+    public function test_problems_stand_beside_what_could_be_read(): void
+    {
+        [$status, $out, $err] = $this->artisan(['gnomic:read', '-', '--from=https://hill.example/'], "<rss version=\"2.0\"><channel>\n<item><title>A & b</title><link>/x</link><pubDate>soon</pubDate></item></channel></rss>");
+        self::assertSame(0, $status);
+        self::assertStringContainsString('"url":"https://hill.example/x"', $out);
+        self::assertStringContainsString('line 2: An ampersand', $err);
+        self::assertStringContainsString('item 1: "soon" is no date', $err);
+    }
+
+    /** @param  list<string>  $arguments */
+    #[DataProvider('wrong')]
+    public function test_bad_input_is_one_clear_line(array $arguments, string $input, string $says): void
+    {
+        [$status, $out, $err] = $this->artisan($arguments, $input);
+        self::assertNotSame(0, $status);
+        self::assertSame('', $out);
+        self::assertSame(1, substr_count(trim($err)."\n", "\n"));
+        self::assertStringContainsString($says, $err);
+    }
+
+    /** @return iterable<string, array{list<string>, string, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'no file' => [['gnomic:read', 'nowhere.xml'], '', 'no file nowhere.xml'];
+        yield 'a page' => [['gnomic:read', '-'], '<!doctype html><title>x</title>', 'a web page'];
+        yield 'a zip' => [['gnomic:read', '-'], "PK\x03\x04", 'a zip archive'];
+        yield 'another way of reading' => [['gnomic:read', '-', '--as=owl'], '', '--as is auto, feed or json'];
+        yield 'no entries' => [['gnomic:read', '-', '--as=json'], "x\n", 'line 1'];
+        yield 'a private address' => [['gnomic:read', 'http://127.0.0.1:9/'], '', 'private network'];
+        yield 'a brief that is no JSON' => [['gnomic:sift', '-', '--entries=x'], '{', 'is not JSON'];
+        yield 'a brief that breaks its schema' => [['gnomic:sift', '-', '--entries=x'], '{"version":1,"sift":{"limit":0}}', '/sift/limit must be between 1 and 100'];
+        yield 'a width that is none' => [['gnomic:render', '-', '--entries=tests/app/entries.jsonl', '--width=wide'], '{"version":1}', '--width'];
+    }
+
+    public function test_sifting_and_its_reasons(): void
+    {
+        $brief = '{"version":1,"sift":{"stars":{"from":4},"limit":1}}';
+        [, $out] = $this->artisan(['gnomic:sift', '-', '--entries='.__DIR__.'/entries.jsonl'], $brief);
+        self::assertSame(['new'], array_map(fn (string $line) => json_decode($line, true)['id'], explode("\n", trim($out))));
+        [, $why] = $this->artisan(['gnomic:sift', '-', '--entries='.__DIR__.'/entries.jsonl', '--why'], $brief);
+        $lines = array_map(fn (string $line): array => json_decode($line, true), explode("\n", trim($why)));
+        self::assertSame([3, 2, 1], [$lines[0]['kept'], $lines[3]['kept'], $lines[4]['kept']]);
+        self::assertSame('2 stars, the brief wants four stars and up.', $lines[7]['reason']);
+    }
+
+    public function test_rendering_prints_or_writes_an_edition(): void
+    {
+        [$status, $out] = $this->artisan(['gnomic:render', '-', '--entries='.__DIR__.'/entries.jsonl', '--width=400'], '{"version":1}');
+        self::assertSame(0, $status);
+        self::assertStringContainsString('shadowrootmode="open"', $out);
+        self::assertStringContainsString('width:400px', $out);
+        $folder = sys_get_temp_dir().'/gnomic-render-'.bin2hex(random_bytes(4));
+        [, $path] = $this->artisan(['gnomic:render', '-', '--entries='.__DIR__.'/entries.jsonl', "--out=$folder"], '{"version":1}');
+        self::assertFileExists(trim($path).'/widget.html');
+        self::assertFileExists("$folder/preview/current/feed.json");
+        exec('rm -rf '.escapeshellarg($folder));
+    }
+}

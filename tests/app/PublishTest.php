@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\app;
+
+use App\Editions\Publish;
+use App\Editions\Refresh;
+use App\Models\Entry as StoredEntry;
+use App\Models\Site;
+use App\Models\Widget;
+use App\Rounds\Change;
+use DateTimeImmutable;
+use Gnomic\Brief\BriefReader;
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
+use Gnomic\Entry\Rating;
+use Gnomic\Entry\Scale;
+use Gnomic\Sift\Facts;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+final class PublishTest extends TestCase
+{
+    private function review(int $number, float $stars, string $text = 'Words.'): Entry
+    {
+        return new Entry("r$number", Kind::Review, author: new Author("Author $number"), rating: Rating::on(Scale::ofStars(), $stars), text: $text,
+            published: new DateTimeImmutable("2026-01-01T00:00:00Z +$number days"));
+    }
+
+    /** @param  array<string, mixed>  $brief */
+    private function widget(Site $site, string $key, array $brief): Widget
+    {
+        $widget = $site->widgets()->create(['key' => $key, 'name' => $key, 'brief' => BriefReader::read(['version' => 1] + $brief)->toArray()]);
+        app(Publish::class)->draft($widget, 'test');
+
+        return $widget->refresh();
+    }
+
+    private function file(string $key, string $name): string
+    {
+        return (string) file_get_contents(config('gnomic.editions')."/$key/current/$name");
+    }
+
+    public function test_the_same_bytes_make_no_edition_and_others_keep_the_one_before(): void
+    {
+        $site = $this->site();
+        $source = $this->source($site);
+        $this->store($source, [$this->review(1, 5), $this->review(2, 4)]);
+        $widget = $this->widget($site, 'samebytes1', []);
+        $first = $widget->edition;
+        self::assertSame(1, $first?->number);
+        self::assertNull(app(Publish::class)->again($widget, 'again'));
+
+        $modified = filemtime(config('gnomic.editions').'/samebytes1/current/widget.html');
+        $this->store($source, [$this->review(3, 5, 'Brand new.')]);
+        self::assertSame(2, app(Publish::class)->again($widget, 'a new one')?->number);
+        clearstatcache();
+        self::assertGreaterThan($modified, filemtime(config('gnomic.editions').'/samebytes1/current/widget.html'), 'validators by time tell them apart');
+        self::assertStringContainsString('Brand new.', $this->file('samebytes1', 'widget.html'));
+        self::assertFileExists(config('gnomic.editions')."/samebytes1/$first->hash/widget.html");
+        foreach (['widget.html', 'document.html', 'feed.json'] as $name) {
+            self::assertSame($this->file('samebytes1', $name), (string) gzdecode($this->file('samebytes1', "$name.gz")));
+            self::assertFileExists(config('gnomic.editions')."/samebytes1/current/$name.br");
+        }
+    }
+
+    public function test_only_widgets_that_a_change_can_touch_are_rendered(): void
+    {
+        $site = $this->site();
+        $dome = $this->source($site);
+        $lane = $this->source($site, 'lane');
+        $this->store($dome, [$this->review(1, 5)]);
+        $this->store($lane, [$this->review(1, 5)]);
+        $bare = ['head' => []];
+        $this->widget($site, 'domegood01', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 4]], 'shape' => $bare]);
+        $this->widget($site, 'domebad001', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['to' => 2]], 'shape' => $bare]);
+        $this->widget($site, 'lanegood01', ['gather' => ['sources' => ['lane']], 'shape' => $bare]);
+        $this->store($dome, [$this->review(2, 5, 'Only here.')]);
+        $rendered = 0;
+        DB::listen(function ($query) use (&$rendered): void {
+            $rendered += (int) str_contains($query->sql, 'AS c0');
+        });
+        $editions = app(Refresh::class)->after($site, [new Change(null, new Facts('the-dome:r2', 'the-dome', 'review', 5.0, 10, 1))], 'test');
+        self::assertSame([1, 1], [$editions, $rendered]);
+        self::assertStringContainsString('Only here.', $this->file('domegood01', 'widget.html'));
+    }
+
+    public function test_the_figure_never_moves_with_the_filter(): void
+    {
+        $site = $this->site();
+        $this->store($this->source($site), [$this->review(1, 5), $this->review(2, 1), $this->review(3, 3, '')]);
+        foreach ([[], ['stars' => ['from' => 5]], ['withWords' => true], ['limit' => 1], ['hidden' => ['the-dome:r2']], ['order' => 'highest']] as $index => $sift) {
+            $this->widget($site, "figure000$index", ['sift' => $sift]);
+            self::assertStringContainsString('<span class="figure">3.0', $this->file("figure000$index", 'widget.html'));
+            self::assertStringContainsString('from 3 ratings', $this->file("figure000$index", 'widget.html'));
+        }
+        StoredEntry::query()->where('native', 'r2')->update(['hidden' => true]);
+        $this->widget($site, 'figurehid1', []);
+        self::assertStringContainsString('<span class="figure">3.0', $this->file('figurehid1', 'widget.html'), 'hiding is no way to a better figure');
+        self::assertStringNotContainsString('Author 2', $this->file('figurehid1', 'widget.html'));
+    }
+
+    public function test_untrusted_words_stay_words(): void
+    {
+        $site = $this->site();
+        $evil = '<img src=x onerror=alert(1)></style></template><script>alert(1)</script>{{ 7 * 7 }}';
+        $this->store($this->source($site), [new Entry('x', Kind::Review, url: 'https://a.example/?"onmouseover="x', author: new Author($evil), title: $evil, text: str_repeat("$evil ", 9), language: '"><script>')]);
+        $this->widget($site, 'evilwords1', ['shape' => ['heading' => '<script>alert(1)</script>']]);
+        foreach (['widget.html', 'document.html'] as $name) {
+            $html = $this->file('evilwords1', $name);
+            self::assertSame($name === 'widget.html' ? 0 : 1, substr_count($html, '<script'), 'but our own');
+            self::assertStringNotContainsString('<img', $html);
+            self::assertStringNotContainsString('"onmouseover', $html);
+            self::assertStringContainsString('{{ 7 * 7 }}', $html);
+            self::assertSame(1, substr_count($html, '</template>'));
+        }
+    }
+
+    public function test_a_widget_of_nothing_says_so_and_breaks_nothing(): void
+    {
+        $this->widget($this->site(), 'empty00001', []);
+        self::assertStringContainsString('Nothing is shown here yet.', $this->file('empty00001', 'widget.html'));
+        self::assertSame([], json_decode($this->file('empty00001', 'feed.json'), true)['items']);
+    }
+
+    public function test_a_new_days_shuffle_is_published(): void
+    {
+        $this->travelTo('2026-05-01 12:00');
+        $site = $this->site();
+        $this->store($this->source($site), array_map(fn (int $number) => $this->review($number, 5), range(1, 20)));
+        $this->widget($site, 'shuffled01', ['sift' => ['order' => 'shuffled', 'limit' => 5]]);
+        self::assertSame(0, app(Refresh::class)->shuffled());
+        $this->travelTo('2026-05-02 12:00');
+        self::assertSame(1, app(Refresh::class)->shuffled());
+    }
+}
