@@ -13,7 +13,6 @@ use Gnomic\Brief\Phrase;
 use Gnomic\Brief\Sentence;
 use Gnomic\Shape\Plan;
 use Gnomic\Sift\Step;
-use Illuminate\Support\Facades\DB;
 
 /** Everything that the bench shows of a brief: sentence, widget, sieve and warnings, by the code that publishes. */
 final readonly class Proof
@@ -29,8 +28,9 @@ final readonly class Proof
     public function of(Site $site, Brief $brief, string $name, array $widths): array
     {
         $around = $this->around->brief($site, $brief);
-        $selection = $this->sieve->selection($site, $brief, Publish::seed($site->timezone));
-        $overall = $this->sieve->overall($site, $brief);
+        $tally = $this->sieve->tally($site, $brief);
+        $selection = $this->sieve->selection($site, $brief, Publish::seed($site->timezone), $tally);
+        $overall = $tally->overall($brief);
         $plan = Plan::of($brief, $this->sieve->entries($site, $selection->shown), $overall, $around->names, $site->zone());
 
         return [
@@ -39,19 +39,9 @@ final readonly class Proof
             'sieve' => array_map(fn (Step $step): array => get_object_vars($step), $selection->steps),
             'fragment' => $this->renderer->fragment($plan, $brief, $name),
             'across' => array_map(fn (int $width): array => ['width' => $width, 'across' => $plan->acrossAt($width)], $widths),
-            'figures' => ['spread' => array_values($overall->spread), 'count' => $overall->count, 'mean' => $overall->shown()] + $this->lacking($site, $brief),
+            'figures' => ['spread' => array_values($overall->spread), 'count' => $overall->count, 'mean' => $overall->shown()] + $tally->lacking($brief),
             'honestLine' => Plan::honestLine($brief),
             'warnings' => $this->warnings->of($brief, $selection, $around),
         ];
-    }
-
-    /** @return array{unrated: int, wordless: int} of the brief's sources */
-    private function lacking(Site $site, Brief $brief): array
-    {
-        $counts = (array) DB::table('entries')->where('site_id', $site->id)->where('gone', 0)
-            ->when($brief->sources !== null, fn ($query) => $query->whereIn('source', $brief->sources ?? []))
-            ->selectRaw('COALESCE(SUM(stars IS NULL), 0) AS unrated, COALESCE(SUM(length = 0), 0) AS wordless')->first();
-
-        return ['unrated' => (int) $counts['unrated'], 'wordless' => (int) $counts['wordless']];
     }
 }

@@ -10,7 +10,7 @@ use DateTimeZone;
 use Gnomic\Entry\Entry;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sifting;
-use Gnomic\Standing\Overall;
+use Gnomic\Sift\Tally;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 
@@ -40,9 +40,10 @@ final class RenderCommand extends Command
             foreach ($reading->entries as $entry) {
                 $byId[$entry->id] = $entry;
             }
-            $selection = Sifting::of($brief, array_map(Facts::of(...), $reading->entries), now()->toDateString())->selection();
+            $facts = array_map(Facts::of(...), $reading->entries);
+            $selection = Sifting::of($brief, $facts, now()->toDateString())->selection();
             $rendering = $renderer->render('preview', $brief->shape->heading ?? 'Reviews', $brief,
-                array_map(fn (string $id): Entry => $byId[$id], $selection->shown), $this->overall($brief->sources, $reading->entries), [], new DateTimeZone('UTC'));
+                array_map(fn (string $id): Entry => $byId[$id], $selection->shown), Tally::ofEach($facts)->overall($brief), [], new DateTimeZone('UTC'));
             $out = $this->option('out');
             if (is_string($out)) {
                 $files = new EditionFiles($out);
@@ -54,22 +55,5 @@ final class RenderCommand extends Command
                     : str_replace('<main>', '<main style="width:'.(int) $width.'px">', $rendering->document));
             }
         });
-    }
-
-    /**
-     * @param  list<string>|null  $sources
-     * @param  list<Entry>  $entries
-     */
-    private function overall(?array $sources, array $entries): Overall
-    {
-        $tally = [];
-        foreach ($entries as $entry) {
-            $stars = $entry->stars();
-            if ($stars !== null && ($sources === null || in_array($entry->source, $sources, true))) {
-                $tally[] = ['stars' => $stars, 'count' => 1, 'source' => (string) $entry->source];
-            }
-        }
-
-        return Overall::ofTally($tally);
     }
 }

@@ -66,10 +66,11 @@ final readonly class Publish
     private function rendering(Widget $widget, Brief $brief): Rendering
     {
         $site = $widget->site;
-        $selection = $this->sieve->selection($site, $brief, self::seed($site->timezone));
+        $tally = $this->sieve->tally($site, $brief);
+        $selection = $this->sieve->selection($site, $brief, self::seed($site->timezone), $tally);
 
         return $this->renderer->render($widget->key, $widget->name, $brief, $this->sieve->entries($site, $selection->shown),
-            $this->sieve->overall($site, $brief), $site->sources()->pluck('name', 'key')->all(), $site->zone());
+            $tally->overall($brief), $site->sources()->pluck('name', 'key')->all(), $site->zone());
     }
 
     /** What an order by chance is drawn from: the day at the site. */

@@ -18,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Hands the configuration to those who need a piece of it. */
 final class GnomicServiceProvider extends ServiceProvider
@@ -36,10 +37,11 @@ final class GnomicServiceProvider extends ServiceProvider
     {
         Model::preventLazyLoading(false);
         View::addNamespace('widget', resource_path('widget'));
-        // Guessing passwords: five tries a minute for a name from a place, thirty for a place.
+        // Guessing passwords: five failures a minute for a name from a place, thirty for a place. Those who know it are not counted.
+        $failed = fn (Response $response): bool => $response->getStatusCode() !== Response::HTTP_OK;
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip()),
-            Limit::perMinute(30)->by((string) $request->ip()),
+            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip())->after($failed),
+            Limit::perMinute(30)->by((string) $request->ip())->after($failed),
         ]);
     }
 }

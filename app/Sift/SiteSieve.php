@@ -9,43 +9,53 @@ use App\Models\Site;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Sentence;
 use Gnomic\Entry\Entry as CoreEntry;
-use Gnomic\Sift\Clause;
-use Gnomic\Sift\Condition;
+use Gnomic\Sift\Facts;
 use Gnomic\Sift\Ranking;
 use Gnomic\Sift\Selection;
 use Gnomic\Sift\Sieve;
 use Gnomic\Sift\Step;
-use Gnomic\Standing\Overall;
+use Gnomic\Sift\Tally;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A brief's sieve over a site's stored entries, by the database: the clauses' own SQL over one covering index. Held equal
- * to Gnomic\Sift\Sifting by test.
+ * A brief's sieve over a site's stored entries, by the database and one covering index: counts by classes of entries,
+ * choices by the clauses' own SQL. Held equal to Gnomic\Sift\Sifting by test.
  */
 final class SiteSieve
 {
-    public function selection(Site $site, Brief $brief, string $seed): Selection
+    public function selection(Site $site, Brief $brief, string $seed, ?Tally $tally = null): Selection
     {
         $sieve = Sieve::of($brief);
-        $query = $this->collected($site)->selectRaw('COUNT(*) AS c0');
-        $passed = new Condition('1');
-        foreach ($sieve->clauses as $index => $clause) {
-            $passed = self::and($passed, $sieve->condition($clause));
-            $query->selectRaw("COALESCE(SUM($passed->sql), 0) AS c".($index + 1), $passed->bindings);
-        }
-        $counts = (array) $query->first();
-        $left = (int) $counts['c0'];
-        $steps = [new Step('collected', 'collected', $left, 0)];
-        foreach ($sieve->clauses as $index => $clause) {
-            $kept = (int) $counts['c'.($index + 1)];
-            $steps[] = new Step($clause->key(), $clause->phrase(), $kept, $left - $kept);
-            $left = $kept;
-        }
+        $steps = ($tally ?? $this->tally($site, $brief))->account($sieve);
         $shown = $this->passing($site, $sieve, $seed, 0, $brief->limit);
-        $steps[] = new Step('shown', Sentence::limit($brief), count($shown), $left - count($shown));
+        $steps[] = new Step('shown', Sentence::limit($brief), count($shown), $steps[count($steps) - 1]->kept - count($shown));
 
         return new Selection($shown, $steps);
+    }
+
+    /**
+     * All that a site collected, counted by what a brief can ask: one walk along the index, in its own order, however
+     * many clauses there are. Entries picked by hand are taken out of their classes and stand alone.
+     */
+    public function tally(Site $site, Brief $brief): Tally
+    {
+        $counts = [];
+        $rows = $this->collected($site)->groupBy('source', 'kind', 'gone', 'hidden', 'stars')
+            ->selectRaw('source, kind, gone, hidden, stars, COUNT(*) AS times, SUM(length > 0) AS worded')->get();
+        foreach ($rows as $row) {
+            $of = fn (int $length): Facts => new Facts('', (string) $row->source, (string) $row->kind, $row->stars === null ? null : (float) $row->stars,
+                $length, null, (bool) $row->gone, (bool) $row->hidden);
+            $counts[self::classOf($of(1))] = [$of(1), (int) $row->worded];
+            $counts[self::classOf($of(0))] = [$of(0), (int) $row->times - (int) $row->worded];
+        }
+        $picked = [];
+        foreach ($this->facts($site, [...$brief->pins, ...$brief->hidden]) as $entry) {
+            $counts[self::classOf($entry)][1]--;
+            $picked[] = [$entry, 1];
+        }
+
+        return new Tally([...array_values($counts), ...$picked]);
     }
 
     /**
@@ -80,18 +90,6 @@ final class SiteSieve
         }
 
         return self::refs($query->orderByRaw('published IS NULL, published DESC, ref')->offset($offset)->limit($count));
-    }
-
-    /** Over everything collected from the brief's sources: what the stars, the words or a hand keep out counts too. */
-    public function overall(Site $site, Brief $brief): Overall
-    {
-        $query = $this->collected($site)->where('gone', 0)->whereNotNull('stars');
-        if ($brief->sources !== null) {
-            $query->whereIn('source', $brief->sources);
-        }
-        $rows = $query->selectRaw('source, stars, COUNT(*) AS times')->groupBy('source', 'stars')->get();
-
-        return Overall::ofTally($rows->map(fn (object $row): array => ['stars' => (float) $row->stars, 'count' => (int) $row->times, 'source' => (string) $row->source]));
     }
 
     /**
@@ -152,19 +150,24 @@ final class SiteSieve
         return DB::table('entries')->where('site_id', $site->id);
     }
 
-    private static function and(Condition $one, Condition $two): Condition
+    private static function classOf(Facts $entry): string
     {
-        return new Condition("($one->sql AND $two->sql)", [...$one->bindings, ...$two->bindings]);
+        return implode("\n", [$entry->source, $entry->kind, (int) $entry->gone, (int) $entry->hidden, $entry->stars ?? '-', (int) ($entry->length > 0)]);
     }
 
-    public static function clauseOf(Brief $brief, string $key): ?Clause
+    /**
+     * @param  list<string>  $refs
+     * @return list<Facts>
+     */
+    private function facts(Site $site, array $refs): array
     {
-        foreach (Sieve::of($brief)->clauses as $clause) {
-            if ($clause->key() === $key) {
-                return $clause;
-            }
+        if ($refs === []) {
+            return [];
         }
+        $rows = $this->collected($site)->whereIn('ref', array_values(array_unique($refs)))
+            ->get(['ref', 'source', 'kind', 'stars', 'length', 'published', 'gone', 'hidden']);
 
-        return null;
+        return array_map(fn (object $row): Facts => new Facts((string) $row->ref, (string) $row->source, (string) $row->kind, $row->stars === null ? null : (float) $row->stars,
+            (int) $row->length, $row->published === null ? null : (int) $row->published, (bool) $row->gone, (bool) $row->hidden), $rows->all());
     }
 }

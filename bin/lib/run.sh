@@ -19,24 +19,25 @@ start_as_is() {
 }
 
 stop_all() {
-    trap - EXIT INT TERM HUP
-    for child in $CHILDREN; do kill -TERM -- "-$child" 2>/dev/null || true; done
+    # Whoever asks twice, or no longer listens, must not end this half way.
+    trap '' INT TERM HUP PIPE
+    trap - EXIT
+    for child in $CHILDREN; do kill -s TERM -- "-$child" 2>/dev/null || true; done
     tries=0
     while [ -n "$CHILDREN" ] && [ $tries -lt 50 ]; do
         alive=no
-        for child in $CHILDREN; do if kill -0 -- "-$child" 2>/dev/null; then alive=yes; fi; done
+        for child in $CHILDREN; do if kill -s 0 -- "-$child" 2>/dev/null; then alive=yes; fi; done
         if [ $alive = no ]; then break; fi
         sleep 0.1
         tries=$((tries + 1))
     done
-    for child in $CHILDREN; do kill -KILL -- "-$child" 2>/dev/null || true; done
+    for child in $CHILDREN; do kill -s KILL -- "-$child" 2>/dev/null || true; done
     CHILDREN=""
 }
 
 stop_and_leave() {
-    say ""
-    say "gnomic: stopping"
     stop_all
+    say "gnomic: stopped" || true
     exit 0
 }
 

@@ -29,9 +29,5 @@ generated_types_stand() {
 }
 
 run_measure() {
-    GNOMIC_DATA=$ROOT/var/measure
-    export GNOMIC_DATA
-    rm -rf "$GNOMIC_DATA"
-    mkdir -p "$GNOMIC_DATA"
     npx playwright test --config=tests/measure/playwright.config.ts
 }

@@ -42,12 +42,8 @@ final readonly class Sifting
 
     public function selection(): Selection
     {
-        $left = count($this->shown) + count($this->waiting) + count($this->stopped);
-        $steps = [new Step('collected', 'collected', $left, 0)];
-        foreach ($this->sieve->clauses as $clause) {
-            $dropped = count(array_filter($this->stopped, fn (array $pair): bool => $pair[1] === $clause));
-            $steps[] = new Step($clause->key(), $clause->phrase(), $left -= $dropped, $dropped);
-        }
+        $all = [...$this->shown, ...$this->waiting, ...array_map(fn (array $pair): Facts => $pair[0], $this->stopped)];
+        $steps = Tally::ofEach($all)->account($this->sieve);
         $steps[] = new Step('shown', Sentence::limit($this->sieve->brief), count($this->shown), count($this->waiting));
 
         return new Selection(array_map(fn (Facts $entry): string => $entry->id, $this->shown), $steps);

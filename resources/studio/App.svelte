@@ -91,7 +91,7 @@
       {:else if router.path === '/widgets'}
         <Widgets />
       {:else}
-        <Situation kind="empty" title="There is nothing at this address">
+        <Situation alone kind="empty" title="There is nothing at this address">
           {#snippet step()}<a class="link" href="/">Go to Today</a>{/snippet}
         </Situation>
       {/if}
@@ -101,11 +101,11 @@
 {:else}
   <main class="alone">
     {#if broken}
-      <Situation kind="broken" title="Gnomic does not answer" text={broken}>
+      <Situation alone kind="broken" title="Gnomic does not answer" text={broken}>
         {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
       </Situation>
     {:else}
-      <Situation kind="loading" title="Opening the studio" />
+      <Situation alone kind="loading" title="Opening the studio" />
     {/if}
   </main>
 {/if}

@@ -10,15 +10,26 @@ await new Promise((resolve, reject) => {
   parser.on('error', reject);
   parser.on('end', resolve);
   parser.on('readable', function () {
-    for (let item; (item = this.read()); )
-      items.push({ id: item.guid, title: item.title, url: item.link, date: item.pubdate?.toISOString() ?? null, author: item.author });
+    for (let item; (item = this.read());)
+      items.push({
+        id: item.guid,
+        title: item.title,
+        url: item.link,
+        date: item.pubdate?.toISOString() ?? null,
+        author: item.author,
+      });
   });
   createReadStream(file).pipe(parser);
 });
 const other = await new RssParser().parseString(readFileSync(file, 'utf8'));
-console.log(
+process.stdout.write(
   JSON.stringify({
     feedparser: items,
-    rssParser: other.items.map((item) => ({ title: item.title ?? null, url: item.link ?? null, date: item.isoDate ?? null, text: item.contentSnippet ?? '' })),
+    rssParser: other.items.map((item) => ({
+      title: item.title ?? null,
+      url: item.link ?? null,
+      date: item.isoDate ?? null,
+      text: item.contentSnippet ?? '',
+    })),
   }),
 );

@@ -8,12 +8,16 @@ use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Assert;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Yaml\Yaml;
 
 /** Holds answers against docs/openapi.yaml: the status is described, and the body keeps its schema. */
 final class Contract
 {
-    /** @param  string  $path as the description has it: "/widgets/{key}" */
+    /**
+     * @param  string  $path  as the description has it: "/widgets/{key}"
+     * @param  TestResponse<Response>  $response
+     */
     public static function assertKept(string $method, string $path, TestResponse $response): void
     {
         /** @var array<string, mixed> $document */

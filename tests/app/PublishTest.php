@@ -80,7 +80,7 @@ final class PublishTest extends TestCase
         $this->store($dome, [$this->review(2, 5, 'Only here.')]);
         $rendered = 0;
         DB::listen(function ($query) use (&$rendered): void {
-            $rendered += (int) str_contains($query->sql, 'AS c0');
+            $rendered += (int) str_contains($query->sql, 'AS worded');
         });
         $editions = app(Refresh::class)->after($site, [new Change(null, new Facts('the-dome:r2', 'the-dome', 'review', 5.0, 10, 1))], 'test');
         self::assertSame([1, 1], [$editions, $rendered]);

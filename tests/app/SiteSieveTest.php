@@ -70,7 +70,7 @@ final class SiteSieveTest extends TestCase
         $brief = BriefReader::read(['version' => 1, 'sift' => ['pins' => ['the-dome:a']]]);
         $sieve = new SiteSieve;
         self::assertSame([], $sieve->selection($mine, $brief, 'd')->shown);
-        self::assertSame(0, $sieve->overall($mine, $brief)->count);
+        self::assertSame(0, $sieve->tally($mine, $brief)->overall($brief)->count);
         self::assertSame([], $sieve->entries($mine, ['the-dome:a']));
         self::assertSame(['the-dome:a'], $sieve->selection($theirs, $brief, 'd')->shown);
     }

@@ -108,12 +108,12 @@
   </div>
 {:else if bench.broken}
   <div class="alone">
-    <Situation kind="broken" title="This widget cannot be put on the bench" text={bench.broken}>
+    <Situation alone kind="broken" title="This widget cannot be put on the bench" text={bench.broken}>
       {#snippet step()}<a class="link" href="/widgets">All widgets</a>{/snippet}
     </Situation>
   </div>
 {:else}
-  <div class="alone"><Situation kind="loading" title="Setting up the bench" /></div>
+  <div class="alone"><Situation alone kind="loading" title="Setting up the bench" /></div>
 {/if}
 
 <style>

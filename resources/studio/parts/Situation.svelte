@@ -4,12 +4,14 @@
 
   interface Props {
     kind: 'loading' | 'empty' | 'broken';
+    /** Whether it is all that the screen has. @default false */
+    alone?: boolean;
     title: string;
     text?: string;
     /** The one next step. */
     step?: Snippet;
   }
-  let { kind, title, text, step }: Props = $props();
+  let { kind, title, text, step, alone = false }: Props = $props();
 </script>
 
 <div class="situation" data-kind={kind} role={kind === 'broken' ? 'alert' : 'status'}>
@@ -22,7 +24,7 @@
       {#if kind === 'broken'}<path d="M26 28l8-8m4 8l-6-10m14 10h10" stroke="currentColor" stroke-width="1.5" />{/if}
     </svg>
   {/if}
-  <h2>{title}</h2>
+  <svelte:element this={alone ? 'h1' : 'h2'}>{title}</svelte:element>
   {#if text}<p class="quiet">{text}</p>{/if}
   {@render step?.()}
 </div>

@@ -12,34 +12,41 @@
     disabled?: boolean;
     children: Snippet;
   }
+  const noteId = $props.id();
   let { type, checked, onchange, name, note, disabled = false, children }: Props = $props();
 </script>
 
-<label class:disabled>
-  <input
-    {type}
-    {name}
-    {checked}
-    {disabled}
-    onchange={(event) => {
-      onchange();
-      event.currentTarget.checked = checked; // what the brief says, should it not have taken the change
-    }}
-  />
-  <span>{@render children()}</span>
-  {#if note}<span class="note small quiet">{note}</span>{/if}
-</label>
+<div class="choice" class:disabled>
+  <label>
+    <input
+      {type}
+      {name}
+      {checked}
+      {disabled}
+      aria-describedby={note ? noteId : undefined}
+      onchange={(event) => {
+        onchange();
+        event.currentTarget.checked = checked; // what the brief says, should it not have taken the change
+      }}
+    />
+    <span>{@render children()}</span>
+  </label>
+  {#if note}<span class="note small quiet" id={noteId}>{note}</span>{/if}
+</div>
 
 <style>
+  .choice,
   label {
     display: flex;
     align-items: center;
     gap: 8px;
     min-height: 28px;
+  }
+  label {
     cursor: pointer;
   }
-  .disabled {
-    opacity: 0.55;
+  .disabled label {
+    opacity: 0.6;
     cursor: default;
   }
   input {

@@ -16,7 +16,7 @@
 
 <div class="columns">
   <div>
-    <h3>Pinned first, in this order</h3>
+    <h2>Pinned first, in this order</h2>
     {#if brief.sift.pins.length === 0}
       <p class="quiet">
         None. Open a number of the sieve below, and pin an entry there: it stands first, whatever the rules say.
@@ -36,7 +36,7 @@
     </ol>
   </div>
   <div>
-    <h3>Hidden here</h3>
+    <h2>Hidden here</h2>
     {#if brief.sift.hidden.length === 0}<p class="quiet">
         None. What you hide in Entries is hidden in every widget.
       </p>{/if}
@@ -57,7 +57,8 @@
     grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
     gap: 16px 40px;
   }
-  h3 {
+  h2 {
+    font-size: 15px;
     font-weight: 600;
   }
   li {

@@ -1,0 +1,38 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { STANDINS } from './setting';
+
+export async function signIn(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByLabel('E-mail').fill('owner@quillmoor.example');
+  await page.getByLabel('Password').fill('harrow-lane-1926');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('navigation', { name: 'Sections' })).toBeVisible();
+}
+
+/** WCAG 2.2 AA, by axe: nothing is wrong on the page as it is now, frames and shadow roots included. */
+export async function expectAccessible(page: Page, except: string[] = []): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .disableRules(except)
+    .analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+/** Makes something happen at a stand-in, on its control page. */
+export async function atStandins(page: Page, form: Record<string, string>): Promise<void> {
+  const answer = await page.request.post(`${STANDINS}/`, { form, maxRedirects: 0 });
+  expect(answer.status()).toBe(303);
+}
+
+/** Serves a page at an origin that is nobody's: neither Gnomic's nor the observatory's. */
+export async function atFourthOrigin(html: string): Promise<{ origin: string; close: () => void }> {
+  const server = createServer((_, response) => response.setHeader('Content-Type', 'text/html').end(html));
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const { port } = server.address() as AddressInfo;
+  return { origin: `http://localhost:${port}`, close: () => server.close() };
+}

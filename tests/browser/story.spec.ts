@@ -1,0 +1,185 @@
+import { expect, test } from '@playwright/test';
+import { atFourthOrigin, atStandins, signIn } from './people';
+import { GNOMIC, SITE } from './setting';
+
+// The whole story, as an owner lives it: from an outside address to a fresh widget on a page.
+
+test.describe.configure({ mode: 'serial' });
+
+let key = '';
+
+test('a place is looked up among its namesakes and connected', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Sources' }).first().click();
+  await page.getByRole('button', { name: 'Add a source' }).click();
+  await page.getByLabel('Name, and town').fill('observatory');
+  await page.getByRole('button', { name: 'Look it up' }).click();
+  await expect(page.getByText('4 places; which one is yours?')).toBeVisible();
+  await page.getByRole('radio', { name: /Observatory Tea Rooms/ }).check();
+  await page.getByLabel('Call it').fill('Tea rooms');
+  await page.getByRole('button', { name: 'Connect Tea rooms' }).click();
+  const row = page.getByRole('row', { name: /Tea rooms/ });
+  await expect(row).toContainText('Well');
+  await expect(row.getByRole('cell').nth(1)).toHaveText('7');
+});
+
+test('a feed is found on a page and connected', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources');
+  await page.getByRole('button', { name: 'Add a source' }).click();
+  await page.getByRole('button', { name: /By address/ }).click();
+  await page.getByLabel('Address of the feed').fill('127.0.0.1:9/none');
+  await page.getByRole('button', { name: 'Look there' }).click();
+  await expect(page.getByRole('alert')).toContainText('private network');
+  await page.getByLabel('Address of the feed').fill('http://127.0.0.1:18081/rookcall/quillmoor');
+  await page.getByRole('button', { name: 'Look there' }).click();
+  await expect(page.getByText('it names 3 feeds')).toBeVisible();
+  await page.getByRole('button', { name: 'Posts (json)' }).click();
+  await expect(page.getByText('JSON Feed 1.1, 48 entries.')).toBeVisible();
+  await page.getByLabel('Call it').fill('The JSON feed');
+  await page.getByRole('button', { name: 'Connect The JSON feed' }).click();
+  const row = page.getByRole('row', { name: /The JSON feed/ });
+  await expect(row.getByRole('cell').nth(1)).toHaveText('48');
+  await row.getByRole('button', { name: 'Disconnect' }).click();
+  await expect(row).toContainText('Disconnected');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).not.toContainText('Disconnected');
+  await row.getByRole('button', { name: 'Disconnect' }).click();
+});
+
+test('a widget is made on the bench: sentence, proof and sieve follow each other', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/widgets');
+  await page.getByRole('button', { name: 'New widget' }).click();
+  await expect(page).toHaveURL(/\/widgets\/[a-z0-9]{10}$/);
+  key = page.url().split('/').pop() ?? '';
+  const sentence = page.locator('.sentence');
+  await expect(sentence).toContainText('Show the newest ten entries from');
+
+  await page.locator('[data-phrase=sources]').click();
+  await page.getByLabel('Every source, also those connected later').uncheck();
+  for (const name of ['Harrow Lane', 'Rookcall', 'Tea rooms', 'The JSON feed'])
+    await page.getByLabel(name, { exact: true }).uncheck();
+  await expect(sentence).toContainText('from the Dome');
+
+  await page.locator('[data-phrase=stars]').click();
+  await page.getByRole('button', { name: /^4 stars and up/ }).click();
+  await page.getByLabel('Only with words').check();
+  await expect(sentence).toContainText('four stars and up, with words');
+
+  await page.locator('[data-phrase=order]').click();
+  await page.getByRole('spinbutton', { name: 'How many' }).fill('6');
+  await page.getByLabel('Posts').uncheck();
+  await page.getByLabel('Testimonials').uncheck();
+  await expect(sentence).toContainText('the newest six reviews');
+  await page.getByLabel('Oldest first').check();
+  await expect(sentence).toContainText('the oldest six reviews');
+  await page.keyboard.press('u');
+  await expect(sentence).toContainText('the newest six reviews');
+
+  const wide = page.frameLocator('iframe[title*="1120"]');
+  await expect(wide.locator('article')).toHaveCount(6);
+  await page.locator('[data-phrase=dress]').click();
+  await page.getByRole('button', { name: /Night ink/ }).click();
+  await expect(wide.locator('.g')).toHaveCSS('background-color', 'rgb(22, 27, 44)');
+  await page.locator('[data-phrase=layout]').click();
+  await page.getByRole('button', { name: 'List' }).click();
+  await expect(wide.locator('.stack article')).toHaveCount(6);
+  await page.getByRole('button', { name: 'Carousel' }).click();
+  await expect(wide.locator('.track .slide')).toHaveCount(6);
+
+  const dropped = page.getByRole('button', { name: /kept out: four stars and up/ });
+  const count = Number((await dropped.textContent())?.replace('−', ''));
+  await dropped.click();
+  const behind = page.getByRole('dialog', { name: 'Entries behind the number' });
+  await expect(behind.locator('li[data-current]')).toHaveCount(Math.min(30, count));
+  await expect(behind).toContainText('the brief wants four stars and up.');
+  await behind.getByRole('button', { name: 'Pin first' }).first().click();
+  await expect(sentence).toContainText('one pinned first');
+  await page.keyboard.press('Escape');
+  await expect(behind).toBeHidden();
+  await page.locator('[data-phrase=hand]').click();
+  await page.getByRole('button', { name: 'Take the pin back' }).click();
+  await expect(sentence).toContainText('none picked by hand');
+
+  await page.getByRole('button', { name: 'Publish the first edition' }).click();
+  await expect(page.getByText('Edition 1, out')).toBeVisible();
+});
+
+test('its code, pasted on any origin, shows it: no cookie, nothing from anybody else', async ({ page, context }) => {
+  await signIn(page);
+  await page.goto(`/widgets/${key}`);
+  await page.getByRole('button', { name: 'Code to paste' }).click();
+  const code = (await page.locator('[data-code=tag]').textContent()) ?? '';
+  expect(code).toBe(`<script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}"></gnomic-widget>`);
+
+  const visitor = await context.browser()!.newContext();
+  const theirs = await visitor.newPage();
+  const asked: string[] = [];
+  theirs.on('request', (request) => asked.push(new URL(request.url()).origin));
+  const fourth = await atFourthOrigin(
+    `<!doctype html><title>Theirs</title><link rel="icon" href="data:,"><style>p,article,div{color:red!important;display:inline!important}</style>${code}<p>Between</p>${code}`,
+  );
+  await theirs.goto(fourth.origin);
+  await expect(theirs.locator('gnomic-widget article')).toHaveCount(12);
+  await expect(theirs.locator('gnomic-widget .words p').first()).toHaveCSS('color', 'rgb(236, 238, 245)');
+  expect(await visitor.cookies()).toEqual([]);
+  expect([...new Set(asked)].sort()).toEqual([GNOMIC, fourth.origin].sort());
+  expect(await theirs.evaluate(() => [localStorage.length, sessionStorage.length])).toEqual([0, 0]);
+  await visitor.close();
+  fourth.close();
+});
+
+test('a new review comes to the page with nobody touching anything', async ({ page }) => {
+  const words = `The moon rose behind the mast at ${Date.now()}.`;
+  await page.goto(`${SITE}/visit`);
+  await expect(page.locator('gnomic-widget article')).toHaveCount(9);
+  await atStandins(page, { do: 'review', place: 'wl-dome', name: 'Wren Hollis', points: '5', comment: words });
+  await expect(async () => {
+    await page.goto(`${SITE}/visit`);
+    await expect(page.locator('gnomic-widget article').first()).toContainText(words, { timeout: 500 });
+  }).toPass({ timeout: 45_000 });
+  await signIn(page);
+  await expect(page.getByText(/the Dome\s+1 new, \d widgets? brought up to date/).first()).toBeVisible();
+});
+
+test('Wayleaf goes down: the pages keep their widgets, and the studio says why', async ({ page }) => {
+  await atStandins(page, { do: 'mood', service: 'wayleaf', mood: 'fault' });
+  await signIn(page);
+  await page.goto('/sources');
+  const row = page.getByRole('row', { name: /the Dome/ });
+  await row.getByRole('button', { name: 'Look now' }).click();
+  await expect(row).toContainText('Wayleaf answered with status 500', { timeout: 20_000 });
+  await page.goto(`${SITE}/visit`);
+  await expect(page.locator('gnomic-widget article')).toHaveCount(9);
+  await page.goto(`${SITE}/planetarium`);
+  await expect(page.locator('gnomic-widget article')).toHaveCount(5);
+  await atStandins(page, { do: 'mood', service: 'wayleaf', mood: 'well' });
+  await page.goto('/sources');
+  await row.getByRole('button', { name: 'Look now' }).click();
+  await expect(row).toContainText('Well', { timeout: 20_000 });
+});
+
+test('an entry is hidden everywhere by a key, and comes back by another', async ({ page }) => {
+  await signIn(page);
+  await page.keyboard.press('g');
+  await page.keyboard.press('e');
+  await page.getByLabel('Search').fill('Wren Hollis');
+  await expect(page.getByText(/1 entry like this/)).toBeVisible();
+  await expect(page.locator('mark').first()).toHaveText('Wren');
+  await page.getByRole('heading', { name: 'Entries' }).click();
+  await page.keyboard.press('x');
+  await expect(page.getByText('Hidden everywhere')).toBeVisible();
+  await expect(async () => {
+    await page.request
+      .get(`${GNOMIC}/w/dome4visit.html`)
+      .then(async (answer) => expect(await answer.text()).not.toContain('Wren Hollis'));
+  }).toPass();
+  await page.keyboard.press('u');
+  await expect(page.getByRole('button', { name: 'Hide everywhere' })).toBeVisible();
+  await expect(async () => {
+    await page.request
+      .get(`${GNOMIC}/w/dome4visit.html`)
+      .then(async (answer) => expect(await answer.text()).toContain('Wren Hollis'));
+  }).toPass();
+});

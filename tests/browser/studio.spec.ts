@@ -1,0 +1,120 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, signIn } from './people';
+
+test('the way in is accessible, refuses in words, and holds off forged requests', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByLabel('E-mail')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('E-mail').fill('owner@quillmoor.example');
+  await page.getByLabel('Password').fill('wrong');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toContainText('do not belong together');
+  await signIn(page);
+  const forged = await page.request.post('/api/widgets', {
+    data: { name: 'Forged' },
+    headers: { Accept: 'application/json' },
+  });
+  expect(forged.status()).toBe(419);
+});
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`every screen is accessible, ${scheme}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.emulateMedia({ colorScheme: scheme });
+    await signIn(page);
+    for (const path of ['/', '/sources', '/entries', '/widgets', '/nowhere']) {
+      await page.goto(path);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      await expectAccessible(page);
+    }
+    await page.goto('/sources');
+    await page.getByRole('button', { name: 'Add a source' }).click();
+    await page.getByLabel('Name, and town').fill('observatory');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('which one is yours?')).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/widgets/dome4visit');
+    // The proof is the same widget on three pages: its landmarks stand there three times, in three frames.
+    const thrice = ['landmark-unique'];
+    for (const phrase of ['order', 'sources', 'stars', 'hand', 'layout', 'head', 'dress', 'place', 'cadence']) {
+      await page.locator(`[data-phrase=${phrase}]`).click();
+      await expect(page.locator('#controls')).toBeVisible();
+      await expectAccessible(page, thrice);
+    }
+    await page.getByRole('button', { name: /kept out: four stars/ }).click();
+    await expect(page.getByRole('dialog', { name: 'Entries behind the number' })).toContainText('the brief wants');
+    await expectAccessible(page, thrice);
+  });
+}
+
+test('the bench works by keys alone', async ({ page }) => {
+  await signIn(page);
+  await page.keyboard.press('g');
+  await page.keyboard.press('w');
+  await page.getByRole('link', { name: /Posts from the hill/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.sentence')).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.locator('[data-phrase=order]')).toBeFocused();
+  await expect(page.locator('[data-phrase=order]')).toHaveAttribute('aria-expanded', 'true');
+  await page.keyboard.press(']');
+  await expect(page.locator('[data-phrase=sources]')).toHaveAttribute('aria-expanded', 'true');
+  await page.keyboard.press('[');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('#controls')).toHaveCount(0);
+  await page.keyboard.press('4');
+  await page.getByRole('button', { name: /Night ink/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.sentence')).toContainText('Night ink');
+  await page.keyboard.press('u');
+  await expect(page.locator('.sentence')).toContainText('Paper');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('previous and next phrase');
+  await page.keyboard.press('Escape');
+});
+
+test('a brief that leaves nothing says which clause did it, and leads there', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/widgets');
+  await page.getByRole('button', { name: 'New widget' }).click();
+  await page.locator('[data-phrase=order]').click();
+  await page.getByLabel('Reviews').uncheck();
+  await page.getByLabel('Posts').uncheck();
+  await expect(page.getByText(/Nothing is left: "testimonials only"/)).toBeVisible();
+  await expect(page.frameLocator('iframe[title*="768"]').getByText('Nothing is shown here yet.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByLabel('Reviews')).toBeVisible();
+});
+
+test('a screen whose answer does not come says so and can be tried again', async ({ page }) => {
+  await signIn(page);
+  await page.route('**/api/entries*', (route) =>
+    route.fulfill({ status: 500, body: '{}', contentType: 'application/json' }),
+  );
+  await page.goto('/entries');
+  await expect(page.getByRole('alert')).toContainText('The entries cannot be shown');
+  await page.unroute('**/api/entries*');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText(/entries, newest first/)).toBeVisible();
+});
+
+test('a new site is empty and says what to do first', async ({ page }) => {
+  await page.route('**/api/sources', (route) => route.fulfill({ json: { sources: [] } }));
+  await page.route('**/api/widgets', (route) => route.fulfill({ json: { widgets: [] } }));
+  await page.route('**/api/today', (route) =>
+    route.fulfill({ json: { rounds: [], entries: 0, sources: 0, widgets: 0, out: 0 } }),
+  );
+  await page.route('**/api/entries', (route) => route.fulfill({ json: { entries: [], count: 0, next: null } }));
+  await signIn(page);
+  await expect(page.getByText('No round has brought anything yet')).toBeVisible();
+  for (const [path, says] of [
+    ['/sources', 'No source is connected'],
+    ['/entries', 'No entries yet'],
+    ['/widgets', 'No widgets yet'],
+  ] as const) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { name: says })).toBeVisible();
+  }
+});

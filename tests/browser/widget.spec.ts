@@ -1,0 +1,182 @@
+import { expect, test } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { atFourthOrigin, expectAccessible } from './people';
+import { GNOMIC, SITE } from './setting';
+
+const WIDGETS = ['dome4visit', 'harrow7talk'];
+
+test('what is public answers with the right headers, and "not modified" to who has it', async ({ request }) => {
+  for (const path of ['.html', '', '.json']) {
+    const answer = await request.get(`${GNOMIC}/w/dome4visit${path}`);
+    expect(answer.status()).toBe(200);
+    const headers = answer.headers();
+    expect(headers['content-type']).toBe(
+      path === '.json' ? 'application/feed+json; charset=utf-8' : 'text/html; charset=utf-8',
+    );
+    expect(headers['cache-control']).toBe('public, max-age=60, stale-while-revalidate=86400, stale-if-error=604800');
+    expect(headers['access-control-allow-origin']).toBe('*');
+    expect(headers['set-cookie']).toBeUndefined();
+    expect(headers['etag']).toMatch(/^"[^"]+"$/); // strong
+    const again = await request.get(`${GNOMIC}/w/dome4visit${path}`, {
+      headers: { 'If-None-Match': headers['etag'] ?? '' },
+    });
+    expect(again.status()).toBe(304);
+  }
+  const feed = await (await request.get(`${GNOMIC}/w/dome4visit.json`)).json();
+  expect(feed.version).toBe('https://jsonfeed.org/version/1.1');
+  expect(feed.items).toHaveLength(9);
+  const none = await request.get(`${GNOMIC}/w/nosuchkey1.html`);
+  expect(none.status()).toBe(404);
+  expect(await none.text()).toContain('There is no widget with this key');
+});
+
+test('scripts are off: the included widget and the framed one still show everything', async ({ browser }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const page = await context.newPage();
+  await page.goto(`${SITE}/visit`);
+  await expect(page.locator('gnomic-widget article')).toHaveCount(9);
+  await expect(page.locator('gnomic-widget .turn')).toBeHidden();
+  const more = page.locator('gnomic-widget summary').first();
+  await more.click();
+  await expect(page.locator('gnomic-widget details[open] p').first()).toBeVisible();
+  await page.goto(`${SITE}/planetarium`);
+  await expect(page.frameLocator('iframe').locator('article')).toHaveCount(5);
+  await context.close();
+});
+
+test('the carousel turns by button, key and swipe, as many as there is room for', async ({ page }) => {
+  await page.goto(`${SITE}/visit`);
+  const widget = page.locator('gnomic-widget');
+  await widget.scrollIntoViewIfNeeded();
+  await expect(widget.locator('.at')).toHaveText('1 of 3');
+  await expect(widget.getByRole('button', { name: 'Back' })).toBeDisabled();
+  await widget.getByRole('button', { name: 'On' }).click();
+  await expect(widget.locator('.at')).toHaveText('2 of 3');
+  await widget.locator('.track').focus();
+  await page.keyboard.press('End');
+  await expect(widget.locator('.at')).toHaveText('3 of 3');
+  await expect(widget.getByRole('button', { name: 'On' })).toBeDisabled();
+  await page.keyboard.press('ArrowLeft');
+  await expect(widget.locator('.at')).toHaveText('2 of 3');
+  await page.keyboard.press('Home');
+  await expect(widget.locator('.at')).toHaveText('1 of 3');
+  // A swipe is the browser's own scrolling, which snaps to a card.
+  await widget
+    .locator('.track')
+    .evaluate((track) => track.scrollBy({ left: track.clientWidth - 30, behavior: 'instant' }));
+  await expect(widget.locator('.at')).toHaveText('2 of 3');
+  await page.setViewportSize({ width: 420, height: 800 });
+  await expect(widget.locator('.at')).toContainText('of 9');
+});
+
+test('a carousel that moves by itself can be stopped, and stands still for who wants no motion', async ({
+  page,
+  browser,
+}) => {
+  const html = await (await page.request.get(`${GNOMIC}/w/dome4visit.html`)).text();
+  const moving = html
+    .replace('tabindex="0"', 'tabindex="0" data-autoplay="2"')
+    .replace(
+      '<div class="turn">',
+      '<div class="turn"><button type="button" class="pause" aria-pressed="false" aria-label="Pause"></button>',
+    );
+  const body = `<!doctype html><title>x</title><gnomic-widget key="dome4visit">${moving}</gnomic-widget><script src="${GNOMIC}/gnomic.js"></script>`;
+  const fourth = await atFourthOrigin(body);
+  await page.goto(fourth.origin);
+  const at = page.locator('gnomic-widget .at');
+  await expect(at).toHaveText('2 of 3', { timeout: 5000 });
+  await page.locator('gnomic-widget .pause').click();
+  await page.mouse.move(0, 0);
+  const stopped = await at.textContent();
+  await page.waitForTimeout(2600);
+  await expect(at).toHaveText(stopped ?? '');
+
+  const calm = await browser.newContext({ reducedMotion: 'reduce' });
+  const still = await calm.newPage();
+  await still.goto(fourth.origin);
+  await still.waitForTimeout(2600);
+  await expect(still.locator('gnomic-widget .at')).toHaveText('1 of 3');
+  await calm.close();
+  fourth.close();
+});
+
+test('an unknown key shows nothing broken, and what stood in the tag stays', async ({ page }) => {
+  const warnings: string[] = [];
+  page.on('console', (message) => message.type() === 'warning' && warnings.push(message.text()));
+  const fourth = await atFourthOrigin(
+    `<!doctype html><title>x</title><script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="nosuchkey1">Ask us</gnomic-widget><gnomic-widget key="../../etc">And us</gnomic-widget>`,
+  );
+  await page.goto(fourth.origin);
+  await expect.poll(() => warnings.length).toBe(2);
+  expect(warnings.join()).toContain('there is no widget with the key nosuchkey1');
+  await expect(page.getByText('Ask us')).toBeVisible();
+  await expect(page.getByText('And us')).toBeVisible();
+  fourth.close();
+});
+
+test('nothing on the page moves when the widget is included', async ({ page }) => {
+  await page.addInitScript(() => {
+    const record = window as unknown as { shift: number };
+    record.shift = 0;
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) record.shift += (entry as unknown as { value: number }).value;
+    }).observe({ type: 'layout-shift', buffered: true });
+  });
+  await page.goto(`${SITE}/visit`);
+  await expect(page.locator('gnomic-widget .turn.live')).toBeVisible();
+  await page.waitForTimeout(500);
+  expect(await page.evaluate(() => (window as unknown as { shift: number }).shift)).toBe(0);
+});
+
+test('both layouts and dressings are accessible on their pages and as documents', async ({ page }) => {
+  for (const path of [`${SITE}/visit`, `${SITE}/planetarium`, ...WIDGETS.map((key) => `${GNOMIC}/w/${key}`)]) {
+    await page.goto(path);
+    await expect(page.locator('gnomic-widget article').first()).toBeVisible();
+    await expectAccessible(page);
+  }
+});
+
+test('what is published is without errors for the Nu Html Checker', async ({ request }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'gnomic-nu-'));
+  const files = await Promise.all(
+    WIDGETS.flatMap((key) => [
+      { name: `${key}-document.html`, path: `/w/${key}`, wrap: (html: string) => html },
+      {
+        name: `${key}-included.html`,
+        path: `/w/${key}.html`,
+        wrap: (html: string) =>
+          `<!doctype html><html lang="en"><head><title>x</title></head><body><gnomic-widget>${html}</gnomic-widget></body></html>`,
+      },
+    ]).map(async ({ name, path, wrap }) => {
+      const file = join(folder, name);
+      writeFileSync(file, wrap(await (await request.get(GNOMIC + path)).text()));
+      return file;
+    }),
+  );
+  let report = '';
+  try {
+    execFileSync(
+      'java',
+      ['-jar', 'node_modules/vnu-jar/build/dist/vnu.jar', '--format', 'json', '--errors-only', ...files],
+      { stdio: 'pipe' },
+    );
+  } catch (error) {
+    report = String((error as { stderr: Buffer }).stderr);
+  }
+  const messages =
+    report === ''
+      ? []
+      : (JSON.parse(report) as { messages: { type: string; message: string; extract?: string }[] }).messages;
+  expect(messages.map(({ message, extract }) => `${message} ${extract ?? ''}`)).toEqual([]);
+});
+
+test('what a visitor transfers stays small', async ({ request }) => {
+  const size = async (path: string): Promise<number> =>
+    Number((await request.get(GNOMIC + path, { headers: { 'Accept-Encoding': 'br' } })).headers()['content-length']);
+  const [script, fragment] = [await size('/gnomic.js'), await size('/w/dome4visit.html')];
+  expect(script).toBeLessThanOrEqual(4096);
+  expect(script + fragment).toBeLessThanOrEqual(12_288);
+});

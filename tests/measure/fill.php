@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+// Fills the measured instance: php fill.php COUNT brings its first site to COUNT entries, by copies of those that are there.
+
+use App\Models\Site;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\DB;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+$app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
+
+$count = (int) $argv[1];
+$site = Site::query()->firstOrFail();
+$models = DB::table('entries')->where('site_id', $site->id)->where('native', 'not like', 'copy-%')->get()->map(fn (object $row): array => (array) $row)->all();
+$have = DB::table('entries')->where('site_id', $site->id)->count();
+DB::transaction(function () use ($models, $have, $count): void {
+    for ($number = $have; $number < $count; $number++) {
+        $row = $models[$number % count($models)];
+        unset($row['id']);
+        $row['native'] = "copy-$number";
+        $row['ref'] = "$row[source]:copy-$number";
+        $row['published'] -= $number * 3600;
+        DB::table('entries')->insert($row);
+    }
+});
+DB::statement('ANALYZE');
+echo DB::table('entries')->where('site_id', $site->id)->count();

@@ -1,0 +1,14 @@
+import { defineConfig } from '@playwright/test';
+import { BROWSER, serverAt } from '../browser/setting';
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: 'measure.ts',
+  outputDir: '../../var/playwright-measure',
+  timeout: 600_000,
+  workers: 1,
+  reporter: [['line']],
+  use: BROWSER,
+  // Nothing moves by itself while it is measured.
+  webServer: serverAt('var/measure', { GNOMIC_CADENCE: '86400' }),
+});
