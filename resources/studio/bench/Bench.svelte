@@ -102,7 +102,11 @@
         </p>
       {/each}
       {#if bench.open}<Controls {bench} />{/if}
-      <Proofs proof={bench.proof} name={bench.widget.name} />
+      <Proofs
+        proof={bench.proof}
+        name={bench.widget.name}
+        onheight={(width, height) => (bench.heights[width] = height)}
+      />
     </div>
     <SieveBar {bench} />
   </div>

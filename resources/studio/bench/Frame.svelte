@@ -7,8 +7,10 @@
     /** A declarative shadow root, as it goes out. */
     fragment: string;
     name: string;
+    /** Told whenever the widget takes another height, in CSS pixels. */
+    onheight?: (height: number) => void;
   }
-  let { width, scale, fragment, name }: Props = $props();
+  let { width, scale, fragment, name, onheight }: Props = $props();
 
   // A rendition of an owner's page: a bar, a heading, lines of text, and the widget in their midst.
   const page = `<!doctype html><html lang="en"><meta charset="utf-8"><title>Proof</title><style>
@@ -33,7 +35,10 @@
     const widget = inside.createElement('gnomic-widget');
     widget.attachShadow({ mode: 'open' }).append(edition.content);
     here.replaceChildren(widget);
-    const measure = (): void => void (height = inside.body.scrollHeight);
+    const measure = (): void => {
+      height = inside.body.scrollHeight;
+      onheight?.(widget.offsetHeight);
+    };
     measure();
     const sizes = new ResizeObserver(measure);
     sizes.observe(inside.body);

@@ -5,8 +5,9 @@
   interface Props {
     proof: Proof;
     name: string;
+    onheight: (width: number, height: number) => void;
   }
-  let { proof, name }: Props = $props();
+  let { proof, name, onheight }: Props = $props();
 
   const GAP = 20;
   let room = $state(0);
@@ -31,7 +32,7 @@
         >
         <span class="quiet">{across} across</span>
       </figcaption>
-      <Frame {width} {scale} {name} fragment={proof.fragment} />
+      <Frame {width} {scale} {name} fragment={proof.fragment} onheight={(height) => onheight(width, height)} />
     </figure>
   {/each}
 </div>

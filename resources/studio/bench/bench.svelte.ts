@@ -16,6 +16,8 @@ export class Bench {
   /** Why the brief on the bench cannot be proved; the last proof that could stays to be seen. */
   wrong = $state('');
   publishing = $state(false);
+  /** How high the widget is at each of WIDTHS, as the proof shows it. */
+  heights = $state<Record<number, number>>({});
 
   #before: WholeBrief[] = [];
   #asked = 0;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import { notices } from '../../parts/notices.svelte';
-  import type { Bench } from '../bench.svelte';
+  import { WIDTHS, type Bench } from '../bench.svelte';
 
   let { bench }: { bench: Bench; brief: WholeBrief } = $props();
 
@@ -14,9 +14,17 @@
       `><noscript><iframe src="${host}/w/${key}" title="${bench.widget?.name.replace(/["&<>]/g, '')}" style="width:100%;height:600px;border:0"></iframe></noscript></gnomic-widget>`,
     ),
   );
+  // The room it takes, a little rounded up, so that nothing on the page moves when it comes in.
+  const room = $derived.by(() => {
+    const [phone, tablet, desktop] = WIDTHS.map((width) => Math.ceil((bench.heights[width] ?? 0) / 10) * 10);
+    const at = (height: number | undefined): string =>
+      `gnomic-widget[key="${key}"]{display:block;min-height:${height}px}`;
+    return `<style>${at(phone)}@media(min-width:600px){${at(tablet)}}@media(min-width:1000px){${at(desktop)}}<\/style>`;
+  });
   const codes = $derived([
     ['tag', 'Paste this where the widget should stand', tag],
     ['frame', 'The same, shown also to visitors without scripts', frame],
+    ['room', 'Beside it: keeps its room free, so that nothing below it moves while it loads', room],
     [
       'include',
       'Or include it on your server, so that nothing at all is fetched before it shows',
