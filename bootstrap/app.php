@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\CurrentSite;
+use App\Http\Middleware\StudioHeaders;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -18,6 +19,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // What other origins may read are files; nothing that PHP answers is for them.
         $middleware->remove(HandleCors::class);
+        $middleware->append(StudioHeaders::class);
         $middleware->redirectGuestsTo(fn (Request $request): ?string => $request->is('api/*') ? null : '/');
         $middleware->alias(['site' => CurrentSite::class]);
         // Words are kept as they were written, also a blank at the end of a search.

@@ -6,6 +6,7 @@ namespace App\Channels;
 
 use App\Fetching\FetchFailed;
 use App\Models\Source;
+use Closure;
 use Gnomic\Gather\NotReadable;
 
 /** A kind of outside service: talks to it, and hands what it says to the core for reading. */
@@ -15,8 +16,10 @@ interface Channel
     public function name(): string;
 
     /**
+     * @param  Closure(int): void  $progress  told how many entries have been read so far, whenever more have
+     *
      * @throws FetchFailed where the service cannot be asked
      * @throws NotReadable where its answer is of another kind
      */
-    public function gather(Source $source, Conditions $since): Gathered;
+    public function gather(Source $source, Conditions $since, Closure $progress): Gathered;
 }

@@ -56,7 +56,10 @@ final readonly class Rounds
         $this->closeThoseKilled($source);
         $round = Round::query()->create(['source_id' => $source->id, 'outcome' => 'running', 'started_at' => now()]);
         try {
-            $gathered = $this->channels->of($source->channel)->gather($source, new Conditions($source->etag, $source->last_modified));
+            $gathered = $this->channels->of($source->channel)->gather($source, new Conditions($source->etag, $source->last_modified),
+                function (int $read) use ($round): void {
+                    $round->fill(['received' => $read])->save();
+                });
             $touched = $this->apply($source, $round, $gathered);
         } catch (FetchFailed|NotReadable $failure) {
             return $this->failed($source, $round, $failure->getMessage(), $failure instanceof FetchFailed ? $failure->retryAfter : null);

@@ -12,6 +12,7 @@ use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Models\Source;
 use Carbon\CarbonImmutable;
+use Closure;
 use Gnomic\Gather\Feed\Discovery;
 use Gnomic\Gather\Feed\FeedLink;
 use Gnomic\Gather\Feed\FeedReader;
@@ -34,14 +35,17 @@ final readonly class FeedChannel implements Channel
         return 'Feed';
     }
 
-    public function gather(Source $source, Conditions $since): Gathered
+    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
     {
         $answer = $this->fetcher->get($source->address, self::ACCEPT + $since->headers());
         if ($answer->status === 304) {
             return new Gathered(null, Coverage::Newest, $since);
         }
 
-        return new Gathered(self::read($answer), Coverage::Newest, Conditions::from($answer));
+        $reading = self::read($answer);
+        $progress(count($reading->entries));
+
+        return new Gathered($reading, Coverage::Newest, Conditions::from($answer));
     }
 
     /**

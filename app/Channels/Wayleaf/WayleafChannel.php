@@ -10,6 +10,7 @@ use App\Channels\Gathered;
 use App\Fetching\FetchFailed;
 use App\Models\Site;
 use App\Models\Source;
+use Closure;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Records\WayleafReviews;
@@ -43,7 +44,7 @@ final readonly class WayleafChannel implements Channel
         return array_values(array_filter(array_map(Place::fromRecord(...), is_array($found) && is_array($found['places'] ?? null) ? array_values($found['places']) : [])));
     }
 
-    public function gather(Source $source, Conditions $since): Gathered
+    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
     {
         $path = '/v1/places/'.rawurlencode($source->address).'/reviews';
         $first = $answer = $this->client->get($source->site, $path, [], $since->headers());
@@ -52,11 +53,13 @@ final readonly class WayleafChannel implements Channel
         }
         $page = WayleafReviews::read($answer->body);
         [$entries, $problems] = [$page->reading->entries, $page->reading->problems];
+        $progress(count($entries));
         for ($pages = 1; $page->next !== null && $pages < self::MOST_PAGES; $pages++) {
             $answer = $this->client->get($source->site, $path, ['cursor' => $page->next]);
             $page = WayleafReviews::read($answer->body, count($entries));
             array_push($entries, ...$page->reading->entries);
             array_push($problems, ...$page->reading->problems);
+            $progress(count($entries));
         }
         $whole = $page->next === null;
 

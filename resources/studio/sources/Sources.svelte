@@ -110,6 +110,9 @@
             >
             <td>
               <span class="state" class:busy={source.key in awaited}>{stateOf(source)}</span>
+              {#if source.lastRound?.outcome === 'running' && source.lastRound.received > 0}
+                <span class="small quiet after">{source.lastRound.received} read so far</span>
+              {/if}
               {#if source.reason}<span class="small reason">{source.reason}</span>{/if}
             </td>
             <td class="number figures">{source.entries}</td>
