@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Channels\Channels;
 use App\Editions\Publish;
 use App\Editions\Renderer;
 use App\Models\Site;
@@ -17,7 +18,7 @@ use Gnomic\Sift\Step;
 /** Everything that the bench shows of a brief: sentence, widget, sieve and warnings, by the code that publishes. */
 final readonly class Proof
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private Around $around, private Warnings $warnings)
+    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private Around $around, private Channels $channels, private Warnings $warnings)
     {
     }
 
@@ -31,7 +32,7 @@ final readonly class Proof
         $tally = $this->sieve->tally($site, $brief);
         $selection = $this->sieve->selection($site, $brief, Publish::seed($site->timezone), $tally);
         $overall = $tally->overall($brief);
-        $plan = Plan::of($brief, $this->sieve->entries($site, $selection->shown), $overall, $around->names, $site->zone());
+        $plan = Plan::of($brief, $this->sieve->entries($site, $selection->shown), $overall, $this->channels->saidAt($site), $site->zone());
 
         return [
             'brief' => $brief->toArray(),

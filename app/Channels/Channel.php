@@ -15,6 +15,9 @@ interface Channel
     /** As people name it: "Feed", "Wayleaf". */
     public function name(): string;
 
+    /** Where visitors are told that an entry was said: the service, or what the owner calls the feed. */
+    public function saidAt(Source $source): string;
+
     /**
      * @param  Closure(int): void  $progress  told how many entries have been read so far, whenever more have
      *

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Channels\Channels;
 use App\Models\Edition;
 use App\Models\Widget;
 use App\Sift\SiteSieve;
@@ -15,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 /** Makes editions of widgets. The same bytes as before make none. */
 final readonly class Publish
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private LockProvider $locks)
+    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private Channels $channels, private LockProvider $locks)
     {
     }
 
@@ -70,7 +71,7 @@ final readonly class Publish
         $selection = $this->sieve->selection($site, $brief, self::seed($site->timezone), $tally);
 
         return $this->renderer->render($widget->key, $widget->name, $brief, $this->sieve->entries($site, $selection->shown),
-            $tally->overall($brief), $site->sources()->pluck('name', 'key')->all(), $site->zone());
+            $tally->overall($brief), $this->channels->saidAt($site), $site->zone());
     }
 
     /** What an order by chance is drawn from: the day at the site. */

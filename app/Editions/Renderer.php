@@ -22,11 +22,11 @@ final readonly class Renderer
     /**
      * @param  string  $name  of the widget, for those who hear it and for the feed
      * @param  list<Entry>  $shown
-     * @param  array<string, string>  $sourceNames  by key
+     * @param  array<string, string>  $saidAt  by the key of the source
      */
-    public function render(string $key, string $name, Brief $brief, array $shown, Overall $overall, array $sourceNames, DateTimeZone $zone): Rendering
+    public function render(string $key, string $name, Brief $brief, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone): Rendering
     {
-        $plan = Plan::of($brief, $shown, $overall, $sourceNames, $zone);
+        $plan = Plan::of($brief, $shown, $overall, $saidAt, $zone);
         $fragment = $this->fragment($plan, $brief, $name);
 
         return new Rendering(

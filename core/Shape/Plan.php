@@ -46,10 +46,10 @@ final readonly class Plan
     /**
      * @param  list<Entry>  $shown  in their order
      * @param  Overall  $overall  over everything collected from the brief's sources
-     * @param  array<string, string>  $sourceNames  by key
+     * @param  array<string, string>  $saidAt  where the entries of a source were said, by its key
      * @param  DateTimeZone  $zone  the site's, for the days shown
      */
-    public static function of(Brief $brief, array $shown, Overall $overall, array $sourceNames, DateTimeZone $zone): self
+    public static function of(Brief $brief, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone): self
     {
         $shape = $brief->shape;
         $across = $shape->layout === Layout::List ? 1 : $shape->across;
@@ -57,7 +57,7 @@ final readonly class Plan
 
         return new self(
             layout: $shape->layout,
-            cards: array_map(fn (Entry $entry): Card => self::card($shape, $entry, $sourceNames, $zone), $shown),
+            cards: array_map(fn (Entry $entry): Card => self::card($shape, $entry, $saidAt, $zone), $shown),
             heading: $shape->heading,
             figure: $inHead('overall') ? $overall->shown() : null,
             base: $inHead('count') ? self::base($overall) : null,
@@ -97,8 +97,8 @@ final readonly class Plan
         return "from $ratings".($overall->sources > 1 ? ' at '.Numbers::counted($overall->sources, 'source') : '');
     }
 
-    /** @param  array<string, string>  $sourceNames */
-    private static function card(ShapeWanted $shape, Entry $entry, array $sourceNames, DateTimeZone $zone): Card
+    /** @param  array<string, string>  $saidAt */
+    private static function card(ShapeWanted $shape, Entry $entry, array $saidAt, DateTimeZone $zone): Card
     {
         $shows = fn (string $part): bool => in_array($part, $shape->card, true);
         $short = Shortening::to($shape->shorten, $entry->text);
@@ -116,7 +116,7 @@ final readonly class Plan
             name: $shows('name') ? $entry->author->name : null,
             when: $date === null ? null : self::day($date, $zone),
             date: EntryJson::date($date?->setTimezone($zone)),
-            where: $shows('source') ? ($sourceNames[(string) $entry->source] ?? $entry->source) : null,
+            where: $shows('source') ? ($saidAt[(string) $entry->source] ?? $entry->source) : null,
             url: $shows('source') ? $entry->url : null,
             reply: $shows('reply') ? $entry->reply?->text : null,
         );

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Tend;
 
+use Gnomic\Brief\Numbers;
+
 /** How often a source is looked at, in words. */
 final class Cadence
 {
@@ -14,7 +16,7 @@ final class Cadence
             if ($seconds >= $unit && $seconds % $unit === 0) {
                 $count = intdiv($seconds, $unit);
 
-                return $count === 1 ? "every $name" : "every $count {$name}s";
+                return $count === 1 ? "every $name" : 'every '.Numbers::counted($count, $name);
             }
         }
 

@@ -96,7 +96,7 @@ final class InterfaceTest extends TestCase
         $this->actingAs($this->ownerOf($site));
         $this->source($site);
         $this->ask('get', '/sources')->assertOk()->assertJsonPath('sources.0.state', 'waiting');
-        $this->ask('patch', '/sources/{key}', ['cadence' => 21_600, 'name' => 'Hill'], '/sources/the-dome')->assertOk()->assertJsonPath('cadenceSpoken', 'every 6 hours');
+        $this->ask('patch', '/sources/{key}', ['cadence' => 21_600, 'name' => 'Hill'], '/sources/the-dome')->assertOk()->assertJsonPath('cadenceSpoken', 'every six hours');
         $this->ask('patch', '/sources/{key}', ['cadence' => 5], '/sources/the-dome')->assertUnprocessable();
         $this->ask('patch', '/sources/{key}', ['connected' => false], '/sources/the-dome')->assertOk()->assertJsonPath('state', 'disconnected');
         $this->postJson('/api/sources/the-dome/rounds')->assertNotFound();

@@ -35,6 +35,11 @@ final readonly class FeedChannel implements Channel
         return 'Feed';
     }
 
+    public function saidAt(Source $source): string
+    {
+        return $source->name;
+    }
+
     public function gather(Source $source, Conditions $since, Closure $progress): Gathered
     {
         $answer = $this->fetcher->get($source->address, self::ACCEPT + $since->headers());

@@ -30,6 +30,11 @@ final readonly class WayleafChannel implements Channel
         return 'Wayleaf';
     }
 
+    public function saidAt(Source $source): string
+    {
+        return $this->name();
+    }
+
     /**
      * Places of that name, in whatever town.
      *

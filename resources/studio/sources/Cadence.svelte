@@ -11,10 +11,10 @@
   // Daily is the usual advice, hourly is generous, a fortnight is enough for an account that rarely posts.
   const usual: [number, string][] = [
     [3600, 'every hour'],
-    [21_600, 'every 6 hours'],
+    [21_600, 'every six hours'],
     [86_400, 'every day'],
     [604_800, 'every week'],
-    [1_209_600, 'every 2 weeks'],
+    [1_209_600, 'every two weeks'],
   ];
   const options = $derived(
     usual.some(([seconds]) => seconds === source.cadence)

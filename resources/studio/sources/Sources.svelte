@@ -5,6 +5,7 @@
   import { clock } from '../parts/clock.svelte';
   import { ago } from '../parts/times';
   import { notices } from '../parts/notices.svelte';
+  import { told } from '../parts/rounds';
   import Situation from '../parts/Situation.svelte';
   import AddSource from './AddSource.svelte';
   import Cadence from './Cadence.svelte';
@@ -118,10 +119,11 @@
             <td class="number figures">{source.entries}</td>
             <td>{ago(source.newest, clock.now)}</td>
             <td
-              >{ago(source.lastRound?.finishedAt, clock.now)}{#if source.lastRound?.outcome === 'changed'}<span
-                  class="small quiet after"
-                  >{source.lastRound.added} new, {source.lastRound.changed} edited, {source.lastRound.gone} gone</span
-                >{:else if source.lastRound?.outcome === 'unchanged'}<span class="small quiet after">nothing new</span
+              >{ago(
+                source.lastRound?.finishedAt,
+                clock.now,
+              )}{#if source.lastRound && ['changed', 'unchanged'].includes(source.lastRound.outcome)}<span
+                  class="small quiet after">{told(source.lastRound)}</span
                 >{/if}</td
             >
             <td><Cadence {source} onchange={load} /></td>
@@ -196,9 +198,13 @@
   }
   .address {
     display: block;
-    max-width: 250px;
+    max-width: 210px;
     overflow: hidden;
     text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .state,
+  td {
     white-space: nowrap;
   }
   .state::before {
@@ -223,6 +229,7 @@
   .reason {
     display: block;
     max-width: 36ch;
+    white-space: normal;
     color: var(--harm);
   }
   [data-state='held'] .reason {
@@ -230,6 +237,7 @@
   }
   .after {
     display: block;
+    white-space: nowrap;
   }
   .acts {
     white-space: nowrap;

@@ -3,6 +3,7 @@
   import { api, ask, type Round, type Today } from '../api/client';
   import { clock } from '../parts/clock.svelte';
   import { ago } from '../parts/times';
+  import { told } from '../parts/rounds';
   import Situation from '../parts/Situation.svelte';
 
   let today = $state<Today>();
@@ -25,17 +26,8 @@
 
   const count = (number: number, one: string, many = `${one}s`): string => `${number} ${number === 1 ? one : many}`;
 
-  function told(round: Round): string {
-    const parts = [
-      round.added && `${round.added} new`,
-      round.changed && `${round.changed} edited`,
-      round.gone && `${round.gone} gone`,
-    ].filter(Boolean);
-    const editions = round.editions
-      ? `, ${count(round.editions, 'widget')} brought up to date`
-      : ', no widget had to change';
-    return (parts.join(', ') || 'Nothing new') + (round.outcome === 'changed' ? editions : '');
-  }
+  const consequence = (round: Round): string =>
+    round.editions === 0 ? 'no widget had to change' : `${count(round.editions, 'widget')} brought up to date`;
 </script>
 
 <h1>Today</h1>
@@ -65,7 +57,7 @@
             {#if round.outcome === 'failed'}<strong class="tone">failed</strong> {round.reason}
             {:else if round.outcome === 'held'}<strong class="tone">held</strong> {round.reason}
             {:else if round.outcome === 'running'}is being looked at now
-            {:else}{told(round)}{/if}
+            {:else}{told(round)}, {consequence(round)}{/if}
             {#if round.problems.length > 0}
               <details>
                 <summary>{count(round.problems.length, 'thing')} not as it should be</summary>
