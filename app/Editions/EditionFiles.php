@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use Illuminate\Filesystem\Filesystem;
 use RuntimeException;
 use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
@@ -32,8 +33,12 @@ final readonly class EditionFiles
             $this->brotli("$making/$name");
         }
         // Another worker may have written the very same edition meanwhile.
-        if (! @rename($making, $target) && ! is_dir($target)) {
-            throw new RuntimeException("The edition cannot be written to $target.");
+        if (! @rename($making, $target)) {
+            (new Filesystem)->deleteDirectory($making);
+            clearstatcache();
+            if (! is_dir($target)) {
+                throw new RuntimeException("The edition cannot be written to $target.");
+            }
         }
     }
 

@@ -6,6 +6,8 @@ declare(strict_types=1);
 
 $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
 $root = dirname(__DIR__, 2).'/public';
+// PHP remembers where a link led; the pointer to what is out moves.
+clearstatcache(true);
 
 /** Hands out a file with a validator, or says that it has not changed. */
 $send = static function (string $file, string $type, string $cache): void {

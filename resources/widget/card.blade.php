@@ -3,10 +3,10 @@
 <p class="rating"><span class="glyphs h{{ $card->halves }}" aria-hidden="true"></span>{{ $card->rating }}</p>
 @endif
 @if ($card->title !== null)
-<p class="title" dir="auto" @if ($card->language) lang="{{ $card->language }}" @endif>{{ $card->title }}</p>
+<p class="title" dir="auto"{!! $card->language === null ? '' : ' lang="'.e($card->language).'"' !!}>{{ $card->title }}</p>
 @endif
 @if ($card->words !== null)
-<div class="words" dir="auto" @if ($card->language) lang="{{ $card->language }}" @endif>
+<div class="words" dir="auto"{!! $card->language === null ? '' : ' lang="'.e($card->language).'"' !!}>
 @if ($card->whole !== null)
 <p class="short">{!! nl2br(e($card->words), false) !!}&nbsp;…</p>
 <details><summary><span class="more">Read more</span><span class="less">Read less</span></summary><p>{!! nl2br(e($card->whole), false) !!}</p></details>

@@ -1,6 +1,8 @@
 @if ($plan->honestLine !== null || $plan->layout->value === 'carousel')
 <div class="foot">
+@if ($plan->honestLine !== null)
 <p class="honest">{{ $plan->honestLine }}</p>
+@endif
 @if ($plan->layout->value === 'carousel' && count($plan->cards) > 1)
 {{-- Shown by the script; the room is kept, so that nothing moves. --}}
 <div class="turn">

@@ -6,7 +6,7 @@
 @if ($plan->cards === [])
 <p class="none">Nothing is shown here yet.</p>
 @elseif ($plan->layout->value === 'carousel')
-<div class="view"><div class="track" role="group" aria-roledescription="carousel" aria-label="{{ $plan->heading ?? $name }}" tabindex="0" @if ($plan->autoplay) data-autoplay="{{ $plan->autoplay }}" @endif>
+<div class="view"><div class="track" role="group" aria-roledescription="carousel" aria-label="{{ $plan->heading ?? $name }}" tabindex="0"{!! $plan->autoplay === null ? '' : ' data-autoplay="'.$plan->autoplay.'"' !!}>
 @foreach ($plan->cards as $card)
 <div class="slide" role="group" aria-roledescription="slide" aria-label="{{ $loop->iteration }} of {{ $loop->count }}">@include('widget::card')</div>
 @endforeach

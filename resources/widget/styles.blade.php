@@ -36,7 +36,6 @@ details[open] .less{display:inline}
 .name{display:block;font-weight:600;color:{{ $palette->glyph }}}
 a{color:inherit;text-underline-offset:3px}
 .view{overflow:hidden;overflow:clip;overflow-clip-margin:0;border-bottom:1px solid {{ $palette->line }}}
-.view:has(:focus-visible){outline:0}
 .track{display:grid;grid-auto-flow:column;grid-auto-columns:100%;margin:0 -20px;overflow-x:auto;scroll-snap-type:x mandatory;overscroll-behavior-x:contain;scrollbar-width:thin;scrollbar-color:{{ $palette->line }} transparent}
 .track.live{scrollbar-width:none}
 .track.live::-webkit-scrollbar{display:none}

@@ -145,7 +145,7 @@ final class RssReader
     private static function format(DOMElement $root): string
     {
         if (strtolower((string) $root->localName) === 'rdf') {
-            return str_contains((string) $root->ownerDocument?->saveXML($root->firstElementChild), 'netscape.com') ? 'RSS 0.90' : 'RSS 1.0';
+            return str_contains((string) $root->firstElementChild?->namespaceURI, 'netscape.com') ? 'RSS 0.90' : 'RSS 1.0';
         }
 
         return trim('RSS '.$root->getAttribute('version'));

@@ -123,7 +123,7 @@ final readonly class XmlDocument
             return $document;
         }
         preg_match_all('~<((?:[\w-]+:)?(?:item|entry))(?:\s[^>]*)?>.*?(?:</\1\s*>|(?=<\1[\s>])|\z)~s', $xml, $chunks);
-        if (count($chunks[0]) <= self::countItems($root)) {
+        if (count($chunks[0]) < count(self::items($root))) {
             return $document;
         }
         $rebuilt = new DOMDocument;
@@ -134,7 +134,10 @@ final readonly class XmlDocument
         }
         $end = '</'.preg_replace('/^<([^\s>]+).*$/s', '$1', $open[0]).'>';
         foreach ($chunks[0] as $chunk) {
-            [$part] = self::loaded($open[0].$chunk.$end);
+            [$part, $faults] = self::loaded($open[0].$chunk.$end);
+            if ($faults !== [] && preg_match('~^<item\b~', $chunk) === 1) { // of RSS: Atom's may hold markup
+                [$part] = self::loaded($open[0].self::withMarkupAsText($chunk).$end);
+            }
             $item = $part->documentElement === null ? null : (self::items($part->documentElement)[0] ?? null);
             if ($item !== null && $target !== null) {
                 $target->appendChild($rebuilt->importNode($item, true));
@@ -144,9 +147,12 @@ final readonly class XmlDocument
         return $rebuilt;
     }
 
-    private static function countItems(DOMElement $root): int
+    /** Markup that was not escaped, in the elements of an item that hold none but their text: an unclosed tag there would swallow what follows. */
+    private static function withMarkupAsText(string $item): string
     {
-        return count(self::items($root));
+        return (string) preg_replace_callback('~<(title|description|link|guid|author|category|pubDate|content:encoded|dc:\w+)(\s[^>]*)?>(.*?)</\1\s*>~s',
+            fn (array $element): string => str_contains($element[3], '<') && ! str_contains($element[3], '<![CDATA[')
+                ? "<$element[1]$element[2]>".str_replace('<', '&lt;', $element[3])."</$element[1]>" : $element[0], $item);
     }
 
     /** @return list<DOMElement> */

@@ -183,4 +183,12 @@ final class FeedReaderTest extends TestCase
         $links = Discovery::feedsIn('<head><base href="/blog/"><link rel="alternate" type="application/atom+xml" href="a.xml" title="Posts"><link rel="alternate" hreflang="de" href="/de"><link rel="stylesheet alternate" type="application/rss+xml" href="/b"></head>', 'https://hill.example/x');
         self::assertSame([['https://hill.example/blog/a.xml', 'Posts'], ['https://hill.example/b', null]], array_map(fn ($link) => [$link->address, $link->title], $links));
     }
+
+    public function test_an_unclosed_tag_in_a_title_swallows_nothing_behind_it(): void
+    {
+        $reading = FeedReader::read('<rss version="2.0"><channel><title>T</title><item><title>A <b>bold one</title><link>https://a.example/1</link><description>Words<br></description></item><item><title>B</title><link>https://a.example/2</link></item></channel></rss>');
+        self::assertSame([['A bold one', 'https://a.example/1', 'Words'], ['B', 'https://a.example/2', '']],
+            array_map(fn (Entry $entry): array => [$entry->title, $entry->url, $entry->text], $reading->entries));
+        self::assertNotSame([], $reading->problems);
+    }
 }

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\app;
+
+use App\Editions\Renderer;
+use DateTimeImmutable;
+use DateTimeZone;
+use Gnomic\Brief\BriefReader;
+use Gnomic\Brief\ShapeWanted;
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
+use Gnomic\Entry\Rating;
+use Gnomic\Entry\Reply;
+use Gnomic\Entry\Scale;
+use Gnomic\Standing\Overall;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** The widget's markup: what a brief switches on is there, what it switches off is not. */
+final class MarkupTest extends TestCase
+{
+    private const MARKS = ['rating' => '9.2 of 10', 'title' => 'The rings', 'words' => 'Sharp as a sticker', 'name' => 'Ines Marlow', 'date' => '12 November 2026', 'source' => 'Wayleaf', 'reply' => 'We told the team'];
+
+    /**
+     * @param  array<string, mixed>  $shape
+     * @param  list<Entry>|null  $entries
+     */
+    private function markup(array $shape, ?array $entries = null, ?Overall $overall = null): string
+    {
+        $entry = new Entry('a', Kind::Review, 'dome', null, 'https://a.example/r?x=1&y=2', new Author('Ines Marlow'), Rating::on(Scale::between(1, 10), 9.2), 'The rings', 'Sharp as a sticker on the lens.',
+            language: 'en', published: new DateTimeImmutable('2026-11-12T12:00:00Z'), reply: new Reply('We told the team.'));
+        $overall ??= Overall::ofTally([['stars' => 4.6, 'count' => 3, 'source' => 'dome'], ['stars' => 2.0, 'count' => 1, 'source' => 'lane']]);
+
+        return app(Renderer::class)->render('k3y', 'Dome', BriefReader::read(['version' => 1, 'shape' => $shape]), $entries ?? [$entry], $overall, ['dome' => 'Wayleaf'], new DateTimeZone('UTC'))->fragment;
+    }
+
+    #[DataProvider('parts')]
+    public function test_each_part_of_a_card_by_itself(string $part): void
+    {
+        $alone = $this->markup(['card' => [$part], 'head' => []]);
+        $without = $this->markup(['card' => array_values(array_diff(ShapeWanted::CARD, [$part])), 'head' => []]);
+        foreach (self::MARKS as $name => $mark) {
+            self::assertSame($name === $part, str_contains($alone, $mark), "$name beside $part alone");
+            self::assertSame($name !== $part, str_contains($without, $mark), "$name without $part");
+        }
+    }
+
+    /** @return iterable<array{string}> */
+    public static function parts(): iterable
+    {
+        foreach (array_keys(self::MARKS) as $part) {
+            yield [$part];
+        }
+    }
+
+    public function test_everything_off_is_still_a_widget(): void
+    {
+        $html = $this->markup(['card' => [], 'head' => [], 'honest' => false]);
+        self::assertStringContainsString('<article class="card">', $html);
+        self::assertStringNotContainsString('class="head"', $html);
+        self::assertStringNotContainsString('class="by"', $html);
+    }
+
+    public function test_the_head_and_its_parts(): void
+    {
+        $html = $this->markup(['heading' => 'What visitors say']);
+        self::assertMatchesRegularExpression('~role="heading" aria-level="2">What visitors say<~', $html);
+        self::assertStringContainsString('<span class="figure">4.0<span class="unseen"> of 5 stars</span></span>', $html);
+        self::assertStringContainsString('from 4 ratings at two sources', $html);
+        self::assertStringContainsString('aria-label="5 stars: 0, 4 stars: 3, 3 stars: 0, 2 stars: 1, 1 star: 0"', $html);
+        foreach (['overall' => 'class="figure"', 'count' => 'from 4 ratings', 'spread' => 'class="spread"'] as $part => $mark) {
+            self::assertStringNotContainsString($mark, $this->markup(['head' => array_values(array_diff(ShapeWanted::HEAD, [$part]))]));
+        }
+        self::assertStringNotContainsString('class="head"', $this->markup([], null, Overall::ofTally([])), 'no figures of nothing');
+    }
+
+    public function test_a_carousel_speaks_and_moves_only_when_told(): void
+    {
+        $two = [new Entry('a', Kind::Review, text: 'One'), new Entry('b', Kind::Review, text: 'Two')];
+        $html = $this->markup(['layout' => 'carousel'], $two);
+        self::assertStringContainsString('role="group" aria-roledescription="carousel" aria-label="Dome" tabindex="0"', $html);
+        self::assertStringContainsString('aria-roledescription="slide" aria-label="2 of 2"', $html);
+        self::assertStringContainsString('aria-label="Back"', $html);
+        self::assertStringNotContainsString('data-autoplay', $html);
+        self::assertStringNotContainsString('class="pause"', $html);
+        $moving = $this->markup(['layout' => 'carousel', 'autoplay' => 5], $two);
+        self::assertStringContainsString('data-autoplay="5"', $moving);
+        self::assertStringContainsString('class="pause" aria-pressed="false" aria-label="Pause"', $moving);
+        self::assertStringNotContainsString('class="turn"', $this->markup(['layout' => 'carousel'], [$two[0]]), 'one card has nowhere to turn');
+        self::assertStringNotContainsString('class="turn"', $this->markup(['layout' => 'list'], $two));
+    }
+
+    public function test_as_many_across_as_wished_where_there_is_room(): void
+    {
+        $two = [new Entry('a', Kind::Review), new Entry('b', Kind::Review)];
+        self::assertSame(4, substr_count($this->markup(['across' => 5], $two), '@container'));
+        self::assertSame(0, substr_count($this->markup(['across' => 1], $two), '@container'));
+        self::assertSame(0, substr_count($this->markup(['layout' => 'list', 'across' => 5], $two), '@container'));
+    }
+
+    public function test_long_words_are_shortened_and_say_so(): void
+    {
+        $long = [new Entry('a', Kind::Review, text: str_repeat("Two hours went like ten minutes.\n", 20))];
+        $html = $this->markup(['shorten' => 80], $long);
+        self::assertStringContainsString('&nbsp;…</p>', $html);
+        self::assertStringContainsString('<span class="more">Read more</span>', $html);
+        self::assertSame(21, substr_count($html, 'Two hours went like ten minutes.') - 1, 'the whole stands in the details');
+        self::assertStringNotContainsString('Read more', $this->markup(['shorten' => null], $long));
+    }
+
+    public function test_words_keep_their_language_and_direction(): void
+    {
+        $html = $this->markup([], [new Entry('a', Kind::Review, author: new Author('ليلى'), text: 'ليلة ساحرة', language: 'ar')]);
+        self::assertStringContainsString('dir="auto" lang="ar"', $html);
+        self::assertStringContainsString('<bdi class="name">ليلى</bdi>', $html);
+        self::assertStringNotContainsString('lang=', $this->markup([], [new Entry('a', Kind::Review, text: 'x')]));
+    }
+
+    public function test_links_go_out_harmlessly(): void
+    {
+        self::assertStringContainsString('<a href="https://a.example/r?x=1&amp;y=2" rel="nofollow ugc noopener" target="_blank">Wayleaf</a>', $this->markup([]));
+    }
+
+    public function test_the_same_brief_and_entries_give_the_same_bytes(): void
+    {
+        self::assertSame($this->markup(['heading' => 'x']), $this->markup(['heading' => 'x']));
+    }
+}
