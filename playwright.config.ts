@@ -4,8 +4,8 @@ import { BROWSER, serverAt } from './tests/browser/setting';
 export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'var/playwright',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   // One demo for all, changed by some: they come one after another.
   workers: 1,
   fullyParallel: false,
