@@ -70,7 +70,7 @@ final class Teller
             [$title, $text] = $bank[intdiv($index, 1) % count($bank)];
             $posts[] = ['id' => sprintf('rk-%05d', 40_000 - $index), 'title' => $title, 'text' => $text, 'language' => $language,
                 'published' => gmdate('Y-m-d\TH:i:s\Z', $this->now - 5000 - 3600 * 31 * $index), 'edited' => null,
-                'picture' => $index % 3 === 0 ? 'sky-'.($index % 5).'.svg' : null];
+                'picture' => $index % 3 === 0 ? 'sky-'.($index % 5).'.png' : null];
         }
 
         return $posts;
@@ -140,6 +140,8 @@ $wayleaf = ['mood' => 'well', 'places' => [
 ]];
 $rookcall = ['mood' => 'well', 'title' => 'Quillmoor Observatory on Rookcall', 'posts' => $teller->posts(48)];
 
-foreach (['wayleaf' => $wayleaf, 'rookcall' => $rookcall] as $name => $state) {
+$elsewhere = (require __DIR__.'/elsewhere.php')($teller, $wayleaf, $now);
+
+foreach (['wayleaf' => $wayleaf, 'rookcall' => $rookcall] + $elsewhere as $name => $state) {
     file_put_contents("$folder/$name.json", json_encode($state, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT));
 }

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\EntryController;
+use App\Http\Controllers\GrantController;
+use App\Http\Controllers\ImportController;
+use App\Http\Controllers\LikenessController;
 use App\Http\Controllers\LookController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SourceController;
+use App\Http\Controllers\SubjectController;
+use App\Http\Controllers\TestimonialController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\WidgetController;
 use Illuminate\Support\Facades\Route;
@@ -28,7 +33,29 @@ Route::prefix('api')->group(function (): void {
             Route::post('sources/{key}/rounds', [SourceController::class, 'round']);
             Route::post('look', [LookController::class, 'address']);
             Route::get('places', [LookController::class, 'places']);
-            Route::put('credentials/wayleaf', [LookController::class, 'key']);
+            Route::delete('sources/{key}', [SourceController::class, 'destroy']);
+            Route::put('credentials/{channel}', [LookController::class, 'key'])->where('channel', 'wayleaf|corkwall');
+            Route::get('boards', [LookController::class, 'boards']);
+            Route::post('website', [LookController::class, 'website']);
+            Route::post('grants/{channel}', [GrantController::class, 'begin'])->where('channel', 'ticketwick|shutterfen');
+            Route::get('grants/{id}/choices', [GrantController::class, 'choices'])->whereNumber('id');
+            Route::get('subjects', [SubjectController::class, 'index']);
+            Route::post('subjects', [SubjectController::class, 'store']);
+            Route::put('subjects/{key}/addresses', [SubjectController::class, 'address']);
+            Route::get('templates/{kind}.{form}', [ImportController::class, 'template'])->where(['kind' => 'subjects|entries', 'form' => 'csv|xlsx']);
+            Route::post('imports', [ImportController::class, 'store']);
+            Route::get('imports/{id}', [ImportController::class, 'show'])->whereNumber('id');
+            Route::patch('imports/{id}', [ImportController::class, 'update'])->whereNumber('id');
+            Route::get('imports/{id}/rows', [ImportController::class, 'rows'])->whereNumber('id');
+            Route::get('imports/{id}/wrong.csv', [ImportController::class, 'wrong'])->whereNumber('id');
+            Route::post('imports/{id}/applied', [ImportController::class, 'apply'])->whereNumber('id');
+            Route::post('testimonials', [TestimonialController::class, 'store']);
+            Route::get('testimonials/{native}', [TestimonialController::class, 'show']);
+            Route::post('testimonials/{native}', [TestimonialController::class, 'update']);
+            Route::delete('testimonials/{native}', [TestimonialController::class, 'destroy']);
+            Route::get('likeness', [LikenessController::class, 'show']);
+            Route::post('likeness/parted', [LikenessController::class, 'part']);
+            Route::post('likeness/joined', [LikenessController::class, 'join']);
 
             Route::get('entries', [EntryController::class, 'index']);
             Route::post('entries/hidden', [EntryController::class, 'hide']);
@@ -46,6 +73,8 @@ Route::prefix('api')->group(function (): void {
 
     Route::any('{any}', fn () => abort(404, 'There is no such address in the interface.'))->where('any', '.*');
 });
+
+Route::get('grants/{channel}/return', [GrantController::class, 'returned'])->where('channel', 'ticketwick|shutterfen')->middleware(['auth', 'site']);
 
 // Everything else is the studio, which finds its own way.
 Route::view('{any?}', 'studio')->where('any', '^(?!w/|gnomic|build/).*$');

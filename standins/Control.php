@@ -9,20 +9,31 @@ final readonly class Control
 {
     public const MOODS = ['well' => 'answers well', 'slow' => 'answers slowly', 'fault' => 'answers with status 500', 'nonsense' => 'answers nonsense', 'silent' => 'does not answer'];
 
-    public function __construct(private State $wayleaf, private State $rookcall)
+    /** @param  array<string, State>  $states by service */
+    public function __construct(private array $states)
     {
     }
 
     /** @param  array<string, string>  $given */
     public function act(array $given): void
     {
-        $service = ($given['service'] ?? '') === 'rookcall' ? $this->rookcall : $this->wayleaf;
+        $service = $this->states[$given['service'] ?? ''] ?? $this->states['wayleaf'];
+        $wayleaf = $this->states['wayleaf'];
         match ($given['do'] ?? '') {
-            'review' => $this->wayleaf->change(fn (array $state): array => $this->withReview($state, $given)),
-            'edit' => $this->wayleaf->change(fn (array $state): array => $this->withEdit($state, $given)),
-            'remove' => $this->wayleaf->change(fn (array $state): array => $this->without($state, $given)),
-            'post' => $this->rookcall->change(fn (array $state): array => $this->withPost($state, $given)),
+            'review' => $wayleaf->change(fn (array $state): array => $this->withReview($state, $given)),
+            'edit' => $wayleaf->change(fn (array $state): array => $this->withEdit($state, $given)),
+            'remove' => $wayleaf->change(fn (array $state): array => $this->without($state, $given)),
+            'post' => $this->states['rookcall']->change(fn (array $state): array => $this->withPost($state, $given)),
             'mood' => $service->change(fn (array $state): array => ['mood' => isset(self::MOODS[$given['mood'] ?? '']) ? $given['mood'] : 'well'] + $state),
+            'quota' => $wayleaf->change(fn (array $state): array => ['quota' => max(0, (int) ($given['left'] ?? 0))] + $state),
+            // The owner takes access back at the service; or the tokens run out and want renewing.
+            'withdraw' => $service->change(fn (array $state): array => ['tokens' => [], 'refreshes' => []] + $state),
+            'expire' => $service->change(fn (array $state): array => ['tokens' => array_map(fn (array $token): array => ['until' => time() - 1] + $token, $state['tokens'] ?? [])] + $state),
+            'unrate' => $this->states['ticketwick']->change(function (array $state): array {
+                array_shift($state['venues'][0]['ratings']);
+
+                return $state;
+            }),
             default => null,
         };
     }
@@ -98,10 +109,10 @@ final readonly class Control
     public function page(): string
     {
         $places = '';
-        foreach ($this->wayleaf->read()['places'] as $place) {
+        foreach ($this->states['wayleaf']->read()['places'] as $place) {
             $places .= '<option value="'.$place['place_id'].'">'.htmlspecialchars("$place[name], $place[town]").' ('.count($place['reviews']).')</option>';
         }
-        $moods = ['wayleaf' => $this->wayleaf->read()['mood'], 'rookcall' => $this->rookcall->read()['mood']];
+        $moods = array_map(fn (State $state): string => $state->read()['mood'], $this->states);
         ob_start();
         require __DIR__.'/views/control.php';
 

@@ -62,7 +62,7 @@ final readonly class Rookcall
             $entries .= '<entry xml:lang="'.$post['language'].'"><id>'.$post['id'].'</id><title>'.self::x($post['title']).'</title><link href="'.$this->link($post).'"/>'
                 .'<published>'.$post['published'].'</published><updated>'.($post['edited'] ?? $post['published']).'</updated>'
                 .'<content type="html">'.self::x(self::html($post)).'</content>'
-                .($post['picture'] === null ? '' : '<link rel="enclosure" type="image/svg+xml" href="'.$this->picture($post).'"/>').'</entry>';
+                .($post['picture'] === null ? '' : '<link rel="enclosure" type="image/png" href="'.$this->picture($post).'"/>').'</entry>';
         }
         $updated = $posts[0]['published'] ?? '1970-01-01T00:00:00Z';
 

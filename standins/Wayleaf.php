@@ -7,24 +7,44 @@ namespace Standins;
 /** A map directory: places looked up by name, their reviews in pages with a cursor, newest first, for those with a key. */
 final readonly class Wayleaf
 {
-    /** The keys it has given out. */
-    private const KEYS = ['wl-demo-key-7Q2M'];
+    /** The keys it has given out, each with the site it is for; null for any. */
+    private const KEYS = ['wl-demo-key-7Q2M' => null, 'wl-site-key-4H8C' => 'quillmoor.example', 'wl-fresh-key-9T1R' => null];
 
-    private const PAGE = 20;
+    /** Seconds from the first use of a new key until it is active. */
+    private const UNTIL_ACTIVE = 20;
+
+    /** Requests a day for a key. */
+    private const QUOTA = 20_000;
+
+    private const PAGE = 5;
 
     public function __construct(private State $state)
     {
     }
 
-    /** @param  array<string, string>  $query */
-    public function answer(string $path, array $query, string $key): Answer
+    public function answer(Request $request): Answer
     {
+        [$path, $query, $key] = [$request->path, $request->query, $request->key];
+        if (preg_match('~^/places/([\w-]+)$~', $path, $found) === 1) {
+            $place = array_column($this->state->read()['places'], null, 'place_id')[$found[1]] ?? null;
+
+            return $place === null ? Page::missing('Wayleaf') : Page::of('Wayleaf', $place['name'], "$place[address], $place[town]");
+        }
         if ($key === '') {
             return Answer::error(401, 'key_missing', 'Send your key in the header Wayleaf-Key.');
         }
-        if (! in_array($key, self::KEYS, true)) {
+        if (! array_key_exists($key, self::KEYS)) {
             return Answer::error(403, 'key_unknown', 'This key is not one of ours.');
         }
+        if (self::KEYS[$key] !== null && self::KEYS[$key] !== $request->site) {
+            return Answer::error(403, 'key_other_site', 'This key is for another site.');
+        }
+        $left = $this->left($key);
+        if ($left instanceof Answer) {
+            return $left;
+        }
+        header('Wayleaf-Quota: '.self::QUOTA);
+        header("Wayleaf-Quota-Left: $left");
         if ($path === '/v1/places') {
             return $this->places(trim($query['query'] ?? ''));
         }
@@ -33,6 +53,30 @@ final readonly class Wayleaf
         }
 
         return Answer::error(404, 'no_such_thing', 'There is nothing at this address.');
+    }
+
+    /** Counts a request: what is left of the day's quota, or why it is not answered. */
+    private function left(string $key): int|Answer
+    {
+        $used = 0;
+        $first = 0;
+        $this->state->change(function (array $state) use ($key, &$used, &$first): array {
+            $today = gmdate('Y-m-d');
+            $used = 1 + (($state['used'][$key]['day'] ?? '') === $today ? $state['used'][$key]['count'] : 0);
+            $first = $state['used'][$key]['first'] ?? time();
+            $state['used'][$key] = ['day' => $today, 'count' => $used, 'first' => $first];
+
+            return $state;
+        });
+        $wait = str_contains($key, 'fresh') ? $first + self::UNTIL_ACTIVE - time() : 0;
+        if ($wait > 0) {
+            return new Answer(403, 'application/json', (string) json_encode(['error' => ['code' => 'key_not_active', 'message' => 'This key is new; it becomes active in a moment.']]), ['Retry-After' => (string) $wait]);
+        }
+        $quota = $this->state->read()['quota'] ?? self::QUOTA;
+
+        return $used > $quota
+            ? new Answer(429, 'application/json', (string) json_encode(['error' => ['code' => 'quota_used', 'message' => 'The quota of the day is used.']]), ['Retry-After' => (string) (86_400 - time() % 86_400)])
+            : $quota - $used;
     }
 
     private function places(string $query): Answer
@@ -60,7 +104,7 @@ final readonly class Wayleaf
     {
         $points = array_column($place['reviews'], 'points');
 
-        return ['place_id' => $place['place_id'], 'name' => $place['name'], 'address' => $place['address'], 'town' => $place['town'],
+        return ['place_id' => $place['place_id'], 'name' => $place['name'], 'address' => $place['address'], 'town' => $place['town'], 'picture' => 'place-'.$place['place_id'].'.png',
             'reviews' => count($points), 'average' => $points === [] ? null : round(array_sum($points) / count($points), 1)];
     }
 

@@ -11,12 +11,15 @@ spl_autoload_register(static function (string $class): void {
 });
 
 $folder = (string) getenv('STANDINS_DATA');
-$states = ['wayleaf' => new State("$folder/wayleaf.json"), 'rookcall' => new State("$folder/rookcall.json")];
+$states = [];
+foreach (['wayleaf', 'rookcall', 'ticketwick', 'shutterfen', 'corkwall', 'barrowfair'] as $name) {
+    $states[$name] = new State("$folder/$name.json");
+}
 $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
 $host = 'http://'.$_SERVER['HTTP_HOST'];
 
 if ($path === '/') {
-    $control = new Control($states['wayleaf'], $states['rookcall']);
+    $control = new Control($states);
     if ($_SERVER['REQUEST_METHOD'] === 'POST') {
         $control->act($_POST);
         header('Location: /', true, 303);
@@ -27,12 +30,12 @@ if ($path === '/') {
 
     return;
 }
-if (preg_match('~^/pictures/(sky-\d)\.svg$~', $path, $found) === 1) {
-    (new Answer(200, 'image/svg+xml', (string) file_get_contents(dirname(__DIR__)."/demo/site/pictures/$found[1].svg")))->send();
+if (preg_match('~^/pictures/([\w-]+)\.png$~', $path, $found) === 1) {
+    Picture::of($found[1], max(32, min(1600, (int) ($_GET['w'] ?? 640))))->send();
 
     return;
 }
-if (preg_match('~^/(wayleaf|rookcall)(/.*)$~', $path, $found) !== 1) {
+if (preg_match('~^/([a-z]+)(/.*)$~', $path, $found) !== 1 || ! isset($states[$found[1]])) {
     (new Answer(404, 'text/plain; charset=utf-8', 'There is no such service here.'))->send();
 
     return;
@@ -58,7 +61,13 @@ switch ($states[$service]->read()['mood']) {
         return;
 }
 
-$answer = $service === 'wayleaf'
-    ? (new Wayleaf($states['wayleaf']))->answer($rest, array_filter($_GET, is_string(...)), (string) ($_SERVER['HTTP_WAYLEAF_KEY'] ?? ''))
-    : (new Rookcall($states['rookcall'], $host))->answer($rest);
+$request = Request::current($rest);
+$answer = match ($service) {
+    'wayleaf' => (new Wayleaf($states['wayleaf']))->answer($request),
+    'ticketwick' => (new Ticketwick($states['ticketwick'], $host))->answer($request),
+    'shutterfen' => (new Shutterfen($states['shutterfen'], $host))->answer($request),
+    'corkwall' => (new Corkwall($states['corkwall'], $host))->answer($request),
+    'barrowfair' => (new BarrowFair($states['barrowfair'], $host))->answer($request),
+    default => (new Rookcall($states['rookcall'], $host))->answer($rest),
+};
 $answer->send();

@@ -39,6 +39,6 @@ abstract class TestCase extends FrameworkTestCase
     /** @param  list<Entry>  $entries */
     protected function store(Source $source, array $entries): void
     {
-        (new Stored)->apply($source, Matcher::match([], $entries, Coverage::Whole));
+        $this->app->make(Stored::class)->apply($source, Matcher::match([], $entries, Coverage::Whole));
     }
 }

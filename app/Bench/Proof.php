@@ -8,6 +8,7 @@ use App\Channels\Channels;
 use App\Editions\Publish;
 use App\Editions\Renderer;
 use App\Models\Site;
+use App\Pictures\Pictures;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Phrase;
@@ -18,7 +19,7 @@ use Gnomic\Sift\Step;
 /** Everything that the bench shows of a brief: sentence, widget, sieve and warnings, by the code that publishes. */
 final readonly class Proof
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private Around $around, private Channels $channels, private Warnings $warnings)
+    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private Around $around, private Channels $channels, private Pictures $pictures, private Warnings $warnings)
     {
     }
 
@@ -32,7 +33,8 @@ final readonly class Proof
         $tally = $this->sieve->tally($site, $brief);
         $selection = $this->sieve->selection($site, $brief, Publish::seed($site->timezone), $tally);
         $overall = $tally->overall($brief);
-        $plan = Plan::of($brief, $this->sieve->entries($site, $selection->shown), $overall, $this->channels->saidAt($site), $site->zone());
+        $shown = $this->sieve->entries($site, $selection->shown);
+        $plan = Plan::of($brief, $shown, $overall, $this->channels->saidAt($site), $site->zone(), $this->pictures->of($site, $shown));
 
         return [
             'brief' => $brief->toArray(),

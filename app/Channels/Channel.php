@@ -15,8 +15,17 @@ interface Channel
     /** As people name it: "Feed", "Wayleaf". */
     public function name(): string;
 
+    /** What it brings, in words: "reviews and the owner's replies". */
+    public function brings(): string;
+
     /** Where visitors are told that an entry was said: the service, or what the owner calls the feed. */
     public function saidAt(Source $source): string;
+
+    /** What stands for the source there, where an address that people copy from their browser belongs to the channel; else null. */
+    public function recognised(string $address): ?string;
+
+    /** Whether there is something to ask again; where not, entries are handed over by the owner. */
+    public function isAsked(): bool;
 
     /**
      * @param  Closure(int): void  $progress  told how many entries have been read so far, whenever more have

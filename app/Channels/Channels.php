@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Channels;
 
+use App\Channels\Corkwall\CorkwallChannel;
 use App\Channels\Feed\FeedChannel;
+use App\Channels\Page\PageChannel;
+use App\Channels\Shutterfen\ShutterfenChannel;
+use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafChannel;
 use App\Models\Site;
 use InvalidArgumentException;
@@ -12,8 +16,27 @@ use InvalidArgumentException;
 /** The channels by their keys. */
 final readonly class Channels
 {
-    public function __construct(private FeedChannel $feed, private WayleafChannel $wayleaf)
+    /** @var array<string, Channel> */
+    private array $channels;
+
+    public function __construct(FeedChannel $feed, PageChannel $page, WayleafChannel $wayleaf, TicketwickChannel $ticketwick, ShutterfenChannel $shutterfen, CorkwallChannel $corkwall)
     {
+        $this->channels = ['wayleaf' => $wayleaf, 'ticketwick' => $ticketwick, 'shutterfen' => $shutterfen, 'corkwall' => $corkwall, 'page' => $page, 'feed' => $feed,
+            'table' => new HandedOver('Spreadsheet', 'past entries', null), 'hand' => new HandedOver('By hand', 'testimonials', null)];
+    }
+
+    /** @return array<string, Channel> by key, those that know their own addresses first */
+    public function all(): array
+    {
+        return $this->channels;
+    }
+
+    /** @return array<string, string> names of the channels on which a subject can have an address, by key */
+    public function withAddresses(): array
+    {
+        $asked = array_filter($this->channels, fn (Channel $channel): bool => $channel->isAsked());
+
+        return array_map(fn (Channel $channel): string => $channel->name(), $asked);
     }
 
     /** @return array<string, string> where the entries of a site's sources were said, by the sources' keys */
@@ -29,10 +52,19 @@ final readonly class Channels
 
     public function of(string $key): Channel
     {
-        return match ($key) {
-            'feed' => $this->feed,
-            'wayleaf' => $this->wayleaf,
-            default => throw new InvalidArgumentException("There is no channel \"$key\"."),
-        };
+        return $this->channels[$key] ?? throw new InvalidArgumentException("There is no channel \"$key\".");
+    }
+
+    /** @return array{channel: string, address: string}|null whose address it is, and what stands for it there */
+    public function recognised(string $address): ?array
+    {
+        foreach ($this->channels as $key => $channel) {
+            $found = $channel->recognised($address);
+            if ($found !== null) {
+                return ['channel' => $key, 'address' => $found];
+            }
+        }
+
+        return null;
     }
 }

@@ -5,13 +5,23 @@ declare(strict_types=1);
 namespace App\Channels;
 
 use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Gather\Page\Figures;
 use Gnomic\Gather\Reading;
 
 /** What a channel brought back. */
 final readonly class Gathered
 {
-    /** @param  Reading|null  $reading null where the service says that nothing is new */
-    public function __construct(public ?Reading $reading, public Coverage $coverage, public Conditions $conditions)
-    {
+    /**
+     * @param  Reading|null  $reading  null where the service says that nothing is new
+     * @param  Figures|null  $figures  the service's own overall figures, where it tells them
+     * @param  array{used: int, limit: int}|null  $quota  of the day, where the service tells it
+     */
+    public function __construct(
+        public ?Reading $reading,
+        public Coverage $coverage,
+        public Conditions $conditions = new Conditions,
+        public ?Figures $figures = null,
+        public ?array $quota = null,
+    ) {
     }
 }

@@ -7,8 +7,15 @@ namespace App\Console;
 use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use DateTimeZone;
 use Gnomic\Gather\Feed\FeedReader;
+use Gnomic\Gather\Language\Languages;
+use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\Page\PageReader;
 use Gnomic\Gather\Reading;
+use Gnomic\Gather\Tables\DateOrder;
+use Gnomic\Gather\Tables\EntryRows;
+use Gnomic\Gather\Tables\TableReader;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 
@@ -18,10 +25,11 @@ final class ReadCommand extends Command
 
     protected $signature = 'gnomic:read
         {from : A file, an address, or - for standard input}
-        {--as=auto : auto, feed or json (JSON Lines of entries)}
+        {--as=auto : auto, feed, page, table or json (JSON Lines of entries)}
+        {--dates= : For tables whose dates in figures fit both: "day first" or "month first"}
         {--from= : The address that relative links are resolved against}';
 
-    protected $description = 'Print the entries of a feed or of JSON Lines, normalised, one a line';
+    protected $description = 'Print the entries of a feed, a page, a table or JSON Lines, normalised, one a line';
 
     public function handle(Fetcher $fetcher): int
     {
@@ -32,7 +40,7 @@ final class ReadCommand extends Command
             $address = $this->option('from');
             $reading = $this->read($bytes, $answer?->header('Content-Type'), is_string($address) ? $address : $answer?->address);
             foreach ($reading->entries as $entry) {
-                $this->put(Lines::write($entry)."\n");
+                $this->put(Lines::write(Languages::filled($entry))."\n");
             }
             $this->tellAside($reading->problems);
         });
@@ -49,10 +57,38 @@ final class ReadCommand extends Command
     {
         return match ($this->option('as')) {
             'feed' => FeedReader::read($bytes, $type, $address),
+            'page' => PageReader::entries($bytes, $type, $address),
+            'table' => $this->fromTable($bytes),
             'json' => Lines::read($bytes),
-            'auto' => $this->isJsonLines($bytes) ? Lines::read($bytes) : FeedReader::read($bytes, $type, $address),
-            default => throw new InvalidArgumentException('--as is auto, feed or json.'),
+            'auto' => $this->guessed($bytes, $type, $address),
+            default => throw new InvalidArgumentException('--as is auto, feed, page, table or json.'),
         };
+    }
+
+    private function guessed(string $bytes, ?string $type, ?string $address): Reading
+    {
+        if ($this->isJsonLines($bytes)) {
+            return Lines::read($bytes);
+        }
+        if (TableReader::isLikely($bytes)) {
+            return $this->fromTable($bytes);
+        }
+        try {
+            return FeedReader::read($bytes, $type, $address);
+        } catch (NotReadable $notAFeed) {
+            $page = preg_match('/<(?:!doctype html|html|head|body|div|script|article|section|main|meta|span|p)\b/i', substr($bytes, 0, 20_000)) === 1
+                ? PageReader::read($bytes, $type, $address)->reading : null;
+
+            return $page === null || $page->entries === [] ? throw $notAFeed : $page;
+        }
+    }
+
+    private function fromTable(string $bytes): Reading
+    {
+        $order = $this->option('dates');
+
+        return EntryRows::reading(TableReader::read($bytes), new DateTimeZone('UTC'), $order === null ? null
+            : (DateOrder::tryFrom((string) $order) ?? throw new InvalidArgumentException('--dates is "day first" or "month first".')));
     }
 
     /** The first line is an object by itself, and it is no feed. */

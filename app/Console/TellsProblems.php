@@ -9,6 +9,7 @@ use Closure;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
+use Gnomic\Gather\Tables\TableIsWrong;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 
@@ -22,7 +23,7 @@ trait TellsProblems
             $work();
 
             return self::SUCCESS;
-        } catch (InvalidArgumentException|BriefIsWrong|NotReadable|FetchFailed $wrong) {
+        } catch (InvalidArgumentException|BriefIsWrong|NotReadable|TableIsWrong|FetchFailed $wrong) {
             $this->aside($wrong->getMessage());
 
             return self::FAILURE;

@@ -7,6 +7,7 @@ namespace App\Editions;
 use App\Channels\Channels;
 use App\Models\Edition;
 use App\Models\Widget;
+use App\Pictures\Pictures;
 use App\Sift\SiteSieve;
 use Carbon\CarbonImmutable;
 use Gnomic\Brief\Brief;
@@ -16,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 /** Makes editions of widgets. The same bytes as before make none. */
 final readonly class Publish
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private Channels $channels, private LockProvider $locks)
+    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private Channels $channels, private Pictures $pictures, private LockProvider $locks)
     {
     }
 
@@ -70,8 +71,9 @@ final readonly class Publish
         $tally = $this->sieve->tally($site, $brief);
         $selection = $this->sieve->selection($site, $brief, self::seed($site->timezone), $tally);
 
-        return $this->renderer->render($widget->key, $widget->name, $brief, $this->sieve->entries($site, $selection->shown),
-            $tally->overall($brief), $this->channels->saidAt($site), $site->zone());
+        $shown = $this->sieve->entries($site, $selection->shown);
+
+        return $this->renderer->render($widget->key, $widget->name, $brief, $shown, $tally->overall($brief), $this->channels->saidAt($site), $site->zone(), $this->pictures->of($site, $shown));
     }
 
     /** What an order by chance is drawn from: the day at the site. */

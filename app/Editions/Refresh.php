@@ -38,6 +38,19 @@ final readonly class Refresh
         return $editions;
     }
 
+    /** Renders all that is out of a site again, where something beside its entries changed. @return int new editions */
+    public function site(Site $site, string $cause): int
+    {
+        $editions = 0;
+        $out = Widget::query()->with(['edition', 'site']);
+        $out->where('site_id', $site->id)->whereNotNull('edition_id');
+        foreach ($out->get() as $widget) {
+            $editions += $this->publish->again($widget, $cause) === null ? 0 : 1;
+        }
+
+        return $editions;
+    }
+
     /** A new day is another order for those that are shuffled daily. @return int new editions */
     public function shuffled(): int
     {

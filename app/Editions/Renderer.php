@@ -8,6 +8,7 @@ use DateTimeZone;
 use Gnomic\Brief\Brief;
 use Gnomic\Dress\Palette;
 use Gnomic\Entry\Entry;
+use Gnomic\Shape\Kept;
 use Gnomic\Shape\Plan;
 use Gnomic\Standing\Overall;
 use Illuminate\Contracts\View\Factory;
@@ -23,10 +24,11 @@ final readonly class Renderer
      * @param  string  $name  of the widget, for those who hear it and for the feed
      * @param  list<Entry>  $shown
      * @param  array<string, string>  $saidAt  by the key of the source
+     * @param  array<string, Kept>  $pictures  by their address at the source
      */
-    public function render(string $key, string $name, Brief $brief, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone): Rendering
+    public function render(string $key, string $name, Brief $brief, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone, array $pictures = []): Rendering
     {
-        $plan = Plan::of($brief, $shown, $overall, $saidAt, $zone);
+        $plan = Plan::of($brief, $shown, $overall, $saidAt, $zone, $pictures);
         $fragment = $this->fragment($plan, $brief, $name);
 
         return new Rendering(

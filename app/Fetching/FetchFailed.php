@@ -69,4 +69,19 @@ final class FetchFailed extends RuntimeException
 
         return new self("$host answered with status $status: ".($detail ?? $meaning).'.', $retryAfter);
     }
+
+    public static function accessEnded(string $service): self
+    {
+        return new self("Access at $service has ended: it was taken back there, or ran out. Grant it again; everything gathered is kept.");
+    }
+
+    public static function notGranted(string $service): self
+    {
+        return new self("No access at $service is granted for this source. Grant it, and it goes on.");
+    }
+
+    public static function keyMissing(string $service, string $what): self
+    {
+        return new self("$service wants a $what; paste yours.");
+    }
 }

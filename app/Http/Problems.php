@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Fetching\FetchFailed;
+use App\Pictures\PictureIsWrong;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\Tables\TableIsWrong;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 
@@ -15,10 +17,12 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([BriefIsWrong::class, NotReadable::class, FetchFailed::class]);
+        $exceptions->dontReport([BriefIsWrong::class, NotReadable::class, FetchFailed::class, TableIsWrong::class, PictureIsWrong::class]);
         $exceptions->render(fn (BriefIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
         $exceptions->render(fn (NotReadable $wrong): JsonResponse => self::say($wrong->getMessage()));
         $exceptions->render(fn (FetchFailed $wrong): JsonResponse => self::say($wrong->getMessage()));
+        $exceptions->render(fn (TableIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
+        $exceptions->render(fn (PictureIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
     }
 
     /** @param  array<string, mixed>  $more */

@@ -9,6 +9,7 @@ use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Matching\Digest;
 use Gnomic\Sift\Facts;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
@@ -27,6 +28,10 @@ use Illuminate\Support\Carbon;
  * @property int|null $published
  * @property bool $gone
  * @property bool $hidden
+ * @property bool $duplicate  another entry speaks for it
+ * @property int|null $speaker_id
+ * @property int|null $subject_id
+ * @property string|null $private  what is never shown, encrypted: the e-mail address of who wrote
  * @property Carbon|null $gone_at
  * @property string $digest
  * @property array<string, mixed> $payload
@@ -38,13 +43,19 @@ final class Entry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['payload' => 'array', 'gone' => 'boolean', 'hidden' => 'boolean', 'gone_at' => 'datetime', 'stars' => 'float'];
+        return ['payload' => 'array', 'gone' => 'boolean', 'hidden' => 'boolean', 'duplicate' => 'boolean', 'private' => 'encrypted', 'gone_at' => 'datetime', 'stars' => 'float'];
     }
 
     /** @return HasMany<Revision, $this> */
     public function revisions(): HasMany
     {
         return $this->hasMany(Revision::class);
+    }
+
+    /** @return BelongsTo<Source, $this> the connection that brought it; $this->source is only its key */
+    public function connection(): BelongsTo
+    {
+        return $this->belongsTo(Source::class, 'source_id');
     }
 
     /**
@@ -60,6 +71,7 @@ final class Entry extends Model
             'site_id' => $source->site_id,
             'source_id' => $source->id,
             'source' => $source->key,
+            'subject_id' => $source->subject_id,
             'native' => $entry->id,
             'ref' => self::refOf($source, $entry->id),
             'kind' => $facts->kind,
@@ -100,6 +112,8 @@ final class Entry extends Model
     public function facts(): Facts
     {
         return new Facts($this->ref, $this->source, $this->kind, $this->stars, $this->length, $this->published, $this->gone,
-            (bool) $this->getAttribute('hidden')); // $this->hidden is the framework's list of members not to print
+
+            (bool) $this->getAttribute('hidden'), // $this->hidden is the framework's list of members not to print
+            $this->duplicate);
     }
 }

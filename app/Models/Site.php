@@ -55,4 +55,28 @@ final class Site extends Model
     {
         return $this->belongsToMany(User::class, 'memberships');
     }
+
+    /** @return HasMany<Subject, $this> */
+    public function subjects(): HasMany
+    {
+        return $this->hasMany(Subject::class);
+    }
+
+    /** @return HasMany<Grant, $this> */
+    public function grants(): HasMany
+    {
+        return $this->hasMany(Grant::class);
+    }
+
+    /** @return HasMany<Import, $this> */
+    public function imports(): HasMany
+    {
+        return $this->hasMany(Import::class);
+    }
+
+    /** @return HasMany<Picture, $this> */
+    public function pictures(): HasMany
+    {
+        return $this->hasMany(Picture::class);
+    }
 }

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
 
 /**
  * One connection to an outside service.
@@ -24,8 +25,20 @@ use Illuminate\Support\Carbon;
  * @property string|null $etag
  * @property string|null $last_modified
  * @property int $failures
+ * @property int|null $subject_id
+ * @property int|null $grant_id
+ * @property array<string, mixed>|null $settings  of the channel: boards, hashtags, the product of a page
+ * @property array<string, string|null>|null $profile  name, picture and bio of an account, as the owner wants them
+ * @property array{value: float, best: float, worst: float, count: int|null}|null $figures  the service's own
+ * @property array{used: int, limit: int}|null $quota
+ * @property bool $shows_gone  whether entries that are gone at the source stay on show
+ * @property bool $accepts_loss  the owner has said that a sudden loss is right
+ * @property Round|null $lastRound
+ * @property Subject|null $subject
+ * @property Grant|null $grant
  * @property Carbon|null $next_at
  * @property Carbon|null $disconnected_at
+ * @property Carbon|null $removed_at
  * @property Site $site
  */
 final class Source extends Model
@@ -35,13 +48,25 @@ final class Source extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['next_at' => 'datetime', 'disconnected_at' => 'datetime'];
+        return ['settings' => 'array', 'profile' => 'array', 'figures' => 'array', 'quota' => 'array', 'shows_gone' => 'boolean', 'accepts_loss' => 'boolean', 'next_at' => 'datetime', 'removed_at' => 'datetime', 'disconnected_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Site, $this> */
     public function site(): BelongsTo
     {
         return $this->belongsTo(Site::class);
+    }
+
+    /** @return BelongsTo<Subject, $this> */
+    public function subject(): BelongsTo
+    {
+        return $this->belongsTo(Subject::class);
+    }
+
+    /** @return BelongsTo<Grant, $this> */
+    public function grant(): BelongsTo
+    {
+        return $this->belongsTo(Grant::class);
     }
 
     /** @return HasMany<Entry, $this> */
@@ -60,5 +85,33 @@ final class Source extends Model
     public function lastRound(): HasOne
     {
         return $this->hasOne(Round::class)->latestOfMany();
+    }
+
+    /** In a word of the interface. */
+    public function state(): string
+    {
+        $round = $this->lastRound;
+
+        return match (true) {
+            $this->disconnected_at !== null => 'disconnected',
+            in_array($this->channel, ['table', 'hand'], true) => 'kept',
+            $this->grant !== null && $this->grant->ended_at !== null => 'ended',
+            $round === null => 'waiting',
+            $round->outcome === 'running' => 'running',
+            in_array($round->outcome, ['failed', 'held'], true) => $round->outcome,
+            default => 'well',
+        };
+    }
+
+    /** A key that the site has not used yet, from a name. */
+    public static function freeKey(Site $site, string $name): string
+    {
+        $base = Str::limit(Str::slug($name), 40, '') ?: 'source';
+        $key = $base;
+        for ($number = 2; $site->sources()->where('key', $key)->exists(); $number++) {
+            $key = "$base-$number";
+        }
+
+        return $key;
     }
 }

@@ -4,11 +4,20 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Access\Granted;
+use App\Access\Service;
+use App\Access\Services;
+use App\Channels\Corkwall\CorkwallChannel;
+use App\Channels\Page\PageChannel;
+use App\Channels\Shutterfen\ShutterfenChannel;
+use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafClient;
 use App\Editions\EditionFiles;
 use App\Editions\Renderer;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
+use App\Pictures\PictureFiles;
+use App\Pictures\Pictures;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Contracts\Foundation\Application;
@@ -28,9 +37,28 @@ final class GnomicServiceProvider extends ServiceProvider
         $this->app->bind(Fetcher::class, fn (): Fetcher => new Fetcher(
             new Hosts(config('gnomic.private_hosts')), config('gnomic.fetch.seconds'), config('gnomic.fetch.bytes'), config('gnomic.fetch.redirects')));
         $this->app->bind(WayleafClient::class, fn (Application $app): WayleafClient => new WayleafClient($app->make(Fetcher::class), config('gnomic.channels.wayleaf.address')));
+        $this->app->bind(TicketwickChannel::class, fn (Application $app): TicketwickChannel => new TicketwickChannel($app->make(Granted::class), config('gnomic.channels.ticketwick.address')));
+        $this->app->bind(ShutterfenChannel::class, fn (Application $app): ShutterfenChannel => new ShutterfenChannel($app->make(Granted::class), config('gnomic.channels.shutterfen.address')));
+        $this->app->bind(CorkwallChannel::class, fn (Application $app): CorkwallChannel => new CorkwallChannel($app->make(Fetcher::class), config('gnomic.channels.corkwall.address')));
+        $this->app->bind(PageChannel::class, fn (Application $app): PageChannel => new PageChannel($app->make(Fetcher::class), [config('gnomic.channels.barrowfair.address') => 'Barrow Fair']));
+        $this->app->bind(Services::class, fn (): Services => new Services([
+            'ticketwick' => $this->service('ticketwick', 'Ticketwick', ['venues' => 'see which venues you sell tickets for', 'ratings' => 'read what guests rated and wrote, and your replies'], 300),
+            'shutterfen' => $this->service('shutterfen', 'Shutterfen', ['profile' => 'see your name, picture and bio', 'photos' => 'read your posts with their likes and comments',
+                'hashtags' => 'read public posts with hashtags you name', 'mentions' => 'read posts of others that mention you'], 7 * 86_400),
+        ]));
         $this->app->bind(LockProvider::class, fn (Application $app): LockProvider => $app->make('cache.store')->getStore());
         $this->app->bind(EditionFiles::class, fn (): EditionFiles => new EditionFiles(config('gnomic.editions')));
+        $this->app->bind(Pictures::class, fn (): Pictures => new Pictures(rtrim((string) config('app.url'), '/')));
+        $this->app->bind(PictureFiles::class, fn (): PictureFiles => new PictureFiles(config('gnomic.editions').'/p'));
         $this->app->bind(Renderer::class, fn (Application $app): Renderer => new Renderer($app->make(Factory::class), rtrim((string) config('app.url'), '/')));
+    }
+
+    /** @param  array<string, string>  $scopes */
+    private function service(string $channel, string $name, array $scopes, int $renewBefore): Service
+    {
+        ['address' => $address, 'client' => $client, 'secret' => $secret] = config("gnomic.channels.$channel");
+
+        return new Service($channel, $name, $address, $client, $secret, rtrim((string) config('app.url'), '/')."/grants/$channel/return", $scopes, $renewBefore);
     }
 
     public function boot(): void

@@ -11,6 +11,7 @@ use App\Editions\Refresh;
 use App\Fetching\FetchFailed;
 use App\Models\Round;
 use App\Models\Source;
+use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Matching\Matcher;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
@@ -80,12 +81,16 @@ final readonly class Rounds
     /** @return list<Change> what was written */
     private function apply(Source $source, Round $round, Gathered $gathered): array
     {
+        if ($gathered->figures !== null) {
+            $source->fill(['figures' => EntryJson::writeRating($gathered->figures->mean) + ['count' => $gathered->figures->count]]);
+        }
+        $source->fill($gathered->quota === null ? [] : ['quota' => $gathered->quota]);
         if ($gathered->reading === null) {
             $this->finish($source, $round, 'unchanged', $gathered->conditions);
 
             return [];
         }
-        $matched = Matcher::match($this->stored->known($source), $gathered->reading->entries, $gathered->coverage);
+        $matched = Matcher::match($this->stored->known($source), $gathered->reading->entries, $gathered->coverage, $source->accepts_loss);
         $round->fill([
             'received' => count($gathered->reading->entries),
             'problems' => array_map(fn (Problem $problem): string => (string) $problem, $gathered->reading->problems),
@@ -113,6 +118,7 @@ final readonly class Rounds
             'etag' => $conditions->etag,
             'last_modified' => $conditions->lastModified,
             'failures' => 0,
+            'accepts_loss' => false,
             'next_at' => Carbon::now()->addSeconds($source->cadence),
         ]);
         $round->fill(['outcome' => $outcome, 'finished_at' => now()])->save();

@@ -4,22 +4,30 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Likeness\Duplicates;
 use App\Models\Entry;
 use App\Models\Source;
+use App\Pictures\Pictures;
+use Gnomic\Entry\Entry as CoreEntry;
+use Gnomic\Gather\Language\Languages;
+use Gnomic\Gather\Matching\Digest;
 use Gnomic\Gather\Matching\Known;
 use Gnomic\Gather\Matching\Matched;
-use Gnomic\Sift\Facts;
 use Illuminate\Support\Facades\DB;
 
 /** The entries of a source in the database: what matching needs of them, and how its outcome is written. */
-final class Stored
+final readonly class Stored
 {
+    public function __construct(private Duplicates $duplicates, private Pictures $pictures)
+    {
+    }
+
     /** @return array<array-key, Known> by identifier at the source */
     public function known(Source $source): array
     {
         $known = [];
-        foreach (DB::table('entries')->where('source_id', $source->id)->select('native', 'digest', 'gone', 'published')->cursor() as $row) {
-            $known[(string) $row->native] = new Known((string) $row->digest, (bool) $row->gone, $row->published === null ? null : (int) $row->published);
+        foreach (DB::table('entries')->where('source_id', $source->id)->select('native', 'digest', 'gone_at', 'published')->cursor() as $row) {
+            $known[(string) $row->native] = new Known((string) $row->digest, $row->gone_at !== null, $row->published === null ? null : (int) $row->published);
         }
 
         return $known;
@@ -32,32 +40,84 @@ final class Stored
      */
     public function apply(Source $source, Matched $matched): array
     {
-        $changes = [];
-        $now = now();
-        foreach (array_chunk($matched->new, 100) as $chunk) {
-            $rows = array_map(fn ($entry): array => Entry::columnsOf($entry, $source) + ['created_at' => $now, 'updated_at' => $now], $chunk);
-            DB::table('entries')->insert($rows);
-            foreach ($chunk as $entry) {
-                $changes[] = new Change(null, Facts::of($entry->from($source->key, Entry::refOf($source, $entry->id))));
-            }
+        $added = $this->added($source, $matched->new);
+        [$before, $edited] = $this->edited($source, $matched->changed);
+        $changes = [...$this->gone($source, $matched->gone), ...$this->duplicates->place([...$added, ...$edited])];
+        foreach ($added as $entry) {
+            $changes[] = new Change(null, $entry->refresh()->facts());
         }
-        foreach ($matched->changed as $entry) {
+        foreach ($edited as $index => $entry) {
+            $changes[] = new Change($before[$index], $entry->refresh()->facts());
+        }
+        $this->pictures->want($source->site, [...$matched->new, ...$matched->changed]);
+
+        return $changes;
+    }
+
+    /**
+     * @param  list<CoreEntry>  $entries
+     * @return list<Entry>
+     */
+    private function added(Source $source, array $entries): array
+    {
+        $added = [];
+        foreach (array_chunk($entries, 100) as $chunk) {
+            DB::table('entries')->insert(array_map(fn (CoreEntry $entry): array => self::row($entry, $source) + ['created_at' => now(), 'updated_at' => now()], $chunk));
+            $stored = Entry::query();
+            $stored->where('source_id', $source->id)->whereIn('native', array_map(fn (CoreEntry $entry): string => $entry->id, $chunk));
+            array_push($added, ...array_values($stored->get()->all()));
+        }
+
+        return $added;
+    }
+
+    /**
+     * @param  list<CoreEntry>  $entries
+     * @return array{list<\Gnomic\Sift\Facts>, list<Entry>} what they were to a brief, and what they are
+     */
+    private function edited(Source $source, array $entries): array
+    {
+        $before = $edited = [];
+        foreach ($entries as $entry) {
             $stored = Entry::query()->where('source_id', $source->id)->where('native', $entry->id)->firstOrFail();
-            $before = $stored->facts();
-            $columns = Entry::columnsOf($entry, $source);
+            $before[] = $stored->facts();
+            $columns = self::row($entry, $source);
             if ($columns['digest'] !== $stored->digest) {
-                $stored->revisions()->create(['payload' => $stored->payload, 'replaced_at' => $now]);
+                $stored->revisions()->create(['payload' => $stored->payload, 'replaced_at' => now()]);
             }
-            DB::table('entries')->where('id', $stored->id)->update($columns + ['gone' => false, 'gone_at' => null, 'updated_at' => $now]);
-            $changes[] = new Change($before, $stored->refresh()->facts());
+            DB::table('entries')->where('id', $stored->id)->update($columns + ['gone' => false, 'gone_at' => null, 'updated_at' => now()]);
+            $edited[] = $stored->refresh();
         }
-        foreach ($matched->gone as $native) {
+
+        return [$before, $edited];
+    }
+
+    /**
+     * Kept, and marked with the date; whether it still shows is for the source to say.
+     *
+     * @param  list<string>  $natives
+     * @return list<Change>
+     */
+    private function gone(Source $source, array $natives): array
+    {
+        $changes = [];
+        foreach ($natives as $native) {
             $stored = Entry::query()->where('source_id', $source->id)->where('native', $native)->firstOrFail();
             $before = $stored->facts();
-            $stored->update(['gone' => true, 'gone_at' => $now]);
-            $changes[] = new Change($before, $stored->facts());
+            $stored->update(['gone' => ! $source->shows_gone, 'gone_at' => now()]);
+            array_push($changes, new Change($before, $stored->facts()), ...$this->duplicates->without($stored));
         }
 
         return $changes;
+    }
+
+    /**
+     * The digest is of what the source said; what was found out besides must not look like an edit.
+     *
+     * @return array<string, mixed>
+     */
+    private static function row(CoreEntry $entry, Source $source): array
+    {
+        return ['digest' => Digest::of($entry)] + Entry::columnsOf(Languages::filled($entry), $source);
     }
 }

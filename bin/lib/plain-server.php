@@ -40,6 +40,11 @@ if (preg_match('~^/w/([a-z0-9]{4,40})(\.html|\.json|)$~', $path, $found) === 1) 
 
     return true;
 }
+if (preg_match('~^/w/p/([0-9a-f]{24}-\d+\.webp)$~', $path, $found) === 1 && is_file(getenv('GNOMIC_DATA')."/w/p/$found[1]")) {
+    $send(getenv('GNOMIC_DATA')."/w/p/$found[1]", 'image/webp', 'public, max-age=31536000, immutable');
+
+    return true;
+}
 if ($path === '/gnomic.js') {
     $send("$root/gnomic.js", 'text/javascript', 'public, max-age=3600');
 

@@ -114,8 +114,12 @@ real_settings() { if [ -f "$GNOMIC_DATA/more.env" ]; then cat "$GNOMIC_DATA/more
 
 demo_settings() {
     say "GNOMIC_STANDINS=http://127.0.0.1:$STANDINS_PORT"
-    say "GNOMIC_WAYLEAF=http://127.0.0.1:$STANDINS_PORT/wayleaf"
-    say "GNOMIC_PRIVATE_HOSTS=127.0.0.1:$STANDINS_PORT,localhost:$STANDINS_PORT"
+    for service in wayleaf ticketwick shutterfen corkwall barrowfair; do
+        say "GNOMIC_$(printf %s "$service" | tr a-z A-Z)=http://127.0.0.1:$STANDINS_PORT/$service"
+    done
+    say "GNOMIC_TICKETWICK_SECRET=gnomic-demo-secret"
+    say "GNOMIC_SHUTTERFEN_SECRET=gnomic-demo-secret"
+    say "GNOMIC_PRIVATE_HOSTS=127.0.0.1:$STANDINS_PORT,localhost:$STANDINS_PORT,127.0.0.1:$SITE_PORT,localhost:$SITE_PORT"
     say "GNOMIC_CADENCE=${GNOMIC_CADENCE:-60}"
     say "GNOMIC_FETCH_SECONDS=8"
 }
@@ -189,7 +193,8 @@ run_demo() {
     artisan db:seed --class=DemoSeeder --force --quiet || fail "the demo's data cannot be made; see $GNOMIC_DATA/storage/logs"
     artisan gnomic:publish --all >/dev/null
     GNOMIC_HOST=http://127.0.0.1:$HTTP_PORT
-    export GNOMIC_HOST
+    GNOMIC_STANDINS=http://127.0.0.1:$STANDINS_PORT
+    export GNOMIC_HOST GNOMIC_STANDINS
     start site php -S "127.0.0.1:$SITE_PORT" "$ROOT/demo/site/server.php"
     unset PHP_CLI_SERVER_WORKERS
     start_web

@@ -68,6 +68,15 @@ http {
         root $root/public;
 
 $editions
+        location ~ "^/w/p/([0-9a-f]{24}-[0-9]+\.webp)\$" {
+            alias $data/w/p/\$1;
+            types {}
+            default_type image/webp;
+            add_header Access-Control-Allow-Origin *;
+            add_header Cross-Origin-Resource-Policy cross-origin;
+            add_header X-Content-Type-Options nosniff;
+            add_header Cache-Control "public, max-age=31536000, immutable";
+        }
         location /w/ { error_page 404 = @no_widget; return 404; }
         location @no_widget {
             types {}

@@ -17,7 +17,7 @@ final class BriefReader
         'gather' => ['sources', 'kinds'],
         'sift' => ['stars', 'withWords', 'order', 'limit', 'pins', 'hidden'],
         'stars' => ['from', 'to', 'unrated'],
-        'shape' => ['layout', 'across', 'autoplay', 'shorten', 'card', 'head', 'heading', 'honest'],
+        'shape' => ['layout', 'across', 'autoplay', 'shorten', 'card', 'names', 'head', 'heading', 'honest'],
         'dress' => ['name'],
     ];
 
@@ -68,6 +68,7 @@ final class BriefReader
             autoplay: self::within($shape, 'autoplay', 2, 60),
             shorten: in_array('shorten', $shape->names(), true) ? self::within($shape, 'shorten', 40, 2000) : 220,
             card: $shape->has('card') ? self::words($shape, 'card', ShapeWanted::CARD) : ['rating', 'title', 'words', 'name', 'date', 'source'],
+            names: self::oneOf(NamesWanted::class, $shape, 'names', NamesWanted::Full),
             head: $shape->has('head') ? self::words($shape, 'head', ShapeWanted::HEAD) : ShapeWanted::HEAD,
             heading: $heading === null || trim($heading) === '' ? null : trim($heading),
             honest: $shape->boolOr('honest', true),

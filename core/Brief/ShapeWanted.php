@@ -8,7 +8,7 @@ namespace Gnomic\Brief;
 final readonly class ShapeWanted
 {
     /** What a card can show. */
-    public const CARD = ['rating', 'title', 'words', 'name', 'date', 'source', 'reply'];
+    public const CARD = ['rating', 'title', 'words', 'name', 'date', 'source', 'reply', 'face', 'pictures'];
 
     /** What the head of a widget can show. */
     public const HEAD = ['overall', 'count', 'spread'];
@@ -18,6 +18,7 @@ final readonly class ShapeWanted
      * @param  int|null  $autoplay  seconds a slide; null: it stands still
      * @param  int|null  $shorten  characters after which words are shortened; null: never
      * @param  list<string>  $card  of CARD
+     * @param  NamesWanted  $names  how people are named
      * @param  list<string>  $head  of HEAD
      * @param  string|null  $heading  a line above everything
      * @param  bool  $honest  whether a selection says that it is one
@@ -28,6 +29,7 @@ final readonly class ShapeWanted
         public ?int $autoplay,
         public ?int $shorten,
         public array $card,
+        public NamesWanted $names,
         public array $head,
         public ?string $heading,
         public bool $honest,
@@ -43,6 +45,7 @@ final readonly class ShapeWanted
             'autoplay' => $this->autoplay,
             'shorten' => $this->shorten,
             'card' => $this->card,
+            'names' => $this->names->value,
             'head' => $this->head,
             'heading' => $this->heading,
             'honest' => $this->honest,

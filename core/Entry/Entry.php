@@ -43,9 +43,19 @@ final readonly class Entry
     /** The same entry as part of a source. */
     public function from(string $source, string $id): self
     {
-        return new self($id, $this->kind, $source, $this->subject, $this->url, $this->author, $this->rating, $this->title,
-            $this->text, $this->html, $this->language, $this->published, $this->updated, $this->reply, $this->media,
-            $this->tags, $this->likes, $this->comments);
+        return $this->with(id: $id, source: $source);
+    }
+
+    /**
+     * The same entry with these members instead; null keeps what is there.
+     *
+     * @param  list<Media>|null  $media
+     */
+    public function with(?string $id = null, ?string $source = null, ?string $subject = null, ?Author $author = null, ?string $language = null, ?array $media = null): self
+    {
+        return new self($id ?? $this->id, $this->kind, $source ?? $this->source, $subject ?? $this->subject, $this->url,
+            $author ?? $this->author, $this->rating, $this->title, $this->text, $this->html, $language ?? $this->language,
+            $this->published, $this->updated, $this->reply, $media ?? $this->media, $this->tags, $this->likes, $this->comments);
     }
 
     /** Stars, 1 to 5 by the stated conversion; null where it is not rated. */

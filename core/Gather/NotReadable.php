@@ -13,4 +13,9 @@ final class NotReadable extends DomainException
     {
         return new self("This is $what, not a feed. $remedy");
     }
+
+    public static function without(string $what, string $remedy): self
+    {
+        return new self("This page has no $what. $remedy");
+    }
 }

@@ -15,6 +15,7 @@ final readonly class Card
      * @param  string|null  $when  "12 November 2026"
      * @param  string|null  $date  the same as RFC 3339
      * @param  string|null  $where  the source's name
+     * @param  list<Shot>  $shots  pictures that are kept; those that are not yet, or were lost, leave no gap
      */
     public function __construct(
         public string $id,
@@ -30,6 +31,8 @@ final readonly class Card
         public ?string $where,
         public ?string $url,
         public ?string $reply,
+        public ?Face $face,
+        public array $shots,
     ) {
     }
 }

@@ -21,6 +21,9 @@ use IntlDateFormatter;
 /** Everything that a widget shows, decided; what is left is to write it down. */
 final readonly class Plan
 {
+    /** Pictures of an entry that a card shows. */
+    private const MOST_SHOTS = 4;
+
     /**
      * @param  list<Card>  $cards
      * @param  string|null  $figure  the overall rating as it is shown, "4.6"
@@ -48,8 +51,9 @@ final readonly class Plan
      * @param  Overall  $overall  over everything collected from the brief's sources
      * @param  array<string, string>  $saidAt  where the entries of a source were said, by its key
      * @param  DateTimeZone  $zone  the site's, for the days shown
+     * @param  array<string, Kept>  $pictures  those that are kept, by their address at the source
      */
-    public static function of(Brief $brief, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone): self
+    public static function of(Brief $brief, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone, array $pictures = []): self
     {
         $shape = $brief->shape;
         $across = $shape->layout === Layout::List ? 1 : $shape->across;
@@ -57,7 +61,7 @@ final readonly class Plan
 
         return new self(
             layout: $shape->layout,
-            cards: array_map(fn (Entry $entry): Card => self::card($shape, $entry, $saidAt, $zone), $shown),
+            cards: array_map(fn (Entry $entry): Card => self::card($shape, $entry, $saidAt, $zone, $pictures), $shown),
             heading: $shape->heading,
             figure: $inHead('overall') ? $overall->shown() : null,
             base: $inHead('count') ? self::base($overall) : null,
@@ -97,8 +101,11 @@ final readonly class Plan
         return "from $ratings".($overall->sources > 1 ? ' at '.Numbers::counted($overall->sources, 'source') : '');
     }
 
-    /** @param  array<string, string>  $saidAt */
-    private static function card(ShapeWanted $shape, Entry $entry, array $saidAt, DateTimeZone $zone): Card
+    /**
+     * @param  array<string, string>  $saidAt
+     * @param  array<string, Kept>  $pictures
+     */
+    private static function card(ShapeWanted $shape, Entry $entry, array $saidAt, DateTimeZone $zone, array $pictures): Card
     {
         $shows = fn (string $part): bool => in_array($part, $shape->card, true);
         $short = Shortening::to($shape->shorten, $entry->text);
@@ -113,13 +120,32 @@ final readonly class Plan
             words: $shows('words') && $short->text !== '' ? $short->text : null,
             whole: $shows('words') && $short->isShortened ? $entry->text : null,
             language: $entry->language,
-            name: $shows('name') ? $entry->author->name : null,
+            name: $shows('name') ? $shape->names->of($entry->author->name) : null,
             when: $date === null ? null : self::day($date, $zone),
             date: EntryJson::date($date?->setTimezone($zone)),
             where: $shows('source') ? ($saidAt[(string) $entry->source] ?? $entry->source) : null,
             url: $shows('source') ? $entry->url : null,
             reply: $shows('reply') ? $entry->reply?->text : null,
+            face: $shows('face') && $entry->author->name !== null ? Face::of($entry->author->name, $pictures[(string) $entry->author->image] ?? null) : null,
+            shots: $shows('pictures') ? self::shots($entry, $pictures) : [],
         );
+    }
+
+    /**
+     * @param  array<string, Kept>  $pictures
+     * @return list<Shot>
+     */
+    private static function shots(Entry $entry, array $pictures): array
+    {
+        $shots = [];
+        foreach ($entry->media as $media) {
+            $kept = $pictures[$media->url] ?? null;
+            if ($kept !== null) {
+                $shots[] = new Shot($kept, $media->alt);
+            }
+        }
+
+        return array_slice($shots, 0, self::MOST_SHOTS);
     }
 
     /** "12 November 2026", by CLDR's long form of British English. */

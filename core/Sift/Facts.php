@@ -16,6 +16,7 @@ final readonly class Facts
      * @param  int|null  $published  seconds since 1970
      * @param  bool  $gone  no longer at its source
      * @param  bool  $hidden  hidden by the owner in every widget
+     * @param  bool  $duplicate  told again of another entry, which speaks for both
      */
     public function __construct(
         public string $id,
@@ -26,6 +27,7 @@ final readonly class Facts
         public ?int $published,
         public bool $gone = false,
         public bool $hidden = false,
+        public bool $duplicate = false,
     ) {
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 use Gnomic\Brief\Brief;
+use Gnomic\Sift\Clauses\CountedOnce;
 use Gnomic\Sift\Clauses\FromSources;
 use Gnomic\Sift\Clauses\NotHidden;
 use Gnomic\Sift\Clauses\OfKinds;
@@ -13,8 +14,8 @@ use Gnomic\Sift\Clauses\StillThere;
 use Gnomic\Sift\Clauses\WithWords;
 
 /**
- * The clauses of a brief in their fixed order: sources, kinds, still there, not hidden, stars, words; then the limit.
- * Hidden beats pinned beats rules: a pin passes every rule, but nothing that is hidden or gone is ever shown.
+ * The clauses of a brief in their fixed order: sources, kinds, still there, counted once, not hidden, stars, words; then the limit.
+ * Hidden beats pinned beats rules: a pin passes every rule, but nothing that is hidden, gone or told again is ever shown.
  */
 final readonly class Sieve
 {
@@ -29,6 +30,7 @@ final readonly class Sieve
             $brief->sources === null ? null : new FromSources($brief->sources),
             $brief->kinds === null ? null : new OfKinds($brief->kinds),
             new StillThere,
+            new CountedOnce,
             new NotHidden($brief->hidden),
             $brief->stars === null ? null : new Stars($brief->stars),
             $brief->withWords ? new WithWords : null,
@@ -38,7 +40,7 @@ final readonly class Sieve
     /** Whether a pin carries an entry past this clause. */
     public static function yieldsToPins(Clause $clause): bool
     {
-        return ! $clause instanceof StillThere && ! $clause instanceof NotHidden;
+        return ! $clause instanceof StillThere && ! $clause instanceof NotHidden && ! $clause instanceof CountedOnce;
     }
 
     /** The first clause that keeps an entry out; null where it passes all. */

@@ -82,7 +82,7 @@ final readonly class Tally
     /** @return list<array{Facts, int}> */
     private function presentOf(Brief $brief): array
     {
-        return array_values(array_filter($this->classes, fn (array $class): bool => ! $class[0]->gone
+        return array_values(array_filter($this->classes, fn (array $class): bool => ! $class[0]->gone && ! $class[0]->duplicate
             && ($brief->sources === null || in_array($class[0]->source, $brief->sources, true))));
     }
 }

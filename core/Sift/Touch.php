@@ -23,7 +23,8 @@ final class Touch
             }
         }
         $ofSources = $brief->sources === null || in_array($after->source, $brief->sources, true);
-        $figures = [$before?->gone === false ? $before->stars : null, $after->gone ? null : $after->stars];
+        $counts = fn (?Facts $state): ?float => $state === null || $state->gone || $state->duplicate ? null : $state->stars;
+        $figures = [$counts($before), $counts($after)];
 
         return $brief->shape->head !== [] && $ofSources && $figures[0] !== $figures[1];
     }

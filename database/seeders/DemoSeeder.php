@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Editions\Publish;
 use App\Models\Site;
 use App\Models\Source;
+use App\Models\Subject;
 use App\Models\User;
 use App\Rounds\Rounds;
 use Gnomic\Brief\BriefReader;
@@ -21,7 +22,9 @@ final class DemoSeeder extends Seeder
         $standins = rtrim((string) env('GNOMIC_STANDINS'), '/');
         if (Site::query()->exists()) {
             // The demo may have been started at another port since.
-            Source::query()->where('address', 'like', '%/rookcall/%')->update(['address' => "$standins/rookcall/quillmoor/feed.atom"]);
+            foreach (Source::query()->where('address', 'like', 'http://127.0.0.1:%')->get() as $source) {
+                $source->update(['address' => (string) preg_replace('~^http://127\.0\.0\.1:\d+(?=/(?:rookcall|barrowfair)/)~', $standins, $source->address)]);
+            }
 
             return;
         }
@@ -30,12 +33,14 @@ final class DemoSeeder extends Seeder
         $site->members()->attach($owner->id);
         $site->credentials()->create(['channel' => 'wayleaf', 'secret' => 'wl-demo-key-7Q2M']);
 
+        $this->subjects($site, $standins);
         foreach ([
             ['the-dome', 'the Dome', 'wayleaf', 'wl-dome'],
             ['harrow-lane', 'Harrow Lane', 'wayleaf', 'wl-harrow'],
             ['rookcall', 'Rookcall', 'feed', "$standins/rookcall/quillmoor/feed.atom"],
         ] as [$key, $name, $channel, $address]) {
-            $source = $site->sources()->create(['key' => $key, 'name' => $name, 'channel' => $channel, 'address' => $address,
+            $subject = ['the-dome' => 'The Dome', 'harrow-lane' => 'Harrow Lane Planetarium'][$key] ?? 'Quillmoor Observatory';
+            $source = $site->sources()->create(['subject_id' => Subject::named($site, $subject)->id, 'key' => $key, 'name' => $name, 'channel' => $channel, 'address' => $address,
                 'cadence' => config('gnomic.cadence'), 'next_at' => now()]);
             $round = $rounds->run($source);
             if ($round?->outcome !== 'changed') {
@@ -59,6 +64,26 @@ final class DemoSeeder extends Seeder
             $widget = $site->widgets()->create(['key' => $key, 'name' => $name, 'brief' => BriefReader::read($brief)->toArray()]);
             if ($key !== 'hill4posts0') {
                 $publish->draft($widget, 'The demo');
+            }
+        }
+    }
+
+    /** What the observatory is spoken of for, and where each can be found; most of it waits to be connected. */
+    private function subjects(Site $site, string $standins): void
+    {
+        foreach ([
+            ['Quillmoor Observatory', 'Organization', ['feed' => "$standins/rookcall/quillmoor/feed.atom", 'shutterfen' => 'photos']],
+            ['The Dome', 'Venue', ['wayleaf' => 'wl-dome', 'ticketwick' => 'tv-dome']],
+            ['Harrow Lane Planetarium', 'Venue', ['wayleaf' => 'wl-harrow', 'ticketwick' => 'tv-harrow']],
+            ['Skerry Field Station', 'Venue', ['wayleaf' => 'wl-new']],
+            ['Pocket Star Wheel', 'Product', ['page' => "$standins/barrowfair/items/star-wheel"]],
+            ['Red Lantern', 'Product', ['page' => "$standins/barrowfair/items/red-lantern"]],
+            ['Moon Atlas', 'Product', ['page' => "$standins/barrowfair/items/moon-atlas"]],
+            ['The mirror-making weekend', 'Event', []],
+        ] as [$name, $kind, $addresses]) {
+            $subject = Subject::named($site, $name, $kind);
+            foreach ($addresses as $channel => $address) {
+                $subject->addresses()->create(['channel' => $channel, 'address' => $address]);
             }
         }
     }

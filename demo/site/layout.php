@@ -2,6 +2,8 @@
 /** @var string $title */
 /** @var string $body */
 /** @var string $path */
+/** @var string $standins */
+/** @var array<string, mixed>|null $linked */
 ?>
 <!doctype html>
 <html lang="en">
@@ -11,6 +13,10 @@
 <title><?= $title ?> · Quillmoor Observatory</title>
 <link rel="stylesheet" href="/site.css">
 <link rel="icon" href="data:,">
+<?php if ($standins !== '') { ?>
+<link rel="alternate" type="application/atom+xml" title="Short posts from the hill" href="<?= $standins ?>/rookcall/quillmoor/feed.atom">
+<?php } ?>
+<?= $linked === null ? '' : '<script type="application/ld+json">'.json_encode(['@context' => 'https://schema.org'] + $linked, JSON_THROW_ON_ERROR | JSON_HEX_TAG | JSON_UNESCAPED_UNICODE)."</script>\n" ?>
 </head>
 <body>
 <header class="top"><div class="wide">

@@ -13,6 +13,14 @@ if ($path !== '' && preg_match('~^/(pictures/[\w-]+\.svg|site\.css)$~', $path) =
 
     return;
 }
+if ($path === '/robots.txt' || $path === '/sitemap.xml') {
+    header('Content-Type: '.($path === '/robots.txt' ? 'text/plain' : 'application/xml'));
+    $origin = 'http://'.$_SERVER['HTTP_HOST'];
+    echo $path === '/robots.txt' ? "User-agent: *\nDisallow: /staff\nSitemap: $origin/sitemap.xml\n"
+        : '<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">'.implode('', array_map(static fn (string $page): string => "<url><loc>$origin$page</loc></url>", ['/', '/visit', '/planetarium', '/shop', '/about', '/staff'])).'</urlset>';
+
+    return;
+}
 $pages = ['' => 'home', '/visit' => 'visit', '/planetarium' => 'planetarium', '/shop' => 'shop', '/about' => 'about'];
 $name = $pages[$path] ?? null;
 if ($name === null) {
@@ -20,6 +28,9 @@ if ($name === null) {
     $name = 'missing';
 }
 $gnomic = rtrim((string) getenv('GNOMIC_HOST'), '/');
+$standins = rtrim((string) getenv('GNOMIC_STANDINS'), '/');
+/** What a page says of itself to programs, as schema.org has it; set by the page. */
+$linked = null;
 
 /** Includes an edition in the page itself, as a server-side include does; the last one that came serves when none comes. */
 $include = static function (string $key) use ($gnomic): string {

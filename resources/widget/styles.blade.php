@@ -33,6 +33,13 @@ details[open] .less{display:inline}
 .reply{margin-top:10px;padding-left:12px;border-left:2px solid {{ $palette->line }}}
 .who{font-weight:600}
 .by{margin-top:12px}
+.faced{display:flex;gap:10px;align-items:center}
+.said{display:block}
+.face{flex:none;width:40px;height:40px;border-radius:50%;object-fit:cover}
+span.face{display:grid;place-items:center;color:#fff;font-size:14px;font-weight:600}
+.shots{display:grid;grid-template-columns:1fr;gap:6px;margin-top:10px}
+.shots:not(.n1){grid-template-columns:1fr 1fr}
+.shots img{display:block;width:100%;height:auto;aspect-ratio:4/3;object-fit:cover}
 .name{display:block;font-weight:600;color:{{ $palette->glyph }}}
 a{color:inherit;text-underline-offset:3px}
 .view{overflow:hidden;overflow:clip;overflow-clip-margin:0;border-bottom:1px solid {{ $palette->line }}}

@@ -40,6 +40,15 @@ input[type=text],textarea,select{width:100%;max-width:36rem}.two{display:grid;gr
 <label>Words <textarea name="comment" rows="2">Needle high since six. We keep the dome open until it drops.</textarea></label>
 <button name="do" value="post">A new post appears</button>
 </form>
+<form method="post">
+<h2>Ticketwick and Shutterfen: access</h2>
+<p>On the consent page of either, choose an account and allow. Corkwall's token for the demo: <code>ck-5d1e-demo-board</code>. Barrow Fair's pages:
+<a href="/barrowfair/items/star-wheel">a product</a>, <a href="/barrowfair/stalls/quillmoor">the stall</a>.</p>
+<label>Service <select name="service"><option value="ticketwick">Ticketwick</option><option value="shutterfen">Shutterfen</option></select></label>
+<button name="do" value="withdraw">Access is withdrawn</button>
+<button name="do" value="expire">The tokens run out now</button>
+<button name="do" value="unrate">Ticketwick's newest rating is removed</button>
+</form>
 <div class="two">
 <?php foreach ($moods as $service => $mood) { ?>
 <form method="post">

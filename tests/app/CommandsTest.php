@@ -60,7 +60,7 @@ final class CommandsTest extends TestCase
         yield 'no file' => [['gnomic:read', 'nowhere.xml'], '', 'no file nowhere.xml'];
         yield 'a page' => [['gnomic:read', '-'], '<!doctype html><title>x</title>', 'a web page'];
         yield 'a zip' => [['gnomic:read', '-'], "PK\x03\x04", 'a zip archive'];
-        yield 'another way of reading' => [['gnomic:read', '-', '--as=owl'], '', '--as is auto, feed or json'];
+        yield 'another way of reading' => [['gnomic:read', '-', '--as=owl'], '', '--as is auto, feed, page, table or json'];
         yield 'no entries' => [['gnomic:read', '-', '--as=json'], "x\n", 'line 1'];
         yield 'a private address' => [['gnomic:read', 'http://127.0.0.1:9/'], '', 'private network'];
         yield 'a brief that is no JSON' => [['gnomic:sift', '-', '--entries=x'], '{', 'is not JSON'];
@@ -75,8 +75,8 @@ final class CommandsTest extends TestCase
         self::assertSame(['new'], array_map(fn (string $line) => json_decode($line, true)['id'], explode("\n", trim($out))));
         [, $why] = $this->artisan(['gnomic:sift', '-', '--entries='.__DIR__.'/entries.jsonl', '--why'], $brief);
         $lines = array_map(fn (string $line): array => json_decode($line, true), explode("\n", trim($why)));
-        self::assertSame([3, 2, 1], [$lines[0]['kept'], $lines[3]['kept'], $lines[4]['kept']]);
-        self::assertSame('2 stars, the brief wants four stars and up.', $lines[7]['reason']);
+        self::assertSame([3, 2, 1], [$lines[0]['kept'], $lines[4]['kept'], $lines[5]['kept']]);
+        self::assertSame('2 stars, the brief wants four stars and up.', $lines[8]['reason']);
     }
 
     public function test_rendering_prints_or_writes_an_edition(): void

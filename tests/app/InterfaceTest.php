@@ -84,7 +84,7 @@ final class InterfaceTest extends TestCase
             self::assertStringContainsString($says, $this->ask('post', '/look', ['address' => $this->faults.$path])->assertUnprocessable()->json('message'));
         }
 
-        $this->ask('put', '/credentials/wayleaf', ['secret' => 'another'])->assertNoContent();
+        $this->ask('put', '/credentials/{channel}', ['secret' => 'another'], '/credentials/wayleaf')->assertNoContent();
         self::assertStringContainsString('does not know the key', $this->ask('get', '/places?query=observatory', at: '/places?query=observatory')->assertUnprocessable()->json('message'));
         $this->assertDatabaseMissing('credentials', ['secret' => 'another']);
     }

@@ -24,7 +24,7 @@ final class NeverLoseTest extends TestCase
     public function test_a_long_life_of_a_source(): void
     {
         $chance = new Randomizer(new Mt19937(11));
-        $stored = new Stored;
+        $stored = $this->app->make(Stored::class);
         $source = $this->source($this->site());
         /** @var array<string, Entry> $there what the service has now */
         $there = [];

@@ -13,8 +13,6 @@ use App\Fetching\FetchFailed;
 use App\Models\Source;
 use Carbon\CarbonImmutable;
 use Closure;
-use Gnomic\Gather\Feed\Discovery;
-use Gnomic\Gather\Feed\FeedLink;
 use Gnomic\Gather\Feed\FeedReader;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\NotReadable;
@@ -35,6 +33,21 @@ final readonly class FeedChannel implements Channel
         return 'Feed';
     }
 
+    public function brings(): string
+    {
+        return 'posts';
+    }
+
+    public function recognised(string $address): ?string
+    {
+        return null; // any address may be a feed's
+    }
+
+    public function isAsked(): bool
+    {
+        return true;
+    }
+
     public function saidAt(Source $source): string
     {
         return $source->name;
@@ -53,27 +66,14 @@ final readonly class FeedChannel implements Channel
         return new Gathered($reading, Coverage::Newest, Conditions::from($answer));
     }
 
-    /**
-     * What is at an address: a feed, or a page whose head names some.
-     *
-     * @return array{address: string, reading: Reading}|list<FeedLink>
-     *
-     * @throws FetchFailed|NotReadable
-     */
-    public function look(string $address): array
+    /** @throws FetchFailed */
+    public function fetched(string $address): Answer
     {
-        $answer = $this->fetcher->get($address, self::ACCEPT);
-        try {
-            return ['address' => $answer->address, 'reading' => self::read($answer)];
-        } catch (NotReadable $notAFeed) {
-            $links = Discovery::feedsIn($answer->body, $answer->address);
-
-            return $links === [] ? throw $notAFeed : $links;
-        }
+        return $this->fetcher->get($address, self::ACCEPT);
     }
 
     /** An error is an error whatever type it says it has. @throws FetchFailed|NotReadable */
-    private static function read(Answer $answer): Reading
+    public static function read(Answer $answer): Reading
     {
         if (! $answer->isOk()) {
             $host = (string) parse_url($answer->address, PHP_URL_HOST);

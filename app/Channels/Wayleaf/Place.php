@@ -14,6 +14,7 @@ final readonly class Place
         public ?string $town,
         public int $reviews,
         public ?float $average,
+        public ?string $picture,
     ) {
     }
 
@@ -26,6 +27,7 @@ final readonly class Place
         $average = $record['average'] ?? null;
 
         return new self($record['place_id'], $record['name'], $text('address'), $text('town'),
-            is_int($record['reviews'] ?? null) ? $record['reviews'] : 0, is_int($average) || is_float($average) ? (float) $average : null);
+            is_int($record['reviews'] ?? null) ? $record['reviews'] : 0, is_int($average) || is_float($average) ? (float) $average : null,
+            preg_match('/^[\w.-]+$/', (string) $text('picture')) === 1 ? $text('picture') : null);
     }
 }

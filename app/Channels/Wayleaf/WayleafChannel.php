@@ -30,6 +30,21 @@ final readonly class WayleafChannel implements Channel
         return 'Wayleaf';
     }
 
+    public function brings(): string
+    {
+        return 'reviews, with your replies';
+    }
+
+    public function recognised(string $address): ?string
+    {
+        return $this->client->identifierIn($address);
+    }
+
+    public function isAsked(): bool
+    {
+        return true;
+    }
+
     public function saidAt(Source $source): string
     {
         return $this->name();
@@ -49,12 +64,24 @@ final readonly class WayleafChannel implements Channel
         return array_values(array_filter(array_map(Place::fromRecord(...), is_array($found) && is_array($found['places'] ?? null) ? array_values($found['places']) : [])));
     }
 
+    /**
+     * One place, by its identifier.
+     *
+     * @throws FetchFailed where there is none
+     */
+    public function place(Site $site, string $id): Place
+    {
+        $record = json_decode($this->client->get($site, '/v1/places/'.rawurlencode($id).'/reviews', [])->body, true);
+
+        return Place::fromRecord(is_array($record) ? ($record['place'] ?? null) : null) ?? throw FetchFailed::status(404, $this->name());
+    }
+
     public function gather(Source $source, Conditions $since, Closure $progress): Gathered
     {
         $path = '/v1/places/'.rawurlencode($source->address).'/reviews';
         $first = $answer = $this->client->get($source->site, $path, [], $since->headers());
         if ($answer->status === 304) {
-            return new Gathered(null, Coverage::Whole, $since);
+            return new Gathered(null, Coverage::Whole, $since, quota: WayleafClient::quotaOf($answer));
         }
         $page = WayleafReviews::read($answer->body);
         [$entries, $problems] = [$page->reading->entries, $page->reading->problems];
@@ -72,6 +99,7 @@ final readonly class WayleafChannel implements Channel
             new Reading($page->reading->format, $entries, $problems, $page->reading->title, $page->reading->home),
             $whole ? Coverage::Whole : Coverage::Newest,
             Conditions::from($first),
+            quota: WayleafClient::quotaOf($answer),
         );
     }
 }

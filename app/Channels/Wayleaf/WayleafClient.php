@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Channels\Wayleaf;
 
+use App\Channels\PublicAddress;
 use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
@@ -28,7 +29,7 @@ final readonly class WayleafClient
     {
         $key = $site->credentials()->where('channel', 'wayleaf')->first()?->secret;
         $answer = $this->fetcher->get($this->address.$path.($query === [] ? '' : '?'.http_build_query($query)),
-            $headers + ['Accept' => 'application/json', 'Wayleaf-Key' => (string) $key]);
+            $headers + ['Accept' => 'application/json', 'Wayleaf-Key' => (string) $key, 'Wayleaf-Site' => $site->address]);
         if ($answer->isOk() || $answer->status === 304) {
             return $answer;
         }
@@ -37,8 +38,26 @@ final readonly class WayleafClient
         throw FetchFailed::status($answer->status, 'Wayleaf', RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()), match ($code) {
             'key_missing' => 'it wants a key; paste yours',
             'key_unknown' => 'it does not know the key; copy it once more from your Wayleaf account',
+            'key_not_active' => 'the key is new and not active yet; it waits and tries again by itself',
+            'key_other_site' => "the key is kept for another site than $site->address; allow this one in your Wayleaf account",
+            'quota_used' => 'the quota of the day is used; it goes on tomorrow by itself',
+            'query_short' => 'give at least three letters of the name',
             'place_unknown' => 'it has no such place any more; look the place up again',
             default => null,
         });
+    }
+
+    /** The identifier of a place in the address of its public page. */
+    public function identifierIn(string $address): ?string
+    {
+        return PublicAddress::identifier($this->address, '/places/([\w-]+)', $address);
+    }
+
+    /** @return array{used: int, limit: int}|null */
+    public static function quotaOf(Answer $answer): ?array
+    {
+        [$limit, $left] = [$answer->header('Wayleaf-Quota'), $answer->header('Wayleaf-Quota-Left')];
+
+        return $limit === null || $left === null ? null : ['used' => max(0, (int) $limit - (int) $left), 'limit' => (int) $limit];
     }
 }

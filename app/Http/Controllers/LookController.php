@@ -4,53 +4,107 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Channels\Feed\FeedChannel;
+use App\Channels\AtAddress;
+use App\Channels\Channels;
+use App\Channels\Corkwall\CorkwallChannel;
 use App\Channels\Wayleaf\Place;
 use App\Channels\Wayleaf\WayleafChannel;
+use App\Discovery\Discover;
 use App\Models\Site;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Feed\FeedLink;
+use Gnomic\Gather\Page\Described;
+use Gnomic\Gather\Page\PageReading;
+use Gnomic\Gather\Reading;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Looks before connecting: what is at an address, which places have a name. */
+/** Looks before connecting: what is at an address, which places have a name, which boards a token opens, what a site tells. */
 final class LookController
 {
-    public function address(Request $request, FeedChannel $feeds): JsonResponse
+    public function address(Request $request, AtAddress $at, Channels $channels): JsonResponse
     {
         $given = $request->validate(['address' => ['required', 'string', 'max:2000']]);
-        $address = trim((string) $given['address']);
-        $found = $feeds->look(preg_match('~^[a-z][a-z0-9+.-]*://~i', $address) === 1 ? $address : "https://$address");
-        if (array_is_list($found)) {
-            return new JsonResponse(['feed' => null, 'links' => array_map(fn (FeedLink $link): array => get_object_vars($link), $found)]);
-        }
-        $reading = $found['reading'];
+        $found = $at->look(self::whole((string) $given['address']));
 
-        return new JsonResponse(['feed' => [
-            'address' => $found['address'],
-            'title' => $reading->title,
-            'home' => $reading->home,
-            'format' => $reading->format,
-            'count' => count($reading->entries),
-            'problems' => array_map(strval(...), $reading->problems),
-            'first' => array_map(EntryJson::write(...), array_slice($reading->entries, 0, 3)),
-        ], 'links' => []]);
+        return new JsonResponse([
+            'other' => $found['other'] === null ? null : $found['other'] + ['channelName' => $channels->of($found['other']['channel'])->name()],
+            'feed' => $found['feed'] === null ? null : $this->feed($found['address'], $found['feed']),
+            'page' => $found['page'] === null ? null : $this->page($found['address'], $found['page']),
+            'links' => array_map(fn (FeedLink $link): array => get_object_vars($link), $found['links']),
+        ]);
     }
 
-    public function places(Request $request, Site $site, WayleafChannel $wayleaf): JsonResponse
+    public function places(Request $request, Site $site, WayleafChannel $wayleaf, Channels $channels): JsonResponse
     {
-        $given = $request->validate(['query' => ['required', 'string', 'max:200']]);
+        $given = $request->validate(['query' => ['required', 'string', 'max:2000']]);
+        $query = (string) $given['query'];
         $connected = $site->sources()->where('channel', 'wayleaf')->whereNull('disconnected_at')->pluck('address')->all();
-        $places = $wayleaf->places($site, (string) $given['query']);
+        // An address that people copy from their browser names its place; one of another channel is told as such.
+        $other = $channels->recognised($query);
+        if ($other !== null && $other['channel'] !== 'wayleaf') {
+            return new JsonResponse(['places' => [], 'other' => $other + ['channelName' => $channels->of($other['channel'])->name()]]);
+        }
+        $identifier = $other['address'] ?? (preg_match('/^wl-[\w-]+$/', trim($query)) === 1 ? trim($query) : null);
+        $places = $identifier === null ? $wayleaf->places($site, $query) : [$wayleaf->place($site, $identifier)];
 
-        return new JsonResponse(['places' => array_map(fn (Place $place): array => get_object_vars($place) + ['connected' => in_array($place->id, $connected, true)], $places)]);
+        return new JsonResponse(['other' => null, 'places' => array_map(fn (Place $place): array => get_object_vars($place) + ['connected' => in_array($place->id, $connected, true)], $places)]);
     }
 
-    public function key(Request $request, Site $site): JsonResponse
+    public function key(Request $request, Site $site, string $channel): JsonResponse
     {
         $given = $request->validate(['secret' => ['required', 'string', 'max:500']]);
-        $site->credentials()->updateOrCreate(['channel' => 'wayleaf'], ['secret' => trim((string) $given['secret'])]);
+        $site->credentials()->updateOrCreate(['channel' => $channel], ['secret' => trim((string) $given['secret'])]);
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
+    }
+
+    public function boards(Site $site, CorkwallChannel $corkwall): JsonResponse
+    {
+        return new JsonResponse(['choices' => self::connectable($site, 'corkwall', $corkwall->boards($site))]);
+    }
+
+    /** The owner's own website: what it tells of where people speak of it. Nothing is connected. */
+    public function website(Request $request, Site $site, Discover $discover): JsonResponse
+    {
+        $given = $request->validate(['address' => ['required', 'string', 'max:2000']]);
+
+        return new JsonResponse(get_object_vars($discover->at($site, self::whole((string) $given['address']))));
+    }
+
+    /**
+     * @param  list<array{id: string, name: string, detail: string}>  $choices
+     * @return list<array{id: string, name: string, detail: string, connected: bool}>
+     */
+    public static function connectable(Site $site, string $channel, array $choices): array
+    {
+        $connected = $site->sources()->where('channel', $channel)->whereNull('disconnected_at')->pluck('address')->all();
+
+        return array_map(fn (array $choice): array => $choice + ['connected' => in_array($choice['id'], $connected, true)], $choices);
+    }
+
+    private static function whole(string $address): string
+    {
+        $address = trim($address);
+
+        return preg_match('~^[a-z][a-z0-9+.-]*://~i', $address) === 1 ? $address : "https://$address";
+    }
+
+    /** @return array<string, mixed> */
+    private function feed(string $address, Reading $reading): array
+    {
+        return ['address' => $address, 'title' => $reading->title, 'home' => $reading->home, 'format' => $reading->format, 'count' => count($reading->entries),
+            'problems' => array_map(strval(...), $reading->problems), 'first' => array_map(EntryJson::write(...), array_slice($reading->entries, 0, 3))];
+    }
+
+    /** @return array<string, mixed> */
+    private function page(string $address, PageReading $page): array
+    {
+        $described = array_values(array_filter($page->described, fn (Described $one): bool => $one->reviews > 0 || $one->figures !== null));
+
+        return ['address' => $address, 'title' => $page->reading->title, 'count' => count($page->reading->entries),
+            'problems' => array_map(strval(...), $page->reading->problems), 'first' => array_map(EntryJson::write(...), array_slice($page->reading->entries, 0, 3)),
+            'about' => array_map(fn (Described $one): array => ['name' => $one->name, 'type' => $one->type, 'reviews' => $one->reviews,
+                'figures' => $one->figures === null ? null : ['mean' => $one->figures->mean->spoken(), 'count' => $one->figures->count]], $described)];
     }
 }

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Channels\Channels;
+use App\Channels\Shutterfen\ShutterfenChannel;
+use App\Fetching\FetchFailed;
 use App\Http\Requests\ConnectSource;
 use App\Http\Resources\SourceResource;
+use App\Models\Grant;
 use App\Models\Site;
 use App\Models\Source;
+use App\Models\Subject;
+use App\Rounds\Removal;
 use App\Rounds\RoundJob;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Str;
 
 /** The site's connections. */
 final class SourceController
@@ -28,34 +33,44 @@ final class SourceController
     }
 
     /** Connecting the same thing again gives the source that is there, connected. */
-    public function store(ConnectSource $request, Site $site): JsonResponse
+    public function store(ConnectSource $request, Site $site, ShutterfenChannel $shutterfen): JsonResponse
     {
-        $source = $site->sources()->where('channel', $request->channel())->where('address', $request->address())->first()
+        $grant = $request->grant() === null ? null : $site->grants()->where('channel', $request->channel())->findOrFail($request->grant());
+        $subject = $request->subject() === null ? null : Subject::named($site, $request->subject());
+        $source = $this->there($site, $request->channel(), $request->address(), $request->of())
             ?? $site->sources()->create([
-                'key' => $this->freeKey($site, $request->name()),
+                'key' => Source::freeKey($site, $request->name()),
                 'name' => $request->name(),
                 'channel' => $request->channel(),
                 'address' => $request->address(),
                 'home' => $request->home(),
+                'settings' => $request->of() === null ? null : ['of' => $request->of()],
                 'cadence' => config('gnomic.cadence'),
                 'next_at' => now(),
+                'profile' => $grant !== null && $request->channel() === 'shutterfen' ? $this->profile($shutterfen, $grant) : null,
             ]);
         $isNew = $source->wasRecentlyCreated;
-        $source->update(['disconnected_at' => null]);
+        $source->update(['disconnected_at' => null, 'removed_at' => null] + ($grant === null ? [] : ['grant_id' => $grant->id]) + ($subject === null ? [] : ['subject_id' => $subject->id]));
+        $subject?->addresses()->firstOrCreate(['channel' => $source->channel, 'address' => $source->address]);
         RoundJob::dispatch($source->id);
 
         return $this->show($site, $source->key)->response()->setStatusCode($isNew ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
     }
 
-    public function update(Request $request, Site $site, string $key): SourceResource
+    public function update(Request $request, Site $site, string $key, Removal $removal): SourceResource
     {
         $given = $request->validate([
             'name' => ['sometimes', 'string', 'min:1', 'max:100'],
             'cadence' => ['sometimes', 'integer', 'min:60', 'max:2592000'],
             'connected' => ['sometimes', 'boolean'],
+            'subject' => ['sometimes', 'nullable', 'string', 'max:100'],
+            'showsGone' => ['sometimes', 'boolean'],
+            'acceptsLoss' => ['sometimes', 'boolean'],
+            'profile' => ['sometimes', 'array'],
+            'profile.name' => ['nullable', 'string', 'max:100'], 'profile.picture' => ['nullable', 'url:http,https', 'max:2000'], 'profile.bio' => ['nullable', 'string', 'max:500'],
         ]);
         $source = $site->sources()->where('key', $key)->firstOrFail();
-        $source->fill(array_intersect_key($given, ['name' => 1, 'cadence' => 1]));
+        $source->fill(array_intersect_key($given, ['name' => 1, 'cadence' => 1, 'profile' => 1]));
         if (isset($given['cadence'])) {
             $last = $source->lastRound()->first()->finished_at ?? now();
             $source->setAttribute('next_at', $last->copy()->addSeconds((int) $given['cadence']));
@@ -63,36 +78,73 @@ final class SourceController
         if (isset($given['connected'])) {
             $source->fill(['disconnected_at' => (bool) $given['connected'] ? null : now(), 'next_at' => now()]);
         }
+        if (array_key_exists('subject', $given)) {
+            $subject = $given['subject'] === null ? null : Subject::named($site, (string) $given['subject']);
+            $source->fill(['subject_id' => $subject?->id]);
+            $source->entries()->update(['subject_id' => $subject?->id]);
+        }
+        if (isset($given['acceptsLoss'])) {
+            $source->fill(['accepts_loss' => (bool) $given['acceptsLoss'], 'next_at' => now()]);
+        }
         $source->save();
+        if (isset($given['showsGone'])) {
+            $removal->showGone($source, (bool) $given['showsGone']);
+        }
+        if ((bool) ($given['acceptsLoss'] ?? false)) {
+            RoundJob::dispatch($source->id);
+        }
 
         return $this->show($site, $key);
     }
 
+    /** Takes it off the list with all it brought; for a day it can be brought back whole, by removed=0. */
+    public function destroy(Request $request, Site $site, Removal $removal, string $key): JsonResponse
+    {
+        $source = $site->sources()->where('key', $key)->firstOrFail();
+
+        return new JsonResponse($request->boolean('removed', true) ? $removal->remove($source) : $removal->bringBack($source));
+    }
+
     /** A round now, in the background. */
-    public function round(Site $site, string $key): JsonResponse
+    public function round(Site $site, Channels $channels, string $key): JsonResponse
     {
         $source = $site->sources()->where('key', $key)->whereNull('disconnected_at')->firstOrFail();
-        RoundJob::dispatch($source->id);
+        if ($channels->of($source->channel)->isAsked()) {
+            RoundJob::dispatch($source->id);
+        }
 
         return $this->show($site, $key)->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
+    }
+
+    private function there(Site $site, string $channel, string $address, ?string $of): ?Source
+    {
+        foreach ($site->sources()->where('channel', $channel)->where('address', $address)->get() as $source) {
+            if (($source->settings['of'] ?? null) === $of) {
+                return $source;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, string|null>|null what the account says of itself; the owner can put it otherwise */
+    private function profile(ShutterfenChannel $shutterfen, Grant $grant): ?array
+    {
+        try {
+            return $shutterfen->profile($grant);
+        } catch (FetchFailed) {
+            return null; // its first round tells why
+        }
     }
 
     /** @return Builder<Source> */
     private function counted(Site $site): Builder
     {
-        return Source::query()->where('site_id', $site->id)
+        $query = Source::query()->with(['subject', 'grant', 'lastRound'])
             ->withCount(['entries as present_count' => fn ($query) => $query->where('gone', false)])
             ->withMax('entries as newest_published', 'published');
-    }
+        $query->where('site_id', $site->id)->whereNull('removed_at');
 
-    private function freeKey(Site $site, string $name): string
-    {
-        $base = Str::limit(Str::slug($name), 40, '') ?: 'source';
-        $key = $base;
-        for ($number = 2; $site->sources()->where('key', $key)->exists(); $number++) {
-            $key = "$base-$number";
-        }
-
-        return $key;
+        return $query;
     }
 }

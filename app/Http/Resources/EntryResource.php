@@ -21,6 +21,7 @@ final class EntryResource extends JsonResource
             'entry' => EntryJson::write($this->resource->toCore()),
             'rating' => $this->resource->toCore()->rating?->spoken(),
             'hidden' => $this->hidden,
+            'duplicate' => $this->duplicate,
             'gone' => $this->gone_at?->toRfc3339String(),
             'revisions' => (int) $this->resource->getAttribute('revisions_count'),
         ];

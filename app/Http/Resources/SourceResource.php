@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Access\Services;
 use App\Channels\Channels;
 use App\Models\Source;
 use Carbon\CarbonImmutable;
+use Gnomic\Entry\Rating;
+use Gnomic\Entry\Scale;
 use Gnomic\Tend\Cadence;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -24,34 +27,34 @@ final class SourceResource extends JsonResource
     public function toArray(Request $request): array
     {
         $newest = $this->resource->getAttribute('newest_published');
-        $round = $this->lastRound()->first();
+        $round = $this->resource->lastRound;
+        $channel = app(Channels::class)->of($this->channel);
+        $granting = app(Services::class);
 
         return [
             'key' => $this->key,
             'name' => $this->name,
             'channel' => $this->channel,
-            'channelName' => app(Channels::class)->of($this->channel)->name(),
+            'channelName' => $channel->name(),
+            'brings' => $channel->brings(),
+            'isAsked' => $channel->isAsked(),
             'address' => $this->address,
             'home' => $this->home,
-            'state' => $this->state($round?->outcome),
+            'subject' => $this->subject?->name,
+            'state' => $this->resource->state(),
             'reason' => $round?->reason,
             'entries' => (int) $this->resource->getAttribute('present_count'),
             'newest' => $newest === null ? null : CarbonImmutable::createFromTimestamp((int) $newest)->toRfc3339String(),
             'cadence' => $this->cadence,
             'cadenceSpoken' => Cadence::spoken($this->cadence),
-            'nextAt' => $this->next_at?->toRfc3339String(),
+            'nextAt' => $channel->isAsked() ? $this->next_at?->toRfc3339String() : null,
             'lastRound' => $round === null ? null : RoundResource::make($round),
+            'showsGone' => $this->shows_gone,
+            'quota' => $this->quota,
+            'profile' => $this->profile,
+            'figures' => $this->figures === null ? null : ['mean' => Rating::on(Scale::between((float) $this->figures['worst'], (float) $this->figures['best']), (float) $this->figures['value'])->spoken(), 'count' => $this->figures['count']],
+            'granted' => $this->grant === null ? null : ['account' => $this->grant->account, 'what' => array_values($granting->of($this->channel)->scopes),
+                'until' => $this->grant->expires_at?->toRfc3339String(), 'ended' => $this->grant->ended_at?->toRfc3339String()],
         ];
-    }
-
-    private function state(?string $outcome): string
-    {
-        return match (true) {
-            $this->disconnected_at !== null => 'disconnected',
-            $outcome === null => 'waiting',
-            $outcome === 'running' => 'running',
-            in_array($outcome, ['failed', 'held'], true) => $outcome,
-            default => 'well',
-        };
     }
 }

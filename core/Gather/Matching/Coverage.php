@@ -11,4 +11,6 @@ enum Coverage
     case Whole;
     /** The newest only, as feeds do: what is missing among the newest has gone, what is older has only dropped off the end. */
     case Newest;
+    /** Some, as a table that is handed over does: nothing goes for not being in it. */
+    case Some;
 }

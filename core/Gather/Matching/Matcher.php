@@ -18,8 +18,9 @@ final class Matcher
      *
      * @param  array<array-key, Known>  $known  by identifier
      * @param  list<Entry>  $answered
+     * @param  bool  $lossIsRight  the owner has said that what is missing has really gone
      */
-    public static function match(array $known, array $answered, Coverage $coverage): Matched
+    public static function match(array $known, array $answered, Coverage $coverage, bool $lossIsRight = false): Matched
     {
         $new = $changed = $byId = [];
         $same = 0;
@@ -48,13 +49,13 @@ final class Matcher
                 continue;
             }
             $present++;
-            $spokenOf = $coverage === Coverage::Whole || ($stored->published !== null && $oldest !== null && $stored->published > $oldest);
+            $spokenOf = $coverage === Coverage::Whole || ($coverage === Coverage::Newest && $stored->published !== null && $oldest !== null && $stored->published > $oldest);
             if ($spokenOf && ! isset($byId[$id])) {
                 $gone[] = (string) $id;
             }
         }
 
-        return new Matched($new, $changed, $same, $gone, self::doubt($present, count($byId), count($gone)));
+        return new Matched($new, $changed, $same, $gone, $lossIsRight || $coverage === Coverage::Some ? null : self::doubt($present, count($byId), count($gone)));
     }
 
     private static function doubt(int $present, int $answered, int $gone): ?string

@@ -80,14 +80,32 @@ final class Html
         return $pictures;
     }
 
-    /** @return list<DOMElement> every element of that name, in the order of the document */
+    /** What toText() says of something that has been parsed already. */
+    public static function textOf(DOMNode $node): string
+    {
+        $text = '';
+        self::speak($node, $text, false);
+
+        return Words::tidy($text);
+    }
+
+    /** The markup within an element, as it stands: not sanitised. */
+    public static function within(DOMElement $element): string
+    {
+        return self::parser()->saveHTML($element->childNodes);
+    }
+
+    /**
+     * @param  string  $name  "*" for all
+     * @return list<DOMElement> every element of that name, in the order of the document
+     */
     public static function elements(DOMNode $within, string $name): array
     {
         $found = [];
         $stack = [$within];
         while ($stack !== []) {
             $node = array_pop($stack);
-            if ($node instanceof DOMElement && $node->localName === $name) {
+            if ($node instanceof DOMElement && ($name === '*' || $node->localName === $name)) {
                 $found[] = $node;
             }
             for ($child = $node->lastChild; $child !== null; $child = $child->previousSibling) {

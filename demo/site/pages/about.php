@@ -1,4 +1,12 @@
-<?php $title = 'About'; ?>
+<?php
+/** @var string $standins */
+$title = 'About';
+$linked = ['@graph' => [
+    ['@type' => 'Organization', 'name' => 'Quillmoor Observatory', 'url' => '/', 'sameAs' => ["$standins/shutterfen/@quillmoor", "$standins/corkwall/quillmoor"]],
+    ['@type' => 'TouristAttraction', 'name' => 'The Dome', 'address' => ['@type' => 'PostalAddress', 'addressLocality' => 'Quillmoor'], 'sameAs' => ["$standins/wayleaf/places/wl-dome", "$standins/ticketwick/venues/tv-dome"]],
+    ['@type' => 'TouristAttraction', 'name' => 'Harrow Lane Planetarium', 'sameAs' => ["$standins/wayleaf/places/wl-harrow", "$standins/ticketwick/venues/tv-harrow"]],
+]];
+?>
 <div class="wide"><h1>About</h1>
 <p class="lead">Built by subscription in 1926, run by forty volunteers and one fox.</p>
 <p>The Trust keeps the Dome on Beacon Road, the Harrow Lane Planetarium in Tarnbridge, and the Skerry Field Station on the coast, where the sea takes the heat out of the air and the stars hold still.</p>

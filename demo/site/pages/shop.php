@@ -1,6 +1,17 @@
-<?php $title = 'Shop'; ?>
+<?php
+/** @var string $standins */
+$title = 'Shop';
+$linked = ['@graph' => [
+    ['@type' => 'Product', 'name' => 'Pocket Star Wheel', 'sameAs' => ["$standins/barrowfair/items/star-wheel"]],
+    ['@type' => 'Product', 'name' => 'Moon Atlas', 'aggregateRating' => ['@type' => 'AggregateRating', 'ratingValue' => 4.8, 'reviewCount' => 2], 'review' => [
+        ['@type' => 'Review', 'author' => ['@type' => 'Person', 'name' => 'Hamish Lorne'], 'datePublished' => '2026-09-14', 'reviewRating' => ['@type' => 'Rating', 'ratingValue' => 5], 'reviewBody' => 'Bought at the desk after a cloudy night, and the best consolation I know.'],
+        ['@type' => 'Review', 'author' => ['@type' => 'Person', 'name' => 'Noor Haddad'], 'datePublished' => '2026-10-02', 'reviewRating' => ['@type' => 'Rating', 'ratingValue' => 4.5], 'reviewBody' => 'Every crater I looked for was where the atlas said it would be.'],
+    ]],
+]];
+?>
 <div class="wide"><h1>Shop</h1><div class="cols">
-<section><img src="/pictures/sky-1.svg" alt="The moon over the dome" width="640" height="400"><h2>Moon Atlas</h2><p>Second printing, lie-flat spine, every crater the right way round. 24.</p></section>
+<section><img src="/pictures/sky-1.svg" alt="The moon over the dome" width="640" height="400"><h2>Moon Atlas</h2><p>Second printing, lie-flat spine, every crater the right way round. 24.</p>
+<p class="quiet">“Every crater I looked for was where the atlas said it would be.” Noor Haddad</p></section>
 <section><img src="/pictures/sky-4.svg" alt="The mast by night" width="640" height="400"><h2>Red Lantern</h2><p>Light enough to read by, dim enough to keep your night eyes. 18.</p></section>
 <section><img src="/pictures/sky-3.svg" alt="Star trails" width="640" height="400"><h2>Pocket Star Wheel</h2><p>Turn to the hour, hold overhead, know where you are. 9.</p></section>
 </div></div>

@@ -75,7 +75,7 @@ final class SiftingTest extends TestCase
     {
         $sifting = Sifting::of(self::brief(['stars' => ['from' => 4], 'withWords' => true, 'limit' => 2, 'hidden' => ['b']], ['kinds' => ['review']]), self::entries(), 'x');
         $steps = $sifting->selection()->steps;
-        self::assertSame(['collected 8 0', 'kinds 7 1', 'present 6 1', 'hidden 4 2', 'stars 3 1', 'words 2 1', 'shown 2 0'], array_map(fn (Step $step) => "$step->key $step->kept $step->dropped", $steps));
+        self::assertSame(['collected 8 0', 'kinds 7 1', 'present 6 1', 'once 6 0', 'hidden 4 2', 'stars 3 1', 'words 2 1', 'shown 2 0'], array_map(fn (Step $step) => "$step->key $step->kept $step->dropped", $steps));
         foreach (array_slice($steps, 1) as $index => $step) {
             self::assertSame($steps[$index]->kept, $step->kept + $step->dropped);
         }

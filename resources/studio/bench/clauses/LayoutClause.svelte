@@ -13,6 +13,8 @@
     ['date', 'Date'],
     ['source', 'Where it was said'],
     ['reply', 'Your reply'],
+    ['face', 'Face, or initials'],
+    ['pictures', 'Pictures'],
   ] as const;
   const shape = $derived(brief.shape);
   const turn = (part: (typeof parts)[number][0]): void =>
@@ -104,6 +106,21 @@
       <option value={0}>always whole</option>
     </select>
     <p class="small quiet">The rest opens at “Read more”.</p>
+    <label class="moving"
+      >People are named
+      <select
+        class="field"
+        value={shape.names}
+        onchange={(event) => {
+          const names = event.currentTarget.value as typeof shape.names;
+          bench.change((changed) => (changed.shape.names = names));
+        }}
+      >
+        <option value="full">as they gave it</option>
+        <option value="short">first name and initial</option>
+        <option value="initials">by initials</option>
+      </select></label
+    >
   </div>
 </div>
 

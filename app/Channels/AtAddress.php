@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Channels;
+
+use App\Channels\Feed\FeedChannel;
+use App\Channels\Page\PageChannel;
+use App\Fetching\FetchFailed;
+use Gnomic\Gather\Feed\FeedLink;
+use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\Page\PageReading;
+use Gnomic\Gather\Reading;
+
+/** What is at an address that an owner pastes: another channel's place, a feed, a page with reviews, a page that names feeds. */
+final readonly class AtAddress
+{
+    public function __construct(private FeedChannel $feeds, private Channels $channels)
+    {
+    }
+
+    /**
+     * @return array{other: array{channel: string, address: string}|null, address: string, feed: Reading|null, page: PageReading|null, links: list<FeedLink>}
+     *
+     * @throws FetchFailed|NotReadable
+     */
+    public function look(string $address): array
+    {
+        $recognised = $this->channels->recognised($address);
+        if ($recognised !== null && $recognised['channel'] !== 'page') {
+            return ['other' => $recognised, 'address' => $address, 'feed' => null, 'page' => null, 'links' => []];
+        }
+        $answer = $this->feeds->fetched($address);
+        try {
+            return ['other' => null, 'address' => $answer->address, 'feed' => FeedChannel::read($answer), 'page' => null, 'links' => []];
+        } catch (NotReadable $notAFeed) {
+            $page = PageChannel::read($answer);
+            if ($page->reading->entries === [] && $page->feeds === []) {
+                throw str_contains($notAFeed->getMessage(), 'a web page') ? NotReadable::without('reviews marked up, and it names no feed', 'Give the page that lists the reviews, or hand them over as a spreadsheet.') : $notAFeed;
+            }
+
+            return ['other' => null, 'address' => $answer->address, 'feed' => null, 'page' => $page->reading->entries === [] ? null : $page, 'links' => $page->feeds];
+        }
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Channels\Page;
+
+use App\Channels\Channel;
+use App\Channels\Conditions;
+use App\Channels\Gathered;
+use App\Channels\PublicAddress;
+use App\Fetching\Answer;
+use App\Fetching\Fetcher;
+use App\Fetching\FetchFailed;
+use App\Models\Source;
+use Carbon\CarbonImmutable;
+use Closure;
+use Gnomic\Entry\Entry;
+use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\Page\Described;
+use Gnomic\Gather\Page\PageReader;
+use Gnomic\Gather\Page\PageReading;
+use Gnomic\Gather\Reading;
+use Gnomic\Tend\RetryAfter;
+
+/** Pages that mark up reviews of something: a marketplace's product pages, or anybody's. */
+final readonly class PageChannel implements Channel
+{
+    private const ACCEPT = ['Accept' => 'text/html, application/xhtml+xml;q=0.9, */*;q=0.5'];
+
+    /** @param  array<string, string>  $marketplaces names by the address of those that are known to mark up their reviews */
+    public function __construct(private Fetcher $fetcher, private array $marketplaces)
+    {
+    }
+
+    public function name(): string
+    {
+        return 'Marked-up page';
+    }
+
+    public function brings(): string
+    {
+        return 'reviews marked up in the page, and the overall figures it gives';
+    }
+
+    public function saidAt(Source $source): string
+    {
+        foreach ($this->marketplaces as $address => $name) {
+            if (str_starts_with($source->address, $address)) {
+                return $name;
+            }
+        }
+
+        return (string) parse_url($source->address, PHP_URL_HOST);
+    }
+
+    public function recognised(string $address): ?string
+    {
+        foreach (array_keys($this->marketplaces) as $base) {
+            if (PublicAddress::identifier($base, '/((?:items|stalls)/[\w-]+)', $address) !== null) {
+                return $address;
+            }
+        }
+
+        return null;
+    }
+
+    public function isAsked(): bool
+    {
+        return true;
+    }
+
+    /**
+     * What is marked up at an address.
+     *
+     * @return array{address: string, page: PageReading}
+     *
+     * @throws FetchFailed
+     */
+    public function look(string $address): array
+    {
+        $answer = $this->fetcher->get($address, self::ACCEPT);
+
+        return ['address' => $answer->address, 'page' => self::read($answer)];
+    }
+
+    /** A page that the fetcher has brought already. */
+    public static function read(Answer $answer): PageReading
+    {
+        if (! $answer->isOk()) {
+            throw FetchFailed::status($answer->status, (string) parse_url($answer->address, PHP_URL_HOST), RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()));
+        }
+
+        return PageReader::read($answer->body, $answer->header('Content-Type'), $answer->address);
+    }
+
+    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
+    {
+        $answer = $this->fetcher->get($source->address, self::ACCEPT + $since->headers());
+        if ($answer->status === 304) {
+            return new Gathered(null, Coverage::Whole, $since);
+        }
+        $page = self::read($answer);
+        $of = $source->settings['of'] ?? null;
+        $entries = array_values(array_filter($page->reading->entries, fn (Entry $entry): bool => ! is_string($of) || $entry->subject === $of));
+        $described = array_values(array_filter($page->described, fn (Described $one): bool => $one->name === $of || (! is_string($of) && $one->figures !== null)))[0] ?? null;
+        if ($entries === [] && $described?->figures === null) {
+            // Pages lose their markup in a redesign: that is no word about the reviews.
+            throw NotReadable::without('reviews marked up any more', 'What was gathered stays. Look whether the address is still the right one.');
+        }
+        $progress(count($entries));
+
+        // A page shows a choice or the newest of them, never surely all.
+        return new Gathered(new Reading('Page', $entries, $page->reading->problems, $page->reading->title, $source->address), Coverage::Newest, Conditions::from($answer), $described?->figures);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Channels\Channels;
+use App\Models\Site;
+use App\Models\Source;
+use App\Models\Subject;
+use App\Models\SubjectAddress;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+
+/** Subjects by channels: what is connected, what could be, what is missing. */
+final class SubjectController
+{
+    public function index(Site $site, Channels $channels): JsonResponse
+    {
+        $sources = Source::query()->with('lastRound')->withCount(['entries as present_count' => fn ($query) => $query->where('gone', false)]);
+        $sources->where('site_id', $site->id)->whereNull('removed_at');
+        $bySubject = $sources->get()->groupBy('subject_id');
+        $loose = DB::table('entries')->where('site_id', $site->id)->where('gone', false)->whereNotNull('subject_id')->groupBy('subject_id')->selectRaw('subject_id, COUNT(*) AS times')->pluck('times', 'subject_id');
+        $names = $channels->withAddresses();
+        $subjects = Subject::query()->with('addresses');
+        $subjects->where('site_id', $site->id)->orderBy('name');
+
+        return new JsonResponse([
+            'channels' => array_map(fn (string $key, string $name): array => ['key' => $key, 'name' => $name], array_keys($names), $names),
+            'subjects' => array_map(fn (Subject $subject): array => [
+                'key' => $subject->key, 'name' => $subject->name, 'kind' => $subject->kind, 'entries' => (int) ($loose[$subject->id] ?? 0),
+                'cells' => array_values(array_filter(array_map(fn (string $channel): array => $this->cell($channel, $subject, $bySubject[$subject->id] ?? []), array_keys($names)), fn (array $cell): bool => $cell['addresses'] !== [])),
+            ], array_values($subjects->get()->all())),
+        ]);
+    }
+
+    public function store(Request $request, Site $site): JsonResponse
+    {
+        $given = $request->validate(['name' => ['required', 'string', 'max:100'], 'kind' => ['nullable', 'string', 'max:40']]);
+        $subject = Subject::named($site, (string) $given['name'], $given['kind'] ?? null);
+
+        return new JsonResponse(['key' => $subject->key, 'name' => $subject->name], JsonResponse::HTTP_CREATED);
+    }
+
+    /** Keeps or takes away an address on a channel; what is connected there stays connected. */
+    public function address(Request $request, Site $site, Channels $channels, string $key): JsonResponse
+    {
+        $given = $request->validate(['channel' => ['required', Rule::in(array_keys($channels->withAddresses()))], 'address' => ['required', 'string', 'max:2000'], 'keep' => ['required', 'boolean']]);
+        $subject = $site->subjects()->where('key', $key)->firstOrFail();
+        $address = trim((string) $given['address']);
+        $native = $channels->of((string) $given['channel'])->recognised($address) ?? $address;
+        (bool) $given['keep'] ? $subject->addresses()->firstOrCreate(['channel' => $given['channel'], 'address' => $native])
+            : $subject->addresses()->where('channel', $given['channel'])->where('address', $native)->delete();
+
+        return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
+    }
+
+    /**
+     * @param  iterable<Source>  $sources  of the subject
+     * @return array{channel: string, addresses: list<array{address: string, source: string|null, state: string, entries: int}>}
+     */
+    private function cell(string $channel, Subject $subject, iterable $sources): array
+    {
+        $addresses = [];
+        foreach ($sources as $source) {
+            if ($source->channel === $channel) {
+                $addresses[$source->address] = ['address' => $source->address, 'source' => $source->key, 'state' => $source->state(), 'entries' => (int) $source->getAttribute('present_count')];
+            }
+        }
+        /** @var SubjectAddress $known */
+        foreach ($subject->getRelation('addresses') as $known) {
+            if ($known->channel === $channel) {
+                $addresses[$known->address] ??= ['address' => $known->address, 'source' => null, 'state' => 'known', 'entries' => 0];
+            }
+        }
+
+        return ['channel' => $channel, 'addresses' => array_values($addresses)];
+    }
+}

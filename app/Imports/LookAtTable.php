@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Channels\Channels;
+use App\Models\Import;
+use App\Models\Subject;
+use App\Rounds\Stored;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\EntryJson;
+use Gnomic\Gather\Language\Languages;
+use Gnomic\Gather\Matching\Digest;
+use Gnomic\Gather\Matching\Known;
+use Gnomic\Gather\Tables\SubjectRows;
+use Gnomic\Gather\Tables\TableIsWrong;
+use Gnomic\Gather\Tables\TableReader;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
+use Throwable;
+
+/** The dry run: what each row of a table would do, row by row, before anything is done. */
+final class LookAtTable implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 230;
+
+    public function __construct(public int $import)
+    {
+    }
+
+    public function handle(Stored $stored, Channels $channels): void
+    {
+        $import = Import::query()->findOrFail($this->import);
+        try {
+            $import->kind === 'subjects' ? $this->subjects($import, $channels) : $this->entries($import, $stored);
+        } catch (TableIsWrong $wrong) {
+            $import->update(['state' => 'failed', 'reason' => $wrong->getMessage()]);
+        }
+    }
+
+    public function failed(?Throwable $fault): void
+    {
+        Import::query()->whereKey($this->import)->update(['state' => 'failed', 'reason' => 'Gnomic stumbled over the file; nothing was imported. The details are in its log.']);
+    }
+
+    private function entries(Import $import, Stored $stored): void
+    {
+        $said = $import->columns ?? Memory::of($import);
+        $rows = Rows::of($import, $said);
+        $import->update(['columns' => $rows->columns?->places, 'total' => $rows->count()]);
+        if (! $rows->saysSomething()) {
+            $import->update(['state' => 'asking', 'reason' => TableIsWrong::nothingKnown()->getMessage()]);
+
+            return;
+        }
+        $known = $seen = [];
+        $counts = ['new' => 0, 'changed' => 0, 'same' => 0, 'wrong' => 0];
+        $out = fopen($import->rows().'.new', 'w');
+        foreach ($rows->all() as $index => $row) {
+            $entry = $row->entry;
+            $what = 'wrong';
+            $notes = [...$row->wrong, ...$row->notes];
+            if ($entry !== null) {
+                $address = Target::addressOf($entry);
+                $known[$address] ??= $this->known($import, $address, $stored);
+                $isAgain = isset($seen[$address][$entry->id]);
+                $seen[$address][$entry->id] = true;
+                $what = $isAgain ? 'same' : self::what($known[$address][$entry->id] ?? null, $entry);
+                if ($isAgain) {
+                    $notes[] = 'The same row stands above.';
+                }
+            }
+            $counts[$what]++;
+            if ($out !== false) {
+                fwrite($out, json_encode(['number' => $row->number, 'what' => $what, 'notes' => $notes, 'entry' => $entry === null ? null : EntryJson::write(Languages::filled($entry))], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE)."\n");
+            }
+            if ($index % 100 === 0) {
+                Progress::tell($import, (int) $index);
+            }
+        }
+        rename($import->rows().'.new', $import->rows());
+        $import->update(['counts' => $counts, 'done' => array_sum($counts),
+            'state' => $rows->order === null ? 'asking' : 'ready',
+            'reason' => $rows->order === null ? 'Dates in this file fit both ways, day first and month first. Say which it is.' : null]);
+    }
+
+    /** @return array<array-key, Known> */
+    private function known(Import $import, string $address, Stored $stored): array
+    {
+        $source = Target::existing($import->site, $address);
+
+        return $source === null ? [] : $stored->known($source);
+    }
+
+    private static function what(?Known $known, Entry $entry): string
+    {
+        return match (true) {
+            $known === null => 'new',
+            $known->gone, $known->digest !== Digest::of($entry) => 'changed',
+            default => 'same',
+        };
+    }
+
+    private function subjects(Import $import, Channels $channels): void
+    {
+        $table = TableReader::read((string) file_get_contents($import->file()));
+        $counts = ['new' => 0, 'changed' => 0, 'same' => 0, 'wrong' => 0];
+        $lines = '';
+        foreach (SubjectRows::of($table, $channels->withAddresses()) as $row) {
+            $subject = $row['wrong'] === [] ? $import->site->subjects()->where('name', $row['name'])->first() : null;
+            $what = match (true) {
+                $row['wrong'] !== [] => 'wrong',
+                $subject === null => 'new',
+                $this->hasAll($subject, $row['addresses']) => 'same',
+                default => 'changed',
+            };
+            $counts[$what]++;
+            $lines .= json_encode(['number' => $row['number'], 'what' => $what, 'notes' => $row['wrong'], 'subject' => ['name' => $row['name'], 'kind' => $row['kind'], 'addresses' => (object) $row['addresses']]], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+        }
+        file_put_contents($import->rows(), $lines);
+        $import->update(['state' => 'ready', 'total' => array_sum($counts), 'done' => array_sum($counts), 'counts' => $counts]);
+    }
+
+    /** @param  array<string, string>  $addresses */
+    private function hasAll(Subject $subject, array $addresses): bool
+    {
+        $has = DB::table('subject_addresses')->where('subject_id', $subject->id)->get(['channel', 'address'])->map(fn (object $row): string => "$row->channel $row->address")->all();
+        $wanted = array_map(fn (string $address, string $channel): string => "$channel $address", $addresses, array_keys($addresses));
+
+        return array_diff($wanted, $has) === [];
+    }
+}

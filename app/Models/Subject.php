@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Str;
+
+/**
+ * What entries are about: a venue, a product, a service, a person, the whole organisation.
+ *
+ * @property int $id
+ * @property int $site_id
+ * @property string $key
+ * @property string $name
+ * @property string|null $kind
+ */
+final class Subject extends Model
+{
+    protected $guarded = [];
+
+    /** The site's subject of this name, made where there is none. */
+    public static function named(Site $site, string $name, ?string $kind = null): self
+    {
+        $key = Str::limit(Str::slug($name), 60, '') ?: 'subject-'.substr(hash('sha256', $name), 0, 8);
+
+        return $site->subjects()->firstOrCreate(['key' => $key], ['name' => $name, 'kind' => $kind]);
+    }
+
+    /** @return HasMany<SubjectAddress, $this> */
+    public function addresses(): HasMany
+    {
+        return $this->hasMany(SubjectAddress::class);
+    }
+
+    /** @return HasMany<Source, $this> */
+    public function sources(): HasMany
+    {
+        return $this->hasMany(Source::class);
+    }
+}

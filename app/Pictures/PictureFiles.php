@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use GdImage;
+use RuntimeException;
+
+/**
+ * Pictures as files that visitors get: read, turned upright, and written anew as WebP in a few widths. What is not
+ * picture, such as where it was taken, does not survive that.
+ */
+final readonly class PictureFiles
+{
+    private const WIDTHS = [96, 320, 640, 1280];
+
+    /** A picture of few bytes can unpack to memory without end (CWE-409). */
+    private const MOST_PIXELS = 40_000_000;
+
+    public function __construct(private string $folder)
+    {
+    }
+
+    /**
+     * @param  bool  $square  cut to the middle square, for faces
+     * @return array{name: string, widths: list<int>, width: int, height: int}
+     *
+     * @throws PictureIsWrong
+     */
+    public function keep(string $bytes, bool $square = false): array
+    {
+        $size = @getimagesizefromstring($bytes);
+        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_GIF, IMAGETYPE_WEBP, IMAGETYPE_BMP], true)) {
+            throw PictureIsWrong::unreadable();
+        }
+        if ($size[0] * $size[1] > self::MOST_PIXELS) {
+            throw PictureIsWrong::tooLarge($size[0], $size[1]);
+        }
+        $image = @imagecreatefromstring($bytes);
+        if ($image === false) {
+            throw PictureIsWrong::unreadable();
+        }
+        $image = $this->upright($image, $bytes, $size[2]);
+        $image = $square ? $this->squared($image) : $image;
+        imagepalettetotruecolor($image);
+        [$width, $height] = [imagesx($image), imagesy($image)];
+        $name = substr(hash('sha256', $bytes.($square ? 'square' : '')), 0, 24);
+        $widths = array_values(array_filter(self::WIDTHS, fn (int $one): bool => $one < $width));
+        $widths[] = min($width, self::WIDTHS[count(self::WIDTHS) - 1]);
+        $widths = array_values(array_unique($widths));
+        if (! is_dir($this->folder) && ! @mkdir($this->folder, 0755, true) && ! is_dir($this->folder)) {
+            throw new RuntimeException("$this->folder cannot be made.");
+        }
+        foreach ($widths as $one) {
+            $scaled = $one === $width ? $image : imagescale($image, $one, max(1, (int) round($height * $one / $width)), IMG_BICUBIC);
+            $file = "$this->folder/$name-$one.webp";
+            if ($scaled === false || ! imagewebp($scaled, "$file.new", 82) || ! rename("$file.new", $file)) {
+                throw new RuntimeException("$file cannot be written; is the disk full?");
+            }
+        }
+        $largest = max($widths);
+
+        return ['name' => $name, 'widths' => $widths, 'width' => $largest, 'height' => max(1, (int) round($height * $largest / $width))];
+    }
+
+    /** Cameras note which way up they were held, and browsers no longer can once that is gone. */
+    private function upright(GdImage $image, string $bytes, int $type): GdImage
+    {
+        $exif = $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? @exif_read_data('data://image/jpeg;base64,'.base64_encode($bytes)) : false;
+        $degrees = match (is_array($exif) ? ($exif['Orientation'] ?? 1) : 1) {
+            3 => 180, 6 => 270, 8 => 90, default => 0,
+        };
+        $turned = $degrees === 0 ? $image : imagerotate($image, $degrees, 0);
+
+        return $turned === false ? $image : $turned;
+    }
+
+    private function squared(GdImage $image): GdImage
+    {
+        $side = min(imagesx($image), imagesy($image));
+        $cut = imagecrop($image, ['x' => intdiv(imagesx($image) - $side, 2), 'y' => intdiv(imagesy($image) - $side, 2), 'width' => $side, 'height' => $side]);
+
+        return $cut === false ? $image : $cut;
+    }
+}

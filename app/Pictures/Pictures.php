@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use App\Models\Picture;
+use App\Models\Site;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Media;
+use Gnomic\Shape\Kept;
+use Illuminate\Support\Facades\DB;
+
+/** The pictures of a site's entries: which are wanted, and which are kept. */
+final readonly class Pictures
+{
+    public function __construct(private string $host)
+    {
+    }
+
+    /**
+     * Notes the pictures of entries to be fetched in the background, each address once.
+     *
+     * @param  list<Entry>  $entries
+     */
+    public function want(Site $site, array $entries): void
+    {
+        $urls = [];
+        foreach ($entries as $entry) {
+            foreach (self::urlsOf($entry) as $url) {
+                $urls[Picture::digestOf($url)] = $url;
+            }
+        }
+        foreach (array_chunk($urls, 100, true) as $chunk) {
+            DB::table('pictures')->insertOrIgnore(array_map(fn (string $url, string $digest): array => ['site_id' => $site->id, 'url' => $url, 'digest' => $digest, 'created_at' => now(), 'updated_at' => now()],
+                array_values($chunk), array_keys($chunk)));
+        }
+        if ($urls !== []) {
+            FetchPictures::dispatch($site->id);
+        }
+    }
+
+    /**
+     * @param  list<Entry>  $entries
+     * @return array<string, Kept> by the address at the source
+     */
+    public function of(Site $site, array $entries): array
+    {
+        $urls = array_values(array_unique(array_merge([], ...array_map(self::urlsOf(...), $entries))));
+        $kept = [];
+        foreach ($urls === [] ? [] : $site->pictures()->where('state', 'kept')->whereIn('digest', array_map(Picture::digestOf(...), $urls))->get() as $picture) {
+            $addresses = [];
+            foreach ($picture->widths ?? [] as $width) {
+                $addresses[$width] = "$this->host/w/p/$picture->name-$width.webp";
+            }
+            $kept[$picture->url] = new Kept($addresses, (int) $picture->width, (int) $picture->height);
+        }
+
+        return $kept;
+    }
+
+    /** @return list<string> */
+    private static function urlsOf(Entry $entry): array
+    {
+        $pictures = array_filter($entry->media, fn (Media $media): bool => $media->type === 'image');
+        $urls = array_map(fn (Media $media): string => $media->url, $pictures);
+
+        return array_values(array_filter([...$urls, (string) $entry->author->image], fn (string $url): bool => $url !== '' && strlen($url) <= 2000));
+    }
+}

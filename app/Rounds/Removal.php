@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rounds;
+
+use App\Editions\Refresh;
+use App\Models\Entry;
+use App\Models\Source;
+use Illuminate\Support\Facades\DB;
+
+/** What stays on show of a source whose entries are gone, or that was removed itself. */
+final readonly class Removal
+{
+    /** Hours for which a removed source can be brought back. */
+    private const KEPT_HOURS = 24;
+
+    public function __construct(private Refresh $refresh)
+    {
+    }
+
+    /** @return array{entries: int, editions: int} what went */
+    public function remove(Source $source): array
+    {
+        $entries = DB::transaction(function () use ($source): int {
+            $source->update(['removed_at' => now(), 'disconnected_at' => $source->disconnected_at ?? now()]);
+
+            return $source->entries()->where('gone', false)->update(['gone' => true]);
+        });
+
+        return ['entries' => $entries, 'editions' => $this->refresh->site($source->site, "$source->name was removed")];
+    }
+
+    /** @return array{entries: int, editions: int} */
+    public function bringBack(Source $source): array
+    {
+        $source->update(['removed_at' => null]);
+        $this->settle($source);
+
+        return ['entries' => $source->entries()->where('gone', false)->count(), 'editions' => $this->refresh->site($source->site, "$source->name was brought back")];
+    }
+
+    /** Whether what is gone at the service stays on show. */
+    public function showGone(Source $source, bool $shows): void
+    {
+        $source->update(['shows_gone' => $shows]);
+        $this->settle($source);
+        $this->refresh->site($source->site, $shows ? 'Entries gone at their source show again' : 'Entries gone at their source show no more');
+    }
+
+    /** Those whose time to be brought back is over go for good. @return int how many sources */
+    public function forget(): int
+    {
+        $query = Source::query();
+        $query->whereNotNull('removed_at')->where('removed_at', '<', now()->subHours(self::KEPT_HOURS));
+        $gone = $query->get();
+        foreach ($gone as $source) {
+            $source->delete();
+        }
+
+        return count($gone);
+    }
+
+    private function settle(Source $source): void
+    {
+        $query = Entry::query();
+        $query->where('source_id', $source->id)->update(['gone' => $source->shows_gone ? false : DB::raw('gone_at IS NOT NULL')]);
+    }
+}

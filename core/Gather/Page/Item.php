@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather\Page;
+
+/** A thing that a page describes, whatever syntax it uses: types and properties by their names without a vocabulary. */
+final class Item
+{
+    /**
+     * @param  list<string>  $types  short names: "Review", "Product"
+     * @param  array<string, list<string|Item>>  $properties  in the order of the page
+     */
+    public function __construct(public array $types, public array $properties = [], public ?string $id = null)
+    {
+    }
+
+    public function add(string $name, string|self $value): void
+    {
+        $this->properties[$name][] = $value;
+    }
+
+    public function is(string ...$types): bool
+    {
+        return array_intersect($types, $this->types) !== [];
+    }
+
+    /** @return list<string|Item> the values of the first of these properties that has any */
+    public function all(string ...$names): array
+    {
+        foreach ($names as $name) {
+            if (($this->properties[$name] ?? []) !== []) {
+                return $this->properties[$name];
+            }
+        }
+
+        return [];
+    }
+
+    /** The first value as text: a thing speaks by its name. */
+    public function text(string ...$names): ?string
+    {
+        foreach ($this->all(...$names) as $value) {
+            $text = is_string($value) ? trim($value) : (string) $value->text('name', 'value', '@value', 'url');
+            if ($text !== '') {
+                return $text;
+            }
+        }
+
+        return null;
+    }
+
+    public function item(string ...$names): ?self
+    {
+        foreach ($this->all(...$names) as $value) {
+            if ($value instanceof self) {
+                return $value;
+            }
+        }
+
+        return null;
+    }
+
+    /** "https://schema.org/Review", "schema:Review" and "Review" are one name. */
+    public static function short(string $name): string
+    {
+        return (string) preg_replace('~^.*[/#:]~', '', trim($name));
+    }
+}

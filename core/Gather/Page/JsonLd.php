@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather\Page;
+
+use DOMNode;
+use Gnomic\Gather\Problem;
+use Gnomic\Gather\Text\Html;
+
+/**
+ * The things that a page describes in JSON-LD 1.1 (W3C), as pages use it: nodes, lists of nodes and @graph, values with
+ * a language, references by @id within the page, @reverse. Contexts are not fetched: names count without their vocabulary.
+ */
+final class JsonLd
+{
+    private const DEEPEST = 12;
+
+    /** @var array<string, array<array-key, mixed>> nodes by @id, those that say something */
+    private array $nodes = [];
+
+    /**
+     * @param  list<Problem>  $problems
+     * @return list<Item>
+     */
+    public static function itemsIn(DOMNode $document, array &$problems): array
+    {
+        $values = [];
+        $number = 0;
+        foreach (Html::elements($document, 'script') as $script) {
+            if (strtolower(trim((string) strtok($script->getAttribute('type').';', ';'))) !== 'application/ld+json') {
+                continue;
+            }
+            $number++;
+            $value = self::decoded($script->textContent);
+            if (is_array($value)) {
+                $values[] = $value;
+            } else {
+                $problems[] = new Problem("JSON-LD script $number", 'It is broken JSON ('.json_last_error_msg().'); it was passed over.');
+            }
+        }
+        $reader = new self;
+        foreach ($values as $value) {
+            $reader->index($value, 0);
+        }
+        $items = [];
+        foreach ($values as $value) {
+            array_push($items, ...$reader->top($value, 0));
+        }
+
+        return $items;
+    }
+
+    private static function decoded(string $json): mixed
+    {
+        $bare = trim((string) preg_replace('~^\s*(?:<!--|//\s*<!\[CDATA\[|/\*\s*<!\[CDATA\[\s*\*/|<!\[CDATA\[)|(?:-->|//\s*\]\]>|/\*\s*\]\]>\s*\*/|\]\]>)\s*$~', '', trim($json)));
+        $value = json_decode($bare, true, 64);
+        if ($value === null) {
+            // Line breaks within strings and commas before a closing bracket are the usual faults.
+            $mended = (string) preg_replace(['/[\x00-\x1F]+/', '/,\s*([}\]])/'], [' ', '$1'], $bare);
+            $value = json_decode(rtrim($mended, '; '), true, 64);
+        }
+
+        return $value;
+    }
+
+    private function index(mixed $value, int $depth): void
+    {
+        if (! is_array($value) || $depth > self::DEEPEST) {
+            return;
+        }
+        $id = $value['@id'] ?? null;
+        if (is_string($id) && count($value) > 1) {
+            $this->nodes[$id] = ($this->nodes[$id] ?? []) + $value;
+        }
+        foreach ($value as $member) {
+            $this->index($member, $depth + 1);
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $value
+     * @return list<Item>
+     */
+    private function top(array $value, int $depth): array
+    {
+        $items = [];
+        if (array_is_list($value) || isset($value['@graph'])) {
+            $parts = array_is_list($value) ? $value : (is_array($value['@graph']) ? (array_is_list($value['@graph']) ? $value['@graph'] : [$value['@graph']]) : []);
+            foreach ($depth < self::DEEPEST ? $parts : [] as $part) {
+                array_push($items, ...(is_array($part) ? $this->top($part, $depth + 1) : []));
+            }
+
+            return $items;
+        }
+
+        return [$this->item($value, [])];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $node
+     * @param  list<string>  $above  identifiers of the nodes that this one stands in, against circles
+     */
+    private function item(array $node, array $above): Item
+    {
+        $id = is_string($node['@id'] ?? null) ? $node['@id'] : null;
+        if ($id !== null && isset($this->nodes[$id]) && ! in_array($id, $above, true)) {
+            $node += $this->nodes[$id];
+        }
+        $types = array_filter(is_array($node['@type'] ?? null) ? $node['@type'] : [$node['@type'] ?? null], is_string(...));
+        $item = new Item(array_values(array_map(Item::short(...), $types)), [], $id);
+        $above = $id === null ? [...$above, ''] : [...$above, $id];
+        foreach (count($above) > self::DEEPEST ? [] : $node as $name => $value) {
+            if ($name === '@reverse' && is_array($value)) {
+                foreach (self::listed($value['itemReviewed'] ?? []) as $review) {
+                    $this->add($item, 'review', $review, $above);
+                }
+            } elseif (is_string($name) && ! str_starts_with($name, '@')) {
+                foreach (self::listed($value) as $one) {
+                    $this->add($item, Item::short($name), $one, $above);
+                }
+            }
+        }
+
+        return $item;
+    }
+
+    /** @param  list<string>  $above */
+    private function add(Item $item, string $name, mixed $value, array $above): void
+    {
+        if (is_array($value) && array_key_exists('@value', $value)) {
+            $value = $value['@value'];
+        }
+        if (is_bool($value)) {
+            $item->add($name, $value ? 'true' : 'false');
+        } elseif (is_string($value) || is_int($value) || is_float($value)) {
+            $item->add($name, (string) $value);
+        } elseif (is_array($value)) {
+            $id = $value['@id'] ?? null;
+            // A node that stands above is a way back, not a part; one that is told nowhere is only an address.
+            if (is_string($id) && count($value) === 1 && (in_array($id, $above, true) || ! isset($this->nodes[$id]))) {
+                $item->add($name, new Item([], [], $id));
+            } else {
+                $item->add($name, $this->item($value, $above));
+            }
+        }
+    }
+
+    /** @return list<mixed> */
+    private static function listed(mixed $value): array
+    {
+        if (is_array($value) && is_array($value['@list'] ?? $value['@set'] ?? null)) {
+            $value = $value['@list'] ?? $value['@set'];
+        }
+
+        return is_array($value) && array_is_list($value) ? array_values(array_merge(...array_map(fn (mixed $one): array => is_array($one) && array_is_list($one) ? $one : [$one], $value))) : [$value];
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather\Records;
+
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
+use Gnomic\Entry\Media;
+use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\Reading;
+use Gnomic\Gather\Text\Html;
+
+/** A page of the pins of a Corkwall board: a picture and a note each. */
+final class CorkwallPins
+{
+    /**
+     * @return array{Reading, int} and how many pages there are
+     *
+     * @throws NotReadable where the answer is none of theirs
+     */
+    public static function read(string $json): array
+    {
+        $page = Record::parsed($json, 'Corkwall');
+        if (! $page->has('pins')) {
+            throw NotReadable::found('an answer without pins', 'Corkwall may have changed its interface; it is tried again by itself.');
+        }
+        $entries = [];
+        foreach ($page->records('pins') as $pin) {
+            $id = $pin->text('pin_id');
+            if ($id === null) {
+                continue;
+            }
+            $text = $pin->words('note');
+            $picture = $pin->record('picture');
+            $url = $picture->address('url');
+            $entries[] = new Entry(
+                id: $id,
+                kind: Kind::Post,
+                url: $pin->address('link'),
+                author: new Author($pin->text('by')),
+                text: $text,
+                html: $text === '' ? null : Html::fromText($text),
+                published: $pin->date('pinned'),
+                media: $url === null ? [] : [new Media('image', $url, $picture->int('width'), $picture->int('height'), $text === '' ? null : $text)],
+                tags: ShutterfenPhotos::tags($text),
+            );
+        }
+
+        return [new Reading('Corkwall pins', $entries), $page->int('pages') ?? 1];
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather\Tables;
+
+use Gnomic\Entry\RatingText;
+use Gnomic\Gather\Dates\DateReader;
+use Gnomic\Gather\Text\Fold;
+
+/** Which column of a table holds what: by its name first, and where a name is not known by what stands below it. */
+final readonly class Columns
+{
+    /**
+     * @param  array<string, int>  $places  index of a column by the value of Column
+     * @param  array<int, string>  $reasons  why a column was taken for what it is, by index
+     */
+    private function __construct(public array $places, public array $reasons)
+    {
+    }
+
+    public static function found(Table $table): self
+    {
+        $places = $reasons = [];
+        $names = array_map(self::folded(...), $table->header);
+        foreach ([true, false] as $whole) {
+            foreach (Column::cases() as $column) {
+                foreach ($names as $index => $name) {
+                    if (isset($places[$column->value]) || isset($reasons[$index])) {
+                        continue;
+                    }
+                    if (self::isNamed($column, $name, $whole)) {
+                        $places[$column->value] = $index;
+                        $reasons[$index] = "It is called \"{$table->header[$index]}\".";
+                    }
+                }
+            }
+        }
+        foreach (array_keys($table->header) as $index) {
+            $column = isset($reasons[$index]) ? null : self::byContent($table, $index);
+            if ($column !== null && ! isset($places[$column->value])) {
+                $places[$column->value] = $index;
+                $reasons[$index] = self::because($column);
+            }
+        }
+
+        return new self($places, $reasons);
+    }
+
+    /**
+     * As the owner says.
+     *
+     * @param  array<string, int>  $places  by the value of Column; names that are none are passed over
+     */
+    public static function said(array $places, Table $table): self
+    {
+        $known = array_filter($places, fn (int $index, string $name): bool => Column::tryFrom($name) !== null && isset($table->header[$index]), ARRAY_FILTER_USE_BOTH);
+
+        return new self($known, array_fill_keys(array_values($known), 'You said so.'));
+    }
+
+    public function has(Column $column): bool
+    {
+        return isset($this->places[$column->value]);
+    }
+
+    /** @param  list<string>  $row */
+    public function cell(Column $column, array $row): string
+    {
+        $index = $this->places[$column->value] ?? null;
+
+        return $index === null ? '' : ($row[$index] ?? '');
+    }
+
+    private static function folded(string $name): string
+    {
+        return trim((string) preg_replace('/[^\p{L}\p{N}\']+/u', ' ', Fold::text((string) preg_replace('/\([^)]*\)/', ' ', $name))));
+    }
+
+    private static function isNamed(Column $column, string $name, bool $whole): bool
+    {
+        if ($whole) {
+            return in_array($name, $column->names(), true);
+        }
+        // "reviewer full name", "date of the review": a known name of at least four letters as whole words within.
+        foreach ($column->names() as $known) {
+            if (mb_strlen($known) >= 4 && preg_match('/\b'.preg_quote($known, '/').'\b/u', $name) === 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function byContent(Table $table, int $index): ?Column
+    {
+        $cells = array_slice($table->column($index), 0, 200);
+        if ($cells === []) {
+            return null;
+        }
+        $share = fn (callable $is): float => count(array_filter($cells, $is)) / count($cells);
+
+        return match (true) {
+            $share(fn (string $cell): bool => preg_match('~^https?://\S+$~i', $cell) === 1) > 0.8 => Column::Url,
+            $share(fn (string $cell): bool => preg_match('/\d/', $cell) === 1 && preg_match('/^[\d.,]+$/', $cell) !== 1 && DateReader::read(DateOrder::DayFirst->iso($cell)) !== null) > 0.8 => Column::Date,
+            $share(fn (string $cell): bool => RatingText::read($cell) !== null && mb_strlen($cell) <= 12) > 0.9 && max(array_map(fn (string $cell): float => RatingText::read($cell)->value ?? 0.0, $cells)) <= 100.0 => Column::Rating,
+            array_sum(array_map(mb_strlen(...), $cells)) / count($cells) > 30 => Column::Text,
+            $share(fn (string $cell): bool => preg_match('/^\p{L}[\p{L}.\'’-]*(?:\s\p{L}[\p{L}.\'’-]*){1,3}$/u', $cell) === 1) > 0.7 => Column::Author,
+            default => null,
+        };
+    }
+
+    private static function because(Column $column): string
+    {
+        return match ($column) {
+            Column::Url => 'It holds addresses.',
+            Column::Date => 'It holds dates.',
+            Column::Rating => 'It holds ratings.',
+            Column::Text => 'It holds sentences.',
+            default => 'It holds names.',
+        };
+    }
+}

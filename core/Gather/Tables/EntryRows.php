@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather\Tables;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\EntryJson;
+use Gnomic\Entry\Kind;
+use Gnomic\Entry\Rating;
+use Gnomic\Entry\RatingException;
+use Gnomic\Entry\RatingText;
+use Gnomic\Entry\Reply;
+use Gnomic\Entry\Scale;
+use Gnomic\Gather\Dates\DateReader;
+use Gnomic\Gather\Feed\Identity;
+use Gnomic\Gather\Problem;
+use Gnomic\Gather\Reading;
+use Gnomic\Gather\Text\Address;
+use Gnomic\Gather\Text\Html;
+use Gnomic\Gather\Text\Words;
+
+/** Turns the rows of a table of past entries into entries, each for itself: a wrong row keeps no other out. */
+final class EntryRows
+{
+    private float $best;
+
+    /** @var array<string, int> */
+    private array $seen = [];
+
+    /**
+     * @param  DateOrder  $order  of dates in figures
+     * @param  DateTimeZone  $zone  of dates that name none
+     */
+    public function __construct(private readonly Table $table, private readonly Columns $columns, private readonly DateOrder $order, private readonly DateTimeZone $zone)
+    {
+        $this->best = self::bestOf($table, $columns);
+    }
+
+    /**
+     * The whole table, without anybody to ask: what both orders fit is read day first, and said.
+     *
+     * @throws TableIsWrong
+     */
+    public static function reading(Table $table, DateTimeZone $zone, ?DateOrder $order = null): Reading
+    {
+        $columns = Columns::found($table);
+        if (! $columns->has(Column::Text) && ! $columns->has(Column::Rating) && ! $columns->has(Column::Title)) {
+            throw TableIsWrong::nothingKnown();
+        }
+        $evident = $order ?? DateOrder::evident(self::dates($table, $columns));
+        $problems = $table->problems;
+        if ($evident === null) {
+            $problems[] = new Problem('', 'Its dates in figures fit both orders, or contradict each other; they were read day first. Say which with --dates.');
+        }
+        $entries = [];
+        foreach ((new self($table, $columns, $evident ?? DateOrder::DayFirst, $zone))->all() as $row) {
+            if ($row->entry !== null) {
+                $entries[] = $row->entry;
+            }
+            foreach ([...$row->wrong, ...$row->notes] as $what) {
+                $problems[] = new Problem("row $row->number", $what);
+            }
+        }
+
+        return new Reading($table->format, $entries, $problems);
+    }
+
+    /** @return list<string> */
+    public static function dates(Table $table, Columns $columns): array
+    {
+        $dates = [];
+        foreach ([Column::Date, Column::ReplyDate] as $column) {
+            if ($columns->has($column)) {
+                array_push($dates, ...$table->column($columns->places[$column->value]));
+            }
+        }
+
+        return $dates;
+    }
+
+    /** @return iterable<EntryRow> */
+    public function all(): iterable
+    {
+        foreach ($this->table->rows as $number => $cells) {
+            yield $this->row($number, $cells);
+        }
+    }
+
+    /** @param  list<string>  $cells */
+    private function row(int $number, array $cells): EntryRow
+    {
+        $wrong = [];
+        $cell = fn (Column $column): string => $this->columns->cell($column, $cells);
+        $text = self::words($cell(Column::Text));
+        $title = Words::line($cell(Column::Title));
+        $rating = $this->rating($cell, $wrong);
+        $published = $this->date($cell(Column::Date), $wrong);
+        $replied = $this->date($cell(Column::ReplyDate), $wrong);
+        $notes = [];
+        $url = $this->address($cell(Column::Url), $notes);
+        $picture = Address::webOrNull($cell(Column::Picture), null);
+        if ($text === '' && $title === null && $rating === null && $wrong === []) {
+            $wrong[] = 'It has neither words nor a title nor a rating. Fill one of them in, or leave the row out.';
+        }
+        $kind = $this->kind($cell(Column::Kind), $rating, $cell(Column::SaidAt), $wrong);
+        if ($wrong !== []) {
+            return new EntryRow($number, null, $wrong);
+        }
+        $author = Words::line($cell(Column::Author));
+        $saidAt = Words::line($cell(Column::SaidAt));
+        $own = Words::line($cell(Column::Id));
+        $id = Identity::unique(Identity::of($own, $url, implode("\n", [$author, $saidAt, $title]), EntryJson::date($published), $text), $this->seen);
+        $reply = self::words($cell(Column::Reply));
+        $labels = array_filter(array_map(fn (string $label): ?string => Words::line(ltrim($label, '# ')), preg_split('/[,;|\n]+/', $cell(Column::Labels)) ?: []), fn (?string $label): bool => $label !== null);
+
+        return new EntryRow($number, new Entry(
+            id: $id,
+            kind: $kind,
+            source: $saidAt,
+            subject: Words::line($cell(Column::Subject)),
+            url: $url,
+            author: new Author($author, Words::line($cell(Column::Role)), Words::line($cell(Column::Place)), image: $picture),
+            rating: $rating,
+            title: $title,
+            text: $text,
+            html: $text === '' ? null : Html::fromText($text),
+            language: preg_match('/^[a-z]{2,3}(?:-[a-z0-9]{2,8})*$/i', $cell(Column::Language)) === 1 ? $cell(Column::Language) : null,
+            published: $published,
+            reply: $reply === '' ? null : new Reply($reply, $replied),
+            media: [],
+            tags: array_values(array_unique($labels)),
+        ), [], $notes);
+    }
+
+    /** Cells may hold markup, from exports of web shops: its words are kept. */
+    private static function words(string $cell): string
+    {
+        return preg_match('~</?(?:p|br|b|i|em|strong|div|span|a|ul|li)(?:\s[^<>]*)?/?>~i', $cell) === 1 ? Html::toText($cell) : Words::tidy($cell);
+    }
+
+    /**
+     * @param  callable(Column): string  $cell
+     * @param  list<string>  $wrong
+     */
+    private function rating(callable $cell, array &$wrong): ?Rating
+    {
+        $written = $cell(Column::Rating);
+        if ($written === '' || $written === '-' || strtolower($written) === 'n/a') {
+            return null;
+        }
+        $read = RatingText::read($written);
+        if ($read === null) {
+            $wrong[] = "\"$written\" is no rating. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.";
+
+            return null;
+        }
+        try {
+            $best = RatingText::read($cell(Column::Best))->value ?? $this->best;
+            $worst = RatingText::read($cell(Column::Worst))->value ?? RatingText::worstOf($best, $read->value);
+
+            return $read->on(Scale::between($worst, $best));
+        } catch (RatingException $outside) {
+            $wrong[] = $outside->getMessage();
+
+            return null;
+        }
+    }
+
+    /** @param  list<string>  $wrong */
+    private function date(string $written, array &$wrong): ?DateTimeImmutable
+    {
+        if ($written === '') {
+            return null;
+        }
+        $date = DateReader::read($this->order->iso($written), $this->zone);
+        if ($date === null) {
+            $wrong[] = "\"$written\" is no date".(DateReader::read(($this->order === DateOrder::DayFirst ? DateOrder::MonthFirst : DateOrder::DayFirst)->iso($written)) === null ? '' : " read {$this->order->value}").'. Write it as 2026-11-25.';
+        }
+
+        return $date;
+    }
+
+    /** @param  list<string>  $notes */
+    private function address(string $written, array &$notes): ?string
+    {
+        if ($written === '') {
+            return null;
+        }
+        $url = Address::webOrNull(preg_match('~^www\.~i', $written) === 1 ? "https://$written" : $written, null);
+        if ($url === null) {
+            $notes[] = '"'.mb_strimwidth($written, 0, 60, '…').'" is no web address; it was left out.';
+        }
+
+        return $url;
+    }
+
+    /**
+     * What was rated, or said elsewhere, is a review; what was said to the owner is a testimonial.
+     *
+     * @param  list<string>  $wrong
+     */
+    private function kind(string $written, ?Rating $rating, string $saidAt, array &$wrong): Kind
+    {
+        if ($written === '') {
+            return $rating !== null || $saidAt !== '' ? Kind::Review : Kind::Testimonial;
+        }
+
+        return Kind::tryFrom(rtrim(mb_strtolower($written), 's')) ?? ($rating !== null || $saidAt !== '' ? Kind::Review : Kind::Testimonial);
+    }
+
+    /** The scale of bare numbers: by the column's name ("rating (of 10)"), else the smallest usual one that holds them all. */
+    private static function bestOf(Table $table, Columns $columns): float
+    {
+        $index = $columns->places[Column::Rating->value] ?? null;
+        if ($index === null) {
+            return 5.0;
+        }
+        if (preg_match('~(?:of|/|[-–]|von|sur|de)\s*(5|6|7|10|20|100)\b~u', mb_strtolower($table->header[$index]), $named) === 1) {
+            return (float) $named[1];
+        }
+        $highest = 0.0;
+        foreach ($table->column($index) as $cell) {
+            $read = RatingText::read($cell);
+            $highest = $read !== null && $read->best === null ? max($highest, $read->value) : $highest;
+        }
+
+        return match (true) {
+            $highest <= 5.0 => 5.0,
+            $highest <= 10.0 => 10.0,
+            default => 100.0,
+        };
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather\Tables;
+
+/**
+ * The files within a zip archive held in memory (PKWARE's APPNOTE, §4.3), stored or deflated. Workbooks are such archives.
+ * What a file unpacks to is bounded, whatever the archive says of it (CWE-409).
+ */
+final readonly class Zip
+{
+    private const MOST_MEGABYTES = 128;
+
+    /** @param  array<string, array{int, int, int, int}>  $files  method, size packed, place of the local header, flags */
+    private function __construct(private string $bytes, private array $files)
+    {
+    }
+
+    /** @throws TableIsWrong */
+    public static function of(string $bytes): self
+    {
+        $end = strrpos($bytes, "PK\x05\x06");
+        $record = $end === false || strlen($bytes) < $end + 22 ? false : unpack('vcount/Vsize/Vstart', $bytes, $end + 10);
+        if ($record === false) {
+            throw TableIsWrong::damaged('it is cut off');
+        }
+        $files = [];
+        $at = self::int($record['start'] ?? 0);
+        for ($index = 0; $index < self::int($record['count'] ?? 0); $index++) {
+            $entry = substr($bytes, $at, 4) === "PK\x01\x02" && strlen($bytes) >= $at + 46
+                ? unpack('vflags/vmethod/Vtime/Vcrc/Vpacked/Vsize/vname/vextra/vcomment/vdisk/vinner/Vouter/Vlocal', $bytes, $at + 8) : false;
+            if ($entry === false) {
+                throw TableIsWrong::damaged('its list of files is broken');
+            }
+            $field = fn (string $name): int => self::int($entry[$name] ?? 0);
+            $files[substr($bytes, $at + 46, $field('name'))] = [$field('method'), $field('packed'), $field('local'), $field('flags')];
+            $at += 46 + $field('name') + $field('extra') + $field('comment');
+        }
+
+        return new self($bytes, $files);
+    }
+
+    /** @return list<string> */
+    public function names(): array
+    {
+        return array_map(strval(...), array_keys($this->files));
+    }
+
+    /** @throws TableIsWrong */
+    public function read(string $name): ?string
+    {
+        if (! isset($this->files[$name])) {
+            return null;
+        }
+        [$method, $packed, $local, $flags] = $this->files[$name];
+        if (($flags & 1) === 1) {
+            throw TableIsWrong::withPassword();
+        }
+        $lengths = strlen($this->bytes) < $local + 30 ? false : unpack('vname/vextra', $this->bytes, $local + 26);
+        if ($lengths === false) {
+            throw TableIsWrong::damaged("$name is missing in it");
+        }
+        $data = substr($this->bytes, $local + 30 + self::int($lengths['name'] ?? 0) + self::int($lengths['extra'] ?? 0), $packed);
+        $most = self::MOST_MEGABYTES * 1_048_576;
+        if ($method === 0) {
+            return $data;
+        }
+        $unpacked = $method === 8 ? @gzinflate($data, $most) : false;
+        if ($unpacked === false) {
+            // Inflating stops at the bound with the same answer as at a fault: what is packed tightest tells them apart.
+            throw $packed * 1030 > $most && $method === 8 ? TableIsWrong::tooLarge(self::MOST_MEGABYTES) : TableIsWrong::damaged("$name cannot be unpacked");
+        }
+
+        return $unpacked;
+    }
+
+    private static function int(mixed $value): int
+    {
+        return is_int($value) ? $value : 0;
+    }
+}
