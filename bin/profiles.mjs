@@ -6,8 +6,31 @@ import { data } from '../node_modules/franc/data.js';
 /** The languages told apart, by the script they are written in: franc's code and ours (BCP 47). */
 const LANGUAGES = {
   Latin: {
-    eng: 'en', deu: 'de', fra: 'fr', spa: 'es', ita: 'it', nld: 'nl', por: 'pt', swe: 'sv', dan: 'da', nob: 'nb', pol: 'pl', ces: 'cs',
-    slk: 'sk', hun: 'hu', ron: 'ro', fin: 'fi', tur: 'tr', hrv: 'hr', slv: 'sl', ekk: 'et', lvs: 'lv', lit: 'lt', cat: 'ca', vie: 'vi', ind: 'id',
+    eng: 'en',
+    deu: 'de',
+    fra: 'fr',
+    spa: 'es',
+    ita: 'it',
+    nld: 'nl',
+    por: 'pt',
+    swe: 'sv',
+    dan: 'da',
+    nob: 'nb',
+    pol: 'pl',
+    ces: 'cs',
+    slk: 'sk',
+    hun: 'hu',
+    ron: 'ro',
+    fin: 'fi',
+    tur: 'tr',
+    hrv: 'hr',
+    slv: 'sl',
+    ekk: 'et',
+    lvs: 'lv',
+    lit: 'lt',
+    cat: 'ca',
+    vie: 'vi',
+    ind: 'id',
   },
   Cyrillic: { rus: 'ru', ukr: 'uk', bel: 'be', bul: 'bg', mkd: 'mk', srp: 'sr' },
   Arabic: { arb: 'ar', pes: 'fa', urd: 'ur' },
@@ -16,7 +39,9 @@ const LANGUAGES = {
 
 const quoted = (text) => `'${text.replaceAll('\\', '\\\\').replaceAll("'", "\\'")}'`;
 const scripts = Object.entries(LANGUAGES).map(([script, languages]) => {
-  const lines = Object.entries(languages).map(([theirs, ours]) => `            '${ours}' => ${quoted(data[script][theirs])},`);
+  const lines = Object.entries(languages).map(
+    ([theirs, ours]) => `            '${ours}' => ${quoted(data[script][theirs])},`,
+  );
   return `        '${script}' => [\n${lines.join('\n')}\n        ],`;
 });
 writeFileSync(

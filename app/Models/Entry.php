@@ -52,6 +52,12 @@ final class Entry extends Model
         return $this->hasMany(Revision::class);
     }
 
+    /** @return HasMany<self, $this> those for which it speaks: the same opinion told elsewhere */
+    public function told(): HasMany
+    {
+        return $this->hasMany(self::class, 'speaker_id');
+    }
+
     /** @return BelongsTo<Source, $this> the connection that brought it; $this->source is only its key */
     public function connection(): BelongsTo
     {

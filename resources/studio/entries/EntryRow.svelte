@@ -4,6 +4,7 @@
   import { date } from '../parts/times';
   import Glyphs from '../parts/Glyphs.svelte';
   import Marked from './Marked.svelte';
+  import Told from './Told.svelte';
 
   interface Props {
     row: StoredEntry;
@@ -14,12 +15,30 @@
     /** Whether the keyboard stands on it. @default false */
     current?: boolean;
     onhide?: (hidden: boolean) => void;
+    /** Whether two are being joined, and whether this is the first of them. */
+    joining?: 'this' | 'other' | undefined;
+    onjoin?: () => void;
+    onparted?: () => unknown;
+    /** Names of sources by key, for those that tell the same. @default {} */
+    names?: Record<string, string>;
     /** In place of the usual buttons. */
     acts?: Snippet;
     /** Why it is here, where there is a reason to tell. */
     reason?: string;
   }
-  let { row, source, words = '', current = false, onhide, acts, reason }: Props = $props();
+  let {
+    row,
+    source,
+    words = '',
+    current = false,
+    onhide,
+    joining,
+    onjoin,
+    onparted,
+    names = {},
+    acts,
+    reason,
+  }: Props = $props();
   const entry = $derived(row.entry);
   let whole = $state(false);
   const long = $derived(entry.text.length > 420);
@@ -53,6 +72,7 @@
         >{/if}
       {#if entry.url}<a class="link" href={entry.url} target="_blank" rel="noopener nofollow">at the source</a>{/if}
     </p>
+    {#if row.told > 0}<Told id={entry.id} duplicate={row.duplicate} told={row.told} {names} {onparted} />{/if}
     {#if entry.reply}<p class="reply small">
         <strong>Your reply.</strong>
         <Marked text={entry.reply.text} {words} />
@@ -62,9 +82,16 @@
     {#if acts}{@render acts()}{:else}
       {#if row.gone}<span class="quiet">gone at the source since {date(row.gone)}</span>{/if}
       {#if row.hidden}<span>Hidden everywhere</span>{/if}
+      {#if entry.kind === 'testimonial' && entry.source === 'by-hand'}<a
+          class="link"
+          href="/sources/add/hand?edit={entry.id.replace(/^by-hand:/, '')}">Edit</a
+        >{/if}
       {#if onhide}<button class="plain link" onclick={() => onhide(!row.hidden)}
           >{row.hidden ? 'Show again' : 'Hide everywhere'}</button
         >{/if}
+      {#if onjoin && joining === 'this'}<button class="plain link" onclick={onjoin}>Not after all</button>
+      {:else if onjoin && joining === 'other'}<button class="plain link" onclick={onjoin}>…as this one</button>
+      {:else if onjoin}<button class="plain quiet same" onclick={onjoin}>The same as another…</button>{/if}
     {/if}
   </div>
 </li>
@@ -114,6 +141,9 @@
     padding-left: 10px;
     border-left: 2px solid var(--line);
     color: var(--quiet);
+  }
+  .same {
+    font-size: 13px;
   }
   .reason {
     color: var(--attention);

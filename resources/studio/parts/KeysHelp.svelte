@@ -18,6 +18,7 @@
       name: 'Entries',
       keys: [
         ['j, k', 'next and previous entry'],
+        ['d', 'say that two entries are the same: on one, then on the other'],
         ['x', 'hide the entry in every widget, or show it again'],
       ],
     },

@@ -7,7 +7,7 @@ class Router {
   }
 
   go(path: string): void {
-    if (path !== location.pathname) history.pushState(null, '', path);
+    if (path !== location.pathname + location.search) history.pushState(null, '', path);
     this.path = location.pathname;
     document.querySelector('main')?.focus();
   }
@@ -17,9 +17,9 @@ class Router {
     const link = (event.target as Element).closest('a');
     if (!link || link.target || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
     const url = new URL(link.href);
-    if (url.origin !== location.origin || url.pathname.startsWith('/w/')) return;
+    if (url.origin !== location.origin || /^\/(?:w|api|grants)\//.test(url.pathname)) return;
     event.preventDefault();
-    this.go(url.pathname);
+    this.go(url.pathname + url.search);
   };
 }
 

@@ -7,12 +7,14 @@
   import { notices } from '../parts/notices.svelte';
   import { told } from '../parts/rounds';
   import Situation from '../parts/Situation.svelte';
-  import AddSource from './AddSource.svelte';
-  import Cadence from './Cadence.svelte';
+  import { router } from '../parts/router.svelte';
+  import Details from './Details.svelte';
+  import Tabs from './Tabs.svelte';
 
   let sources = $state<Source[]>();
   let broken = $state('');
-  let adding = $state(false);
+  /** The source whose details are open. */
+  let open = $state('');
   /** Sources whose round was started here, with the round that was their last before. */
   let awaited = $state<Record<string, number>>({});
 
@@ -62,12 +64,23 @@
         );
     });
 
-  function connected(source: Source): void {
-    adding = false;
-    awaited[source.key] = source.lastRound?.id ?? 0;
-    notices.say(`${source.name} is connected; its entries are coming in.`);
-    void load();
-  }
+  const acceptLoss = (source: Source): Promise<void> =>
+    act(async () => {
+      awaited[source.key] = source.lastRound?.id ?? 0;
+      await ask(api.PATCH('/sources/{key}', { params: { path: { key: source.key } }, body: { acceptsLoss: true } }));
+    });
+
+  const remove = (source: Source): Promise<void> =>
+    act(async () => {
+      const turn = (removed: 0 | 1) =>
+        ask(api.DELETE('/sources/{key}', { params: { path: { key: source.key }, query: { removed } } }));
+      const { entries, editions } = await turn(1);
+      open = '';
+      notices.say(
+        `${source.name} is removed, and ${entries === 1 ? 'one entry' : `${entries} entries`} with it; ${editions === 0 ? 'no widget' : editions === 1 ? 'one widget' : `${editions} widgets`} changed. For a day it can be brought back.`,
+        () => void act(() => turn(0)),
+      );
+    });
 
   const stateOf = (source: Source): string =>
     source.key in awaited
@@ -79,13 +92,12 @@
           held: 'Held',
           failed: 'Failed',
           disconnected: 'Disconnected',
+          ended: 'Access ended',
+          kept: 'Kept here',
         }[source.state];
 </script>
 
-<header>
-  <h1>Sources</h1>
-  <Button size="sm" onclick={() => (adding = true)}>Add a source</Button>
-</header>
+<Tabs />
 
 {#if sources && sources.length > 0}
   {#if broken}<p role="alert" class="wrong">✕ {broken} What you see is as it was last.</p>{/if}
@@ -96,7 +108,7 @@
         <tr
           ><th scope="col">Source</th><th scope="col">State</th><th scope="col" class="number">Entries</th><th
             scope="col">Newest</th
-          ><th scope="col">Last round</th><th scope="col">Looked at</th><th scope="col"
+          ><th scope="col">Last round</th><th scope="col">Next</th><th scope="col"
             ><span class="unseen">What you can do</span></th
           ></tr
         >
@@ -105,8 +117,15 @@
         {#each sources as source (source.key)}
           <tr data-state={source.state}>
             <th scope="row"
-              ><strong>{source.name}</strong><span class="small quiet address" title={source.address}
-                >{source.channelName}, {source.address.replace(/^https?:\/\//, '')}</span
+              ><button
+                class="plain open"
+                aria-expanded={open === source.key}
+                aria-controls="details-{source.key}"
+                onclick={() => (open = open === source.key ? '' : source.key)}><strong>{source.name}</strong></button
+              ><span class="small quiet address" title={source.address}
+                >{source.channelName}{source.subject && source.subject !== source.name
+                  ? `, ${source.subject}`
+                  : ''}</span
               ></th
             >
             <td>
@@ -115,6 +134,12 @@
                 <span class="small quiet after">{source.lastRound.received} read so far</span>
               {/if}
               {#if source.reason}<span class="small reason">{source.reason}</span>{/if}
+              {#if source.state === 'held'}<button class="plain link small" onclick={() => acceptLoss(source)}
+                  >It is right: they are gone</button
+                >{/if}
+              {#if source.state === 'ended'}<a class="link small" href="/sources/add/{source.channel}"
+                  >Grant access again</a
+                >{/if}
             </td>
             <td class="number figures">{source.entries}</td>
             <td>{ago(source.newest, clock.now)}</td>
@@ -126,10 +151,14 @@
                   class="small quiet after">{told(source.lastRound)}</span
                 >{/if}</td
             >
-            <td><Cadence {source} onchange={load} /></td>
+            <td>{source.nextAt && source.state !== 'disconnected' ? ago(source.nextAt, clock.now) : ''}</td>
             <td class="acts">
               {#if source.state === 'disconnected'}
                 <button class="plain link" onclick={() => connect(source, true)}>Connect again</button>
+              {:else if !source.isAsked}
+                <a class="link" href="/sources/add/{source.channel === 'hand' ? 'hand' : 'table'}"
+                  >{source.channel === 'hand' ? 'Write another' : 'Hand over more'}</a
+                >
               {:else}
                 <button class="plain link" disabled={source.key in awaited} onclick={() => round(source)}
                   >Look now</button
@@ -138,6 +167,11 @@
               {/if}
             </td>
           </tr>
+          {#if open === source.key}
+            <tr id="details-{source.key}"
+              ><td colspan="7"><Details {source} onchange={load} onremove={() => remove(source)} /></td></tr
+            >
+          {/if}
         {/each}
       </tbody>
     </table>
@@ -148,7 +182,7 @@
     title="No source is connected"
     text="A source is one place where people speak of you: a listing in a directory, a feed of posts. Give its address, or look yourself up by name."
   >
-    {#snippet step()}<Button size="sm" onclick={() => (adding = true)}>Add the first source</Button>{/snippet}
+    {#snippet step()}<Button size="sm" onclick={() => router.go('/sources/add')}>Add the first source</Button>{/snippet}
   </Situation>
 {:else if broken}
   <Situation kind="broken" title="The sources cannot be shown" text={broken}>
@@ -158,15 +192,7 @@
   <Situation kind="loading" title="Asking after the sources" />
 {/if}
 
-<AddSource bind:open={adding} onconnect={connected} />
-
 <style>
-  header {
-    display: flex;
-    justify-content: space-between;
-    align-items: center;
-    margin-bottom: 20px;
-  }
   .scroll {
     overflow-x: auto;
   }
@@ -216,7 +242,8 @@
     clip-path: polygon(0 100%, 100% 0, 100% 100%);
     background: var(--accent);
   }
-  [data-state='failed'] .state::before {
+  [data-state='failed'] .state::before,
+  [data-state='ended'] .state::before {
     background: var(--harm);
   }
   [data-state='held'] .state::before,
@@ -234,6 +261,22 @@
   }
   [data-state='held'] .reason {
     color: var(--attention);
+  }
+  .open {
+    text-align: left;
+  }
+  .open:hover strong {
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+  .open strong::after {
+    content: '';
+    display: inline-block;
+    margin-left: 7px;
+    border: 4px solid transparent;
+    border-top-color: var(--quiet);
+    border-bottom: 0;
+    vertical-align: middle;
   }
   .after {
     display: block;

@@ -1,0 +1,87 @@
+<script lang="ts">
+  import { api, ask } from '../api/client';
+  import type { components } from '../api/schema';
+  import { notices } from '../parts/notices.svelte';
+  import { date } from '../parts/times';
+
+  interface Props {
+    id: string;
+    duplicate: boolean;
+    told: number;
+    names: Record<string, string>;
+    onparted?: (() => unknown) | undefined;
+  }
+  let { id, duplicate, told, names, onparted }: Props = $props();
+
+  type Group = (components['schemas']['StoredEntry'] & {
+    speaks: boolean;
+    score: number | null;
+    reason: string | null;
+  })[];
+  let group = $state<Group>();
+
+  async function open(): Promise<void> {
+    if (group) return void (group = undefined);
+    try {
+      group = (await ask(api.GET('/likeness', { params: { query: { id } } }))).group;
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  async function part(one: string): Promise<void> {
+    try {
+      await ask(api.POST('/likeness/parted', { body: { id: one } }));
+      await onparted?.();
+      notices.say(
+        'They are told apart, and stay so.',
+        () =>
+          void ask(api.POST('/likeness/joined', { body: { ids: [id, one === id ? (other ?? id) : one] } })).then(
+            () => onparted?.(),
+            (error) => notices.fail(error),
+          ),
+      );
+      group = undefined;
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+  const other = $derived(group?.find(({ entry }) => entry.id !== id)?.entry.id);
+</script>
+
+<p class="small told">
+  <button class="plain link" aria-expanded={group !== undefined} onclick={open}
+    >{duplicate
+      ? 'Told elsewhere too; another speaks for both'
+      : told === 1
+        ? 'Told elsewhere too'
+        : `Told at ${told} other places`}</button
+  >
+</p>
+{#if group}
+  <ul class="small">
+    {#each group as one (one.entry.id)}
+      <li>
+        <strong>{names[one.entry.source ?? ''] ?? one.entry.source}</strong>, {one.entry.author.name ?? 'somebody'}, {one
+          .entry.published
+          ? date(one.entry.published)
+          : 'no date'}{one.speaks ? '; it speaks for all' : ''}
+        {#if one.reason}<span class="quiet"
+            >{one.reason}{one.score ? ` (${Math.round(one.score * 100)} of 100)` : ''}</span
+          >{/if}
+        {#if !one.speaks}<button class="plain link" onclick={() => part(one.entry.id)}>Not the same</button>{/if}
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  .told {
+    margin-top: 4px;
+  }
+  ul {
+    margin-top: 4px;
+    padding-left: 10px;
+    border-left: 2px solid var(--accent-mid);
+  }
+</style>

@@ -1,0 +1,153 @@
+<script lang="ts">
+  import Button from 'flowbite-svelte/Button.svelte';
+  import { api, ask, type Source } from '../api/client';
+  import type { paths } from '../api/schema';
+  import { notices } from '../parts/notices.svelte';
+  import { date } from '../parts/times';
+  import SubjectField from './add/SubjectField.svelte';
+  import Cadence from './Cadence.svelte';
+
+  interface Props {
+    source: Source;
+    onchange: () => unknown;
+    onremove: () => void;
+  }
+  let { source, onchange, onremove }: Props = $props();
+
+  // Edited here, and kept only when the owner says so.
+  // svelte-ignore state_referenced_locally
+  let name = $state(source.name);
+  // svelte-ignore state_referenced_locally
+  let subject = $state(source.subject ?? '');
+  // svelte-ignore state_referenced_locally
+  let profile = $state({
+    name: source.profile?.name ?? '',
+    picture: source.profile?.picture ?? '',
+    bio: source.profile?.bio ?? '',
+  });
+
+  type Changes = NonNullable<paths['/sources/{key}']['patch']['requestBody']>['content']['application/json'];
+  async function change(body: Changes, done: string): Promise<void> {
+    try {
+      await ask(api.PATCH('/sources/{key}', { params: { path: { key: source.key } }, body }));
+      notices.say(done);
+      await onchange();
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  const keep = (): Promise<void> =>
+    change(
+      {
+        name,
+        subject: subject.trim() || null,
+        ...(source.profile
+          ? { profile: { name: profile.name || null, picture: profile.picture || null, bio: profile.bio || null } }
+          : {}),
+      },
+      `${name} is kept as it is now.`,
+    );
+</script>
+
+<div class="details">
+  <dl>
+    <dt>Brings</dt>
+    <dd>{source.brings}</dd>
+    {#if source.figures}
+      <dt>Its own figures</dt>
+      <dd>
+        {source.figures.mean} from {source.figures.count ?? 'an unknown number of'} ratings, told by the service; Gnomic counts
+        those it collected
+      </dd>
+    {/if}
+    {#if source.granted}
+      <dt>Access</dt>
+      <dd>
+        granted for {source.granted.account}: to {source.granted.what.join('; ')}{#if source.granted.ended}. <strong
+            class="harm">It ended {date(source.granted.ended)}.</strong
+          >
+          <a class="link" href="/sources/add/{source.channel}">Grant it again</a>{:else if source.granted.until}. Good
+          until {date(source.granted.until)}, and renewed before by itself{/if}
+      </dd>
+    {/if}
+    {#if source.quota}
+      <dt>Asked today</dt>
+      <dd class="figures">
+        {source.quota.used.toLocaleString('en-GB')} of {source.quota.limit.toLocaleString('en-GB')} requests
+      </dd>
+    {/if}
+    <dt>Gone at the source</dt>
+    <dd>
+      <label
+        ><input
+          type="checkbox"
+          checked={source.showsGone}
+          onchange={(event) =>
+            change(
+              { showsGone: event.currentTarget.checked },
+              event.currentTarget.checked ? 'What is gone there stays on show.' : 'What is gone there shows no more.',
+            )}
+        /> still shown here</label
+      >
+    </dd>
+    {#if source.isAsked}
+      <dt>Looked at</dt>
+      <dd><Cadence {source} {onchange} /></dd>
+    {/if}
+  </dl>
+  <form onsubmit={(event) => (event.preventDefault(), keep())}>
+    <label>Name <input class="field" required maxlength="100" bind:value={name} /></label>
+    <SubjectField bind:value={subject} />
+    {#if source.profile}
+      <label>Name of the account, as shown <input class="field" maxlength="100" bind:value={profile.name} /></label>
+      <label>Its picture <input class="field" type="url" maxlength="2000" bind:value={profile.picture} /></label>
+      <label>Its bio <textarea class="field" rows="2" maxlength="500" bind:value={profile.bio}></textarea></label>
+    {/if}
+    <p class="acts">
+      <Button type="submit" size="sm">Keep</Button>
+      <button type="button" class="plain link harm" onclick={onremove}
+        >Remove it, with its {source.entries === 1 ? 'one entry' : `${source.entries} entries`}</button
+      >
+    </p>
+  </form>
+</div>
+
+<style>
+  .details {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 8px 40px;
+    padding: 4px 0 10px;
+    white-space: normal;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: max-content 1fr;
+    gap: 6px 16px;
+    align-content: start;
+  }
+  dt {
+    color: var(--quiet);
+  }
+  form,
+  form label {
+    display: grid;
+    gap: 3px;
+  }
+  form {
+    gap: 10px;
+    align-content: start;
+  }
+  .acts {
+    display: flex;
+    gap: 20px;
+    align-items: center;
+  }
+  .harm {
+    color: var(--harm);
+  }
+  input[type='checkbox'] {
+    accent-color: var(--accent);
+  }
+</style>

@@ -1,0 +1,49 @@
+<script lang="ts">
+  import Button from 'flowbite-svelte/Button.svelte';
+  import { api, ask } from '../../api/client';
+  import State from './State.svelte';
+  import { Work } from './work.svelte';
+
+  interface Props {
+    channel: 'wayleaf' | 'corkwall';
+    service: string;
+    what: 'key' | 'token';
+    onkept: () => unknown;
+  }
+  let { channel, service, what, onkept }: Props = $props();
+
+  const work = new Work();
+  let secret = $state('');
+  const keep = (): Promise<unknown> =>
+    work.during(async () => {
+      await ask(api.PUT('/credentials/{channel}', { params: { path: { channel } }, body: { secret } }));
+      secret = '';
+      await onkept();
+    });
+  const id = $props.id();
+</script>
+
+<form onsubmit={(event) => (event.preventDefault(), keep())}>
+  <label for="{id}-key">Your {service} {what}. It is kept encrypted and sent to {service} only.</label>
+  <div>
+    <input id="{id}-key" class="field" required bind:value={secret} autocomplete="off" />
+    <Button type="submit" disabled={work.busy}>Keep the {what}</Button>
+  </div>
+</form>
+<State {work} />
+
+<style>
+  form {
+    display: grid;
+    gap: 6px;
+    margin-top: 14px;
+  }
+  div {
+    display: flex;
+    gap: 8px;
+  }
+  .field {
+    flex: 1;
+    min-width: 0;
+  }
+</style>

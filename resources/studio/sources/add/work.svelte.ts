@@ -1,0 +1,35 @@
+import { api, ask, type NewSource, type Source } from '../../api/client';
+import { notices } from '../../parts/notices.svelte';
+import { router } from '../../parts/router.svelte';
+
+/** Something that is asked of a service: whether it is under way, and what went wrong. */
+export class Work {
+  busy = $state(false);
+  wrong = $state('');
+
+  async during<T>(work: () => Promise<T>): Promise<T | undefined> {
+    this.busy = true;
+    this.wrong = '';
+    try {
+      return await work();
+    } catch (error) {
+      this.wrong = (error as Error).message;
+      return undefined;
+    } finally {
+      this.busy = false;
+    }
+  }
+}
+
+export const connected = (wanted: NewSource): Promise<Source> => ask(api.POST('/sources', { body: wanted }));
+
+/** Connects one after another and shows the sources, where their entries come in. */
+export async function connectAll(wanted: NewSource[]): Promise<void> {
+  for (const one of wanted) await connected(one);
+  router.go('/sources');
+  notices.say(
+    wanted.length === 1
+      ? `${wanted[0]?.name} is connected; its entries are coming in.`
+      : `${wanted.length} sources are connected; their entries are coming in.`,
+  );
+}

@@ -1,0 +1,267 @@
+<script lang="ts">
+  import Button from 'flowbite-svelte/Button.svelte';
+  import { onMount } from 'svelte';
+  import { api, ask, type NewSource, type Subjects } from '../../api/client';
+  import { notices } from '../../parts/notices.svelte';
+  import { router } from '../../parts/router.svelte';
+  import Situation from '../../parts/Situation.svelte';
+  import Tabs from '../Tabs.svelte';
+
+  let table = $state<Subjects>();
+  let broken = $state('');
+  let name = $state('');
+  /** The cell in which an address is being written. */
+  let writing = $state('');
+  let address = $state('');
+
+  type Subject = Subjects['subjects'][number];
+  type Cell = Subject['cells'][number]['addresses'][number];
+  const states: Record<string, string> = {
+    well: 'well',
+    waiting: 'waiting',
+    running: 'being looked at',
+    held: 'held',
+    failed: 'failed',
+    disconnected: 'disconnected',
+    ended: 'access ended',
+    known: 'not connected',
+  };
+  /** Channels that need no more than an address; the others lead to their way in. */
+  const isDirect = (channel: string): boolean => ['wayleaf', 'page', 'feed'].includes(channel);
+
+  onMount(load);
+
+  async function load(): Promise<void> {
+    try {
+      table = await ask(api.GET('/subjects'));
+      broken = '';
+    } catch (error) {
+      broken = (error as Error).message;
+    }
+  }
+
+  async function act(work: () => Promise<unknown>): Promise<void> {
+    try {
+      await work();
+      await load();
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  const cellOf = (subject: Subject, channel: string): Cell[] =>
+    subject.cells.find((cell) => cell.channel === channel)?.addresses ?? [];
+
+  const add = (): Promise<void> =>
+    act(async () => {
+      await ask(api.POST('/subjects', { body: { name } }));
+      name = '';
+    });
+
+  const keep = (subject: Subject, channel: string): Promise<void> =>
+    act(async () => {
+      await ask(
+        api.PUT('/subjects/{key}/addresses', {
+          params: { path: { key: subject.key } },
+          body: { channel, address, keep: true },
+        }),
+      );
+      writing = address = '';
+    });
+
+  function connect(subject: Subject, channel: string, cell: Cell): void {
+    if (!isDirect(channel)) return router.go(`/sources/add/${channel}`);
+    void act(async () => {
+      await ask(
+        api.POST('/sources', {
+          body: {
+            channel: channel as NewSource['channel'],
+            address: cell.address,
+            name: subject.name,
+            home: null,
+            subject: subject.name,
+          },
+        }),
+      );
+      notices.say(`${subject.name} is connected; its entries are coming in.`);
+    });
+  }
+</script>
+
+<Tabs />
+{#if table}
+  <div class="scroll">
+    <table>
+      <caption class="unseen">Subjects by channels: what is connected, what is missing</caption>
+      <thead>
+        <tr
+          ><th scope="col">Subject</th>{#each table.channels as channel (channel.key)}<th scope="col">{channel.name}</th
+            >{/each}</tr
+        >
+      </thead>
+      <tbody>
+        {#each table.subjects as subject (subject.key)}
+          <tr>
+            <th scope="row"
+              ><strong>{subject.name}</strong><span class="small quiet"
+                >{[
+                  subject.kind,
+                  subject.entries === 1 ? 'one entry' : subject.entries > 0 ? `${subject.entries} entries` : '',
+                ]
+                  .filter(Boolean)
+                  .join(', ')}</span
+              ></th
+            >
+            {#each table.channels as channel (channel.key)}
+              {@const cells = cellOf(subject, channel.key)}
+              {@const here = `${subject.key} ${channel.key}`}
+              <td class:missing={cells.length === 0}>
+                {#each cells as cell (cell.address)}
+                  <div class="cell" data-state={cell.state}>
+                    {#if cell.source}
+                      <strong class="figures">{cell.entries}</strong>
+                      <span class="state">{states[cell.state] ?? cell.state}</span>
+                    {:else}
+                      <button class="plain link" onclick={() => connect(subject, channel.key, cell)}
+                        >Connect<span class="unseen"> {subject.name} on {channel.name}</span></button
+                      >
+                    {/if}
+                    <span class="small quiet address" title={cell.address}
+                      >{cell.address.replace(/^https?:\/\/[^/]+/, '')}</span
+                    >
+                  </div>
+                {/each}
+                {#if writing === here}
+                  <form onsubmit={(event) => (event.preventDefault(), keep(subject, channel.key))}>
+                    <!-- svelte-ignore a11y_autofocus -->
+                    <input
+                      class="field"
+                      autofocus
+                      required
+                      aria-label="Address of {subject.name} on {channel.name}"
+                      bind:value={address}
+                      onkeydown={(event) => event.key === 'Escape' && (writing = '')}
+                    />
+                    <button class="plain link small">Keep</button>
+                  </form>
+                {:else if cells.length === 0}
+                  <button
+                    class="plain dash"
+                    aria-label="Missing: write the address of {subject.name} on {channel.name}"
+                    onclick={() => ((writing = here), (address = ''))}>–</button
+                  >
+                {/if}
+              </td>
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  {#if table.subjects.length === 0}
+    <Situation
+      kind="empty"
+      title="No subjects yet"
+      text="A subject is what people speak of: a venue, a product, a service. Name one here, or hand over a table of many."
+    />
+  {/if}
+  <form class="new" onsubmit={(event) => (event.preventDefault(), add())}>
+    <label>Another subject <input class="field" required maxlength="100" bind:value={name} /></label>
+    <Button type="submit" size="sm">Add it</Button>
+    <a class="link" href="/sources/add/table">Hand over a table of many</a>
+  </form>
+{:else if broken}
+  <Situation kind="broken" title="The subjects cannot be shown" text={broken}>
+    {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
+  </Situation>
+{:else}
+  <Situation kind="loading" title="Asking after the subjects" />
+{/if}
+
+<style>
+  .scroll {
+    overflow-x: auto;
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    background: var(--surface);
+    border: 1px solid var(--line);
+  }
+  th,
+  td {
+    text-align: left;
+    vertical-align: top;
+    padding: 8px 12px;
+    border-bottom: 1px solid var(--line);
+    border-left: 1px solid var(--line);
+    font-weight: 400;
+    min-width: 108px;
+  }
+  thead th {
+    font-size: 13px;
+    color: var(--quiet);
+    white-space: nowrap;
+  }
+  tbody th strong {
+    font-weight: 600;
+    display: block;
+  }
+  .state::before {
+    content: '';
+    display: inline-block;
+    width: 8px;
+    height: 8px;
+    margin: 0 5px 0 3px;
+    clip-path: polygon(0 100%, 100% 0, 100% 100%);
+    background: var(--accent);
+  }
+  [data-state='failed'] .state::before,
+  [data-state='ended'] .state::before {
+    background: var(--harm);
+  }
+  [data-state='held'] .state::before {
+    background: var(--attention);
+  }
+  [data-state='disconnected'] .state::before {
+    background: var(--quiet);
+  }
+  .address {
+    display: block;
+    max-width: 150px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .missing {
+    background: var(--ground);
+  }
+  .dash {
+    color: var(--quiet);
+    width: 100%;
+    min-height: 24px;
+  }
+  td form {
+    display: flex;
+    gap: 6px;
+  }
+  td .field {
+    width: 120px;
+    min-height: 28px;
+    padding: 2px 6px;
+  }
+  .new {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 14px;
+    align-items: end;
+    margin-top: 18px;
+  }
+  .new label {
+    display: grid;
+    gap: 2px;
+  }
+  .new a {
+    margin: 0 0 8px 12px;
+  }
+</style>
