@@ -40,7 +40,7 @@ final class Teller
         $points = $this->points($this->words[$topic][$language]);
         $wordless = $this->chance->getInt(1, 100) <= 18;
         $text = $wordless ? '' : $this->text($this->words[$topic][$language][$points]);
-        if ($topic === 'dome' && $index === 6) {
+        if ($place === 'dome' && $index === 6) {
             [$language, $points, $text] = ['en', 5, $this->words['long']];
         }
         $review = [

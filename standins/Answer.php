@@ -26,7 +26,7 @@ final readonly class Answer
     /** The same, or "not modified" where the asker has it already (RFC 9110 §13). */
     public function validated(string $etag, ?int $changed = null): self
     {
-        $headers = ['ETag' => "\"$etag\""] + ($changed === null ? [] : ['Last-Modified' => gmdate('D, d M Y H:i:s', $changed).' GMT']);
+        $headers = $this->headers + ['ETag' => "\"$etag\""] + ($changed === null ? [] : ['Last-Modified' => gmdate('D, d M Y H:i:s', $changed).' GMT']);
         $match = $_SERVER['HTTP_IF_NONE_MATCH'] ?? null;
         $since = strtotime((string) ($_SERVER['HTTP_IF_MODIFIED_SINCE'] ?? ''));
         $same = $match !== null ? trim((string) $match) === "\"$etag\"" : $changed !== null && $since !== false && $since >= $changed;

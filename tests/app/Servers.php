@@ -31,7 +31,9 @@ trait Servers
         $data = getenv('GNOMIC_DATA').'/standins';
         (new Process([PHP_BINARY, base_path('demo/generate.php'), $data, '1795000000']))->mustRun();
         $this->standins = $this->serve(base_path('standins/server.php'), ['STANDINS_DATA' => $data]);
-        config(['gnomic.channels.wayleaf.address' => "$this->standins/wayleaf"]);
+        foreach (['wayleaf', 'ticketwick', 'shutterfen', 'corkwall', 'barrowfair'] as $service) {
+            config(["gnomic.channels.$service.address" => "$this->standins/$service", "gnomic.channels.$service.secret" => 'gnomic-demo-secret', "gnomic.channels.$service.client" => 'gnomic']);
+        }
     }
 
     protected function startFaults(): void

@@ -27,7 +27,7 @@ test('a feed is found on a page and connected', async ({ page }) => {
   await signIn(page);
   await page.goto('/sources');
   await page.getByRole('button', { name: 'Add a source' }).click();
-  await page.getByRole('button', { name: /By address/ }).click();
+  await page.getByRole('link', { name: /Paste an address/ }).click();
   await page.getByLabel('Address of the feed').fill('127.0.0.1:9/none');
   await page.getByRole('button', { name: 'Look there' }).click();
   await expect(page.getByRole('alert')).toContainText('private network');

@@ -10,6 +10,7 @@ use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
 use App\Models\Grant;
 use App\Models\Site;
+use App\Rounds\RoundJob;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -46,6 +47,7 @@ final class GrantController
         // Sources that waited for it go on.
         foreach ($grant->sources()->get() as $source) {
             $source->update(['next_at' => now(), 'failures' => 0]);
+            RoundJob::dispatch($source->id);
         }
 
         return redirect("/sources/add/$channel?grant=$grant->id");

@@ -36,7 +36,7 @@ final class SourceController
     public function store(ConnectSource $request, Site $site, ShutterfenChannel $shutterfen): JsonResponse
     {
         $grant = $request->grant() === null ? null : $site->grants()->where('channel', $request->channel())->findOrFail($request->grant());
-        $subject = $request->subject() === null ? null : Subject::named($site, $request->subject());
+        $subject = $request->subject() === null ? $this->subjectAt($site, $request->channel(), $request->address()) : Subject::named($site, $request->subject());
         $source = $this->there($site, $request->channel(), $request->address(), $request->of())
             ?? $site->sources()->create([
                 'key' => Source::freeKey($site, $request->name()),
@@ -125,6 +125,12 @@ final class SourceController
         }
 
         return null;
+    }
+
+    /** The subject for which this address was noted before. */
+    private function subjectAt(Site $site, string $channel, string $address): ?Subject
+    {
+        return $site->subjects()->whereHas('addresses', fn ($query) => $query->where('channel', $channel)->where('address', $address))->first();
     }
 
     /** @return array<string, string|null>|null what the account says of itself; the owner can put it otherwise */

@@ -48,8 +48,9 @@ final class Shingles
     public static function words(string $text): array
     {
         $folded = Fold::text($text);
-        $pattern = preg_match('/[^\x00-\x7F]/', $folded) === 1
-            ? '/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]|[\p{L}\p{N}]+/u' : '/[a-z0-9]+/';
+        // Scripts without blanks; their punctuation counts as theirs, and is no letter.
+        $alone = '(?=\p{L})[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]';
+        $pattern = preg_match('/[^\x00-\x7F]/', $folded) === 1 ? "/$alone|(?:(?!$alone)[\\p{L}\\p{N}])+/u" : '/[a-z0-9]+/';
         preg_match_all($pattern, str_replace(["'", '’'], '', $folded), $found);
 
         return array_slice($found[0], 0, self::MOST);

@@ -11,6 +11,9 @@ use Gnomic\Gather\Text\Fold;
 /** Which column of a table holds what: by its name first, and where a name is not known by what stands below it. */
 final readonly class Columns
 {
+    /** Names that mean a column when they stand alone, and nothing within others. */
+    private const EVERYDAY = ['when', 'where', 'about', 'from', 'best', 'local', 'time', 'user', 'site', 'land', 'type', 'genre'];
+
     /**
      * @param  array<string, int>  $places  index of a column by the value of Column
      * @param  array<int, string>  $reasons  why a column was taken for what it is, by index
@@ -82,8 +85,8 @@ final readonly class Columns
         if ($whole) {
             return in_array($name, $column->names(), true);
         }
-        // "reviewer full name", "date of the review": a known name of at least four letters as whole words within.
-        foreach ($column->names() as $known) {
+        // "reviewer full name", "date of the review": a known name as whole words within, unless it is one that any sentence has.
+        foreach (array_diff($column->names(), self::EVERYDAY) as $known) {
             if (mb_strlen($known) >= 4 && preg_match('/\b'.preg_quote($known, '/').'\b/u', $name) === 1) {
                 return true;
             }

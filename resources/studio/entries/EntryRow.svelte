@@ -90,8 +90,8 @@
           >{row.hidden ? 'Show again' : 'Hide everywhere'}</button
         >{/if}
       {#if onjoin && joining === 'this'}<button class="plain link" onclick={onjoin}>Not after all</button>
-      {:else if onjoin && joining === 'other'}<button class="plain link" onclick={onjoin}>…as this one</button>
-      {:else if onjoin}<button class="plain quiet same" onclick={onjoin}>The same as another…</button>{/if}
+      {:else if onjoin && joining === 'other'}<button class="plain link" onclick={onjoin}>… as this</button>
+      {:else if onjoin}<button class="plain link quiet same" onclick={onjoin}>Same as…</button>{/if}
     {/if}
   </div>
 </li>

@@ -30,23 +30,23 @@
   }
 
   async function part(one: string): Promise<void> {
+    const other = group?.find(({ entry }) => entry.id !== one)?.entry.id ?? id;
     try {
       await ask(api.POST('/likeness/parted', { body: { id: one } }));
+      group = undefined;
       await onparted?.();
       notices.say(
         'They are told apart, and stay so.',
         () =>
-          void ask(api.POST('/likeness/joined', { body: { ids: [id, one === id ? (other ?? id) : one] } })).then(
+          void ask(api.POST('/likeness/joined', { body: { ids: [one, other] } })).then(
             () => onparted?.(),
             (error) => notices.fail(error),
           ),
       );
-      group = undefined;
     } catch (error) {
       notices.fail(error);
     }
   }
-  const other = $derived(group?.find(({ entry }) => entry.id !== id)?.entry.id);
 </script>
 
 <p class="small told">
@@ -66,7 +66,7 @@
           .entry.published
           ? date(one.entry.published)
           : 'no date'}{one.speaks ? '; it speaks for all' : ''}
-        {#if one.reason}<span class="quiet"
+        {#if one.reason && !one.speaks}<span class="quiet"
             >{one.reason}{one.score ? ` (${Math.round(one.score * 100)} of 100)` : ''}</span
           >{/if}
         {#if !one.speaks}<button class="plain link" onclick={() => part(one.entry.id)}>Not the same</button>{/if}

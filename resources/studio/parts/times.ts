@@ -18,6 +18,11 @@ export function ago(time: string | null | undefined, now: Date): string {
   return seconds > 0 ? 'in a moment' : 'just now';
 }
 
+/** The same for what has happened already, whatever the clocks of two machines say. */
+export function since(time: string | null | undefined, now: Date): string {
+  return ago(time, time && new Date(time) > now ? new Date(time) : now);
+}
+
 export function date(time: string): string {
   return day.format(new Date(time));
 }

@@ -3,7 +3,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import { api, ask, type Source } from '../api/client';
   import { clock } from '../parts/clock.svelte';
-  import { ago } from '../parts/times';
+  import { ago, since } from '../parts/times';
   import { notices } from '../parts/notices.svelte';
   import { told } from '../parts/rounds';
   import Situation from '../parts/Situation.svelte';
@@ -144,7 +144,7 @@
             <td class="number figures">{source.entries}</td>
             <td>{ago(source.newest, clock.now)}</td>
             <td
-              >{ago(
+              >{since(
                 source.lastRound?.finishedAt,
                 clock.now,
               )}{#if source.lastRound && ['changed', 'unchanged'].includes(source.lastRound.outcome)}<span

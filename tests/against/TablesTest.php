@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\against;
+
+use DateTimeZone;
+use Gnomic\Entry\EntryJson;
+use Gnomic\Gather\Tables\EntryRows;
+use Gnomic\Gather\Tables\TableIsWrong;
+use Gnomic\Gather\Tables\TableReader;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+
+/** Workbooks of ISO/IEC 29500 as npm exceljs writes them: rich text, dates as serial numbers, formulas, percentages, gaps. */
+final class TablesTest extends TestCase
+{
+    private static function written(string $what): string
+    {
+        $process = new Process(['node', __DIR__.'/write-workbook.mjs', $what], dirname(__DIR__, 2));
+
+        return $process->mustRun()->getOutput();
+    }
+
+    public function test_a_workbook(): void
+    {
+        $reading = EntryRows::reading(TableReader::read(self::written('reviews')), new DateTimeZone('UTC'));
+        self::assertSame('Excel workbook', $reading->format);
+        self::assertSame([
+            ['Ann', '2024-03-01T00:00:00Z', '4.5 of 5', 'Rich text', 'Thanks'],
+            ['Bob', '2024-03-02T13:30:00Z', '4 of 5', "Line 1\nLine 2", null],
+            ['Çağla', '2024-05-06T00:00:00Z', '80 of 100', 'By share', null],
+            [null, null, '5 of 5', 'After a gap', null],
+        ], array_map(fn ($entry): array => [$entry->author->name, EntryJson::date($entry->published), $entry->rating?->spoken(), $entry->text, $entry->reply?->text], $reading->entries));
+    }
+
+    public function test_dates_counted_from_1904(): void
+    {
+        self::assertSame(['2024-03-01T00:00:00Z'], array_map(fn ($entry): ?string => EntryJson::date($entry->published), EntryRows::reading(TableReader::read(self::written('1904')), new DateTimeZone('UTC'))->entries));
+    }
+
+    public function test_a_formula_without_a_result_is_told(): void
+    {
+        $table = TableReader::read(self::written('formula'));
+        self::assertStringContainsString('A formula has no stored result', implode(' ', array_map(strval(...), $table->problems)));
+        self::assertSame(['a', ''], $table->rows[2]);
+    }
+
+    public function test_the_first_sheet_with_rows_that_is_shown(): void
+    {
+        self::assertSame(['text'], TableReader::read(self::written('sheets'))->header);
+    }
+
+    public function test_too_many_columns(): void
+    {
+        $this->expectException(TableIsWrong::class);
+        $this->expectExceptionMessage('300 columns');
+        TableReader::read(self::written('wide'));
+    }
+}

@@ -1,0 +1,268 @@
+import ExcelJS from 'exceljs';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { atStandins, expectAccessible, signIn } from './people';
+import { SITE, STANDINS } from './setting';
+
+// Every way in, as an owner goes it, against the stand-ins on their own origin.
+
+test.describe.configure({ mode: 'serial' });
+
+const rowOf = (page: Page, name: string | RegExp): Locator => page.getByRole('row', { name });
+
+async function expectEntries(page: Page, name: RegExp, count: number): Promise<void> {
+  await expect(rowOf(page, name)).toContainText(/Well|Kept here/, { timeout: 30_000 });
+  await expect(rowOf(page, name).getByRole('cell').nth(1)).toHaveText(String(count));
+}
+
+test('by name: an address at the directory names the place; another channel’s is led there', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources/add/name');
+  await page.getByLabel('Name, and town').fill(`${STANDINS}/wayleaf/places/wl-inn`);
+  await page.getByRole('button', { name: 'Look it up' }).click();
+  await expect(page.getByText('One place of this name')).toBeVisible();
+  await page.getByLabel('Call it').fill('The inn');
+  await page.getByRole('button', { name: 'Connect The inn' }).click();
+  await expectEntries(page, /^The inn/, 12);
+  await page.goto('/sources/add/name');
+  await page.getByLabel('Name, and town').fill(`${STANDINS}/ticketwick/venues/tv-dome`);
+  await page.getByRole('button', { name: 'Look it up' }).click();
+  await expect(page.getByText('This address belongs to Ticketwick')).toBeVisible();
+  await page.getByRole('link', { name: 'Go on there' }).click();
+  await expect(page.getByRole('button', { name: 'Go to Ticketwick' })).toBeVisible();
+});
+
+test('by granting access: refused, empty, then venues chosen; told once where both services have it', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/sources/add/ticketwick');
+  await page.getByRole('button', { name: 'Go to Ticketwick' }).click();
+  await expect(page).toHaveURL(new RegExp(`^${STANDINS}/ticketwick/oauth/authorize`));
+  await expect(page.getByRole('listitem')).toHaveText([
+    'see which venues you sell tickets for',
+    'read what guests rated and wrote, and your replies',
+  ]);
+  await page.getByRole('button', { name: 'Refuse' }).click();
+  await expect(page.getByRole('alert')).toContainText('You refused access at Ticketwick');
+
+  await page.getByRole('button', { name: 'Go to Ticketwick' }).click();
+  await page.getByLabel('An account without venues').check();
+  await page.getByRole('button', { name: 'Allow' }).click();
+  await expect(page.getByText('it has no venues')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Grant access for another account' }).click();
+  await page.getByRole('button', { name: 'Allow' }).click();
+  await expect(page.getByText('Quillmoor box office')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel(/The Dome, Quillmoor/).check();
+  await page.getByLabel(/Harrow Lane Planetarium/).check();
+  await page.getByRole('button', { name: 'Connect 2' }).click();
+  await expectEntries(page, /^The Dome, Quillmoor/, 40);
+  await rowOf(page, /^The Dome, Quillmoor/)
+    .getByRole('button', { name: 'The Dome, Quillmoor' })
+    .click();
+  await expect(page.getByText('granted for Quillmoor box office')).toBeVisible();
+  await expect(page.getByText(/of 10 from 40 ratings, told by the service/)).toBeVisible();
+  await expectAccessible(page);
+
+  await page.goto('/entries');
+  await page.getByLabel('State').selectOption('Told elsewhere too');
+  await expect(page.getByText('entries like this')).toBeVisible();
+  const told = parseInt((await page.getByText('entries like this').textContent())?.trim() ?? '', 10);
+  expect(told).toBeGreaterThanOrEqual(6);
+  await page
+    .getByRole('button', { name: /another speaks for both/ })
+    .first()
+    .click();
+  await expect(page.getByText(/the same words, the same author/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Not the same' }).first().click();
+  await expect(page.getByText(`${told - 1} entries like this`)).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByText(`${told} entries like this`)).toBeVisible();
+});
+
+test('access taken back at the service is told, everything is kept, and granting again mends it', async ({ page }) => {
+  await signIn(page);
+  await atStandins(page, { do: 'withdraw', service: 'ticketwick' });
+  await page.goto('/sources');
+  const row = rowOf(page, /^The Dome, Quillmoor/);
+  await row.getByRole('button', { name: 'Look now' }).click();
+  await expect(row).toContainText('Access ended', { timeout: 20_000 });
+  await expect(row.getByRole('cell').nth(1)).toHaveText('40');
+  await row.getByRole('link', { name: 'Grant access again' }).click();
+  await page.getByRole('button', { name: 'Go to Ticketwick' }).click();
+  await page.getByRole('button', { name: 'Allow' }).click();
+  await expect(page.getByText('connected').first()).toBeVisible();
+  await page.goto('/sources');
+  await expect(row).toContainText('Well', { timeout: 30_000 });
+});
+
+test('by granting access to a photo account: posts, mentions, hashtags', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources/add/shutterfen');
+  await page.getByRole('button', { name: 'Go to Shutterfen' }).click();
+  await page.getByRole('button', { name: 'Allow' }).click();
+  await page.getByLabel(/Quillmoor Observatory on Shutterfen/).check();
+  await page.getByLabel(/Mentions on Shutterfen/).check();
+  await page.getByRole('button', { name: 'Connect 2' }).click();
+  await expectEntries(page, /^Quillmoor Observatory on Shutterfen/, 30);
+  await expectEntries(page, /^Mentions on Shutterfen/, 5);
+  await page.goto('/sources');
+  await page.getByRole('button', { name: 'Quillmoor Observatory on Shutterfen' }).click();
+  await page.getByLabel('Its bio').fill('Stars, gloves, cocoa.');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('is kept as it is now')).toBeVisible();
+});
+
+test('by token: boards are chosen; a token of another service is told', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources/add/corkwall');
+  await page.getByLabel('Your Corkwall token').fill('wl-demo-key-7Q2M');
+  await page.getByRole('button', { name: 'Keep the token' }).click();
+  await expect(page.getByRole('alert').last()).toContainText('this token is for another service');
+  await page.getByLabel('Your Corkwall token').fill('ck-5d1e-demo-board');
+  await page.getByRole('button', { name: 'Keep the token' }).click();
+  await page.getByLabel(/Night skies/).check();
+  await page.getByRole('button', { name: 'Connect Night skies' }).click();
+  await expectEntries(page, /^Night skies/, 7);
+});
+
+test('by a page that marks up its reviews; one with several products asks which', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources/add/address');
+  await page.getByLabel('Address of the feed').fill(`${STANDINS}/barrowfair/items/star-wheel`);
+  await page.getByRole('button', { name: 'Look there' }).click();
+  await expect(page.getByText('marks up 4 reviews')).toBeVisible();
+  await expect(page.getByText('Its own figures: 4.4 of 5 from 8 ratings.')).toBeVisible();
+  await page.getByRole('button', { name: 'Connect Pocket Star Wheel' }).click();
+  await expectEntries(page, /^Pocket Star Wheel/, 4);
+  await page.goto('/sources/add/address');
+  await page.getByLabel('Address of the feed').fill(`${STANDINS}/barrowfair/stalls/quillmoor`);
+  await page.getByRole('button', { name: 'Look there' }).click();
+  await expect(page.getByText('It tells of several things; which one?')).toBeVisible();
+  await page.getByLabel(/Red Lantern/).check();
+  await page.getByRole('button', { name: 'Connect Red Lantern' }).click();
+  await expectEntries(page, /^Red Lantern/, 3);
+});
+
+test('by spreadsheet: looked at, put right, imported; the second time changes nothing', async ({ page }) => {
+  await signIn(page);
+  const book = new ExcelJS.Workbook();
+  const sheet = book.addWorksheet('Reviews');
+  sheet.addRow(['Guest', 'Said at', 'Date', 'Stars', 'What they wrote', 'Reply']);
+  sheet.addRow([
+    'Wilma Stroud',
+    'Hill Gazette',
+    '03/04/2026',
+    5,
+    'We saw the rings, and the rings saw us.',
+    'Thank you.',
+  ]);
+  sheet.addRow(['Eben Cross', 'Hill Gazette', '05/04/2026', '4 of 5', 'Cold feet, warm welcome, clear sky.', '']);
+  sheet.addRow(['Nobody', 'Hill Gazette', '99/99/2026', 'splendid', 'Neither date nor rating.', '']);
+  const file = join(tmpdir(), `gnomic-past-${process.pid}.xlsx`);
+  await book.xlsx.writeFile(file);
+
+  await page.goto('/sources/add/table');
+  await page.getByLabel('CSV, TSV, XLSX').setInputFiles(file);
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await expect(page.getByText('Say which it is')).toBeVisible({ timeout: 30_000 });
+  await page.getByLabel('month first').check();
+  await expect(page.getByRole('button', { name: 'Import 2 rows' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('row', { name: /Wilma Stroud/ })).toContainText('4 March 2026');
+  await page.getByLabel('day first').check();
+  await expect(page.getByRole('row', { name: /Wilma Stroud/ })).toContainText('3 April 2026', { timeout: 30_000 });
+  await page.getByRole('button', { name: /1 wrong/ }).click();
+  await expect(page.getByText('"splendid" is no rating')).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('popup').then((popup) => popup.waitForEvent('download')),
+    page.getByRole('link', { name: 'Download the wrong rows' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('wrong-rows.csv');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Import 2 rows' }).click();
+  await expect(page.getByText('2 new and 0 changed are in')).toBeVisible({ timeout: 30_000 });
+  await page.goto('/sources');
+  await expectEntries(page, /^Hill Gazette/, 2);
+
+  await page.goto('/sources/add/table');
+  await page.getByLabel('CSV, TSV, XLSX').setInputFiles(file);
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  // What was said of the dates is remembered.
+  await expect(page.getByRole('button', { name: 'Nothing new to import' })).toBeVisible({ timeout: 30_000 });
+});
+
+test('by spreadsheet: a table of subjects with their addresses', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources/add/table');
+  await page.getByLabel(/Subjects, with their addresses/).check();
+  await page.getByLabel('CSV, TSV, XLSX').setInputFiles({
+    name: 'subjects.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('subject,kind,Wayleaf,Corkwall\nThe tea rooms,Venue,wl-tea,\nOld plates,Product,,old-plates\n'),
+  });
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await page.getByRole('button', { name: 'Import 2 rows' }).click({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'See the subjects' }).click({ timeout: 30_000 });
+  await expect(rowOf(page, /^The tea rooms/)).toContainText('wl-tea');
+  await page.getByRole('button', { name: 'Connect The tea rooms on Wayleaf' }).click();
+  await expect(rowOf(page, /^The tea rooms/)).toContainText('7', { timeout: 30_000 });
+  await expectAccessible(page);
+});
+
+test('by hand: a testimonial with a picture, edited with its history, removed and brought back', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources/add/hand');
+  await page.getByLabel('Who said it').fill('Juno Park');
+  await page.getByLabel('Role or company').fill('Teacher');
+  await page.getByLabel('What they said').fill('Thirty children, one comet, no complaints.');
+  await page.getByLabel('Rating').selectOption('5');
+  await page.getByLabel(/E-mail/).fill('juno@school.example');
+  const picture = await page.request.get(`${STANDINS}/pictures/juno.png?w=400`);
+  await page
+    .getByLabel(/^Picture/)
+    .setInputFiles({ name: 'juno.png', mimeType: 'image/png', buffer: await picture.body() });
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep the testimonial' }).click();
+  const entry = page.getByRole('listitem').filter({ hasText: 'Thirty children' });
+  await expect(entry).toContainText('Juno Park');
+  await expect(page.getByText('juno@school.example')).toHaveCount(0);
+  await entry.getByRole('link', { name: 'Edit' }).click();
+  await expect(page.getByLabel(/E-mail/)).toHaveValue('juno@school.example');
+  await page.getByLabel('What they said').fill('Thirty-one children, one comet, no complaints.');
+  await page.getByRole('button', { name: 'Keep the edit' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Thirty-one children' })).toContainText(
+    '1 earlier form kept',
+  );
+  await page.getByRole('listitem').filter({ hasText: 'Thirty-one' }).getByRole('link', { name: 'Edit' }).click();
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await expect(page.getByText('The testimonial is removed.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+});
+
+test('from the owner’s website: what it tells is ticked and connected', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources/add/website');
+  await page.getByLabel('Address of your own website').fill(SITE);
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByText('Nothing is connected until you say so')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Moon Atlas.*\/shop marks up 2 reviews of it/)).toBeVisible();
+  await expect(page.getByText(/needs access, granted at Ticketwick/).first()).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Connect one source' }).click();
+  await expectEntries(page, /^Moon Atlas/, 2);
+});
+
+test('a sudden loss is held and asked about; removing a source says what goes, and can be undone', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources');
+  const row = rowOf(page, /^Night skies/);
+  await row.getByRole('button', { name: 'Night skies' }).click();
+  await page.getByRole('button', { name: 'Remove it, with its 7 entries' }).click();
+  await expect(page.getByText('Night skies is removed, and 7 entries with it')).toBeVisible();
+  await expect(row).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row.getByRole('cell').nth(1)).toHaveText('7');
+});
