@@ -48,6 +48,9 @@ final readonly class Shutterfen
             return $grant;
         }
         $me = array_column($state['accounts'], null, 'id')[$grant['account']];
+        if ($me['private'] && $scope !== 'profile') {
+            return Answer::error(403, 'account_private', 'The account is private.');
+        }
         if ($chosen === null) {
             return Answer::json(['account_id' => $me['id'], 'handle' => $me['handle'], 'name' => $me['name'], 'bio' => $me['bio'], 'picture' => "$this->host/pictures/$me[picture]"]);
         }

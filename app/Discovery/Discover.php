@@ -51,7 +51,7 @@ final readonly class Discover
             if (count($read) >= self::MOST_PAGES || microtime(true) > $deadline) {
                 break;
             }
-            if (in_array($page, $read, true) || ! $robots->allows((string) parse_url($page, PHP_URL_PATH) ?: '/')) {
+            if (in_array(rtrim($page, '/'), array_map(fn (string $one): string => rtrim($one, '/'), $read), true) || ! $robots->allows((string) parse_url($page, PHP_URL_PATH) ?: '/')) {
                 continue;
             }
             $read[] = $page;

@@ -11,6 +11,7 @@
   import { router } from './parts/router.svelte';
   import './parts/scheme.svelte';
   import Situation from './parts/Situation.svelte';
+  import { tellDaysIn } from './parts/times';
   import SignIn from './SignIn.svelte';
   import AddSource from './sources/add/AddSource.svelte';
   import Sources from './sources/Sources.svelte';
@@ -48,10 +49,15 @@
   async function load(): Promise<void> {
     broken = '';
     try {
-      session = await ask(api.GET('/session'));
+      enter(await ask(api.GET('/session')));
     } catch (error) {
       if (session === undefined) broken = (error as Error).message;
     }
+  }
+
+  function enter(entered: Session): void {
+    if (entered.site) tellDaysIn(entered.site.timezone);
+    session = entered;
   }
 
   async function leave(): Promise<void> {
@@ -83,7 +89,7 @@
 <svelte:window {onkeydown} />
 
 {#if session === null}
-  <SignIn onenter={(entered) => (session = entered)} />
+  <SignIn onenter={enter} />
 {:else if session}
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
   <div class="frame" onclick={router.follow}>

@@ -142,6 +142,13 @@ final class AccessTest extends TestCase
         self::assertSame('An upland public observatory. Gloves, please.', Source::query()->where('address', 'photos')->firstOrFail()->profile['bio'] ?? null);
     }
 
+    public function test_a_private_account_is_told(): void
+    {
+        $this->begun();
+        $source = $this->connected('shutterfen', 'photos', $this->granted('shutterfen', 'hidden'));
+        self::assertStringContainsString('the account is private; make it public there', (string) $this->roundOf($source)->reason);
+    }
+
     public function test_boards_by_token(): void
     {
         $this->begun();

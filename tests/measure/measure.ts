@@ -132,3 +132,26 @@ test('measure', async ({ page }) => {
   say(`  a published widget  ${file.toFixed(0)}`);
   say(`  a page by PHP       ${answered.toFixed(0)}   (the file is ${(file / answered).toFixed(0)} times as fast)`);
 });
+
+test('gather', () => {
+  interface Gathered {
+    count: number;
+    seconds: number;
+    perSecond: number;
+    plain: number;
+    alike: number;
+    megabytes: number;
+  }
+  say('Reading and matching JSON Lines, language and likeness included, on one core');
+  const [few, many] = [10_000, 100_000].map((count) => {
+    const told = JSON.parse(php('tests/measure/gather.php', String(count))) as Gathered;
+    say(
+      `  ${String(told.count).padStart(7)} entries  ${told.seconds.toFixed(1)} s, ${told.perSecond.toFixed(0)} a second (wanted: at least 3000), ` +
+        `${told.megabytes.toFixed(0)} MB at most (wanted: below 256), ${told.alike} told again; ${(told.seconds / told.plain).toFixed(0)} times as long as parsing the JSON alone`,
+    );
+    return told;
+  });
+  say(
+    `  growth from 10,000 to 100,000  ${((many?.seconds ?? NaN) / (few?.seconds ?? NaN)).toFixed(2)} times (wanted: at most 11)`,
+  );
+});

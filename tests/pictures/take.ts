@@ -2,6 +2,15 @@ import { test, type Page } from '@playwright/test';
 import { signIn } from '../browser/people';
 import { SITE } from '../browser/setting';
 
+const GUEST_BOOK = [
+  'Guest;Written at;Date;Stars;What they wrote;Our reply',
+  'Wilma Stroud;Guest book;03/04/2026;5;We saw the rings, and the rings saw us.;Thank you for the biscuits.',
+  'Eben Cross;Guest book;05/04/2026;4 of 5;Cold feet, warm welcome, clear sky.;',
+  'Maud Ellery;Tarnbridge Gazette;06/04/2026;9.2/10;The talk was short, the silence at the eyepiece long.;',
+  'Nobody;Guest book;12/05/2026;splendid;A rating in words.;',
+  'Teo Brandt;Guest book;09/06/2026;★★★★☆;Go on a weeknight, and take a hat.;',
+].join('\n');
+
 // One current picture of each main view, from demo data.
 
 const take = async (page: Page, name: string): Promise<void> => {
@@ -22,8 +31,38 @@ test('take', async ({ page }) => {
   await page.keyboard.press('Enter');
   await page.getByRole('radio', { name: /Observatory Tea Rooms/ }).check();
   await take(page, 'add-source');
-  await page.keyboard.press('Escape');
+  await page.goto('/sources/add/website');
+  await page.getByLabel('Address of your own website').fill(SITE);
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await page.getByText('Nothing is connected until you say so').waitFor();
+  await take(page, 'website');
+  await page.goto('/sources/add/table');
+  await page
+    .getByLabel('CSV, TSV, XLSX')
+    .setInputFiles({ name: 'guest-book.csv', mimeType: 'text/csv', buffer: Buffer.from(GUEST_BOOK) });
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await page.getByText('Say which it is').waitFor();
+  await take(page, 'import');
+  for (const [channel, account] of [
+    ['ticketwick', 'The Dome, Quillmoor'],
+    ['shutterfen', 'Quillmoor Observatory on Shutterfen'],
+  ] as const) {
+    await page.goto(`/sources/add/${channel}`);
+    await page.getByRole('button', { name: /^Go to/ }).click();
+    await page.getByRole('button', { name: 'Allow' }).click();
+    await page.getByLabel(account).check();
+    await page.getByRole('button', { name: `Connect ${account}` }).click();
+    await page.getByRole('row', { name: new RegExp(`^${account}.*Well`) }).waitFor();
+  }
+  await page.getByRole('button', { name: 'The Dome, Quillmoor' }).click();
+  await page
+    .getByRole('button', { name: 'Dismiss' })
+    .first()
+    .click()
+    .catch(() => undefined);
   await take(page, 'sources');
+  await page.goto('/sources/subjects');
+  await take(page, 'subjects');
 
   await page.goto('/widgets/dome4visit');
   await page.locator('[data-phrase=stars]').click();
@@ -35,6 +74,14 @@ test('take', async ({ page }) => {
   await page.locator('[data-phrase=dress]').click();
   await take(page, 'bench-dark');
   await page.emulateMedia({ colorScheme: 'light' });
+  await page.goto('/widgets/hill4posts0');
+  await page.locator('[data-phrase=sources]').click();
+  await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();
+  await page.getByLabel('Rookcall', { exact: true }).uncheck();
+  await page.locator('[data-phrase=layout]').click();
+  await page.getByLabel('Face, or initials').check();
+  await page.getByLabel('Pictures').check();
+  await take(page, 'pictures');
   await page.goto(`${SITE}/visit`);
   await page.evaluate(() => scrollTo(0, 330));
   await take(page, 'observatory');

@@ -1,5 +1,18 @@
 const relative = new Intl.RelativeTimeFormat('en-GB', { numeric: 'auto' });
-const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+let day = dayIn(undefined);
+
+function dayIn(timeZone: string | undefined): Intl.DateTimeFormat {
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone });
+}
+
+/** Days are those at the site, wherever the owner sits: what was written on the third stays on the third. */
+export function tellDaysIn(timeZone: string): void {
+  try {
+    day = dayIn(timeZone);
+  } catch {
+    day = dayIn(undefined); // a zone that this browser does not know
+  }
+}
 const units: [Intl.RelativeTimeFormatUnit, number][] = [
   ['week', 604_800],
   ['day', 86_400],

@@ -89,8 +89,8 @@
     </div>
     <p class="small quiet">
       Nothing is imported before you have seen what each row would do. A table to fill in:
-      <a class="link" href="/api/templates/{kind}.csv" target="_blank" rel="noopener">as CSV</a>,
-      <a class="link" href="/api/templates/{kind}.xlsx" target="_blank" rel="noopener">as a workbook</a>.
+      <a class="link" href="/api/templates/{kind}.csv" download>as CSV</a>,
+      <a class="link" href="/api/templates/{kind}.xlsx" download>as a workbook</a>.
     </p>
   </form>
   <State {work} doing="Handing it over…" />

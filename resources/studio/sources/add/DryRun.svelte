@@ -42,7 +42,7 @@
         {words[one]}</button
       >
     {/each}
-    {#if counts.wrong > 0}<a class="link small" href="/api/imports/{table.id}/wrong.csv" target="_blank" rel="noopener"
+    {#if counts.wrong > 0}<a class="link small" href="/api/imports/{table.id}/wrong.csv" download
         >Download the wrong rows, with the reasons</a
       >{/if}
   </div>

@@ -29,7 +29,11 @@
   /** Channels that need no more than an address; the others lead to their way in. */
   const isDirect = (channel: string): boolean => ['wayleaf', 'page', 'feed'].includes(channel);
 
-  onMount(load);
+  onMount(() => {
+    void load();
+    const timer = setInterval(() => void load(), 3000);
+    return () => clearInterval(timer);
+  });
 
   async function load(): Promise<void> {
     try {

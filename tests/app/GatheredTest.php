@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\app;
+
+use App\Editions\Publish;
+use App\Models\Entry as Stored;
+use App\Models\Picture;
+use App\Models\Site;
+use App\Pictures\FetchPictures;
+use App\Pictures\PictureFiles;
+use App\Pictures\PictureIsWrong;
+use App\Rounds\Stored as StoredEntries;
+use DateTimeImmutable;
+use Gnomic\Brief\BriefReader;
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
+use Gnomic\Entry\Media;
+use Gnomic\Entry\Rating;
+use Gnomic\Entry\Scale;
+use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Gather\Matching\Matched;
+use Gnomic\Gather\Matching\Matcher;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Tests\TestCase;
+
+/** One common entry: told once, its pictures kept, testimonials written down, and what the owner's own site tells. */
+final class GatheredTest extends TestCase
+{
+    use Servers;
+
+    private const WORDS = 'Saturn was so sharp that my daughter asked whether it was a sticker on the lens.';
+
+    private Site $site;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->site = $this->site();
+        config(['gnomic.editions' => getenv('GNOMIC_DATA').'/w-gathered']);
+    }
+
+    private static function said(string $id, string $text = self::WORDS, string $author = 'Ines Marlow', string $day = '2026-11-12', float $stars = 5.0): Entry
+    {
+        return new Entry($id, Kind::Review, author: new Author($author), rating: Rating::on(Scale::ofStars(), $stars), text: $text, published: new DateTimeImmutable("{$day}T12:00:00Z"));
+    }
+
+    public function test_what_is_told_twice_counts_once_and_the_owner_has_the_last_word(): void
+    {
+        Queue::fake();
+        $this->actingAs($this->ownerOf($this->site));
+        $this->store($this->source($this->site, 'one'), [self::said('a'), self::said('b', 'Something else that nobody else has said in these words.')]);
+        $this->store($this->source($this->site, 'two'), [self::said('c', self::WORDS.' Really.', 'Ines M.', '2026-11-13')]);
+        $count = fn (): int => (int) $this->postJson('/api/proof', ['brief' => ['version' => 1]])->assertOk()->json('figures.count');
+        self::assertSame(2, $count(), 'a duplicate counts once in every figure');
+        self::assertTrue(Stored::query()->where('ref', 'one:a')->firstOrFail()->duplicate, 'the one with more words speaks');
+
+        $response = $this->getJson('/api/likeness?id=one:a');
+        Contract::assertKept('get', '/likeness', $response);
+        self::assertSame([false, true], array_column($response->json('group'), 'speaks'));
+        self::assertStringContainsString('the same author', (string) $response->json('group.0.reason'));
+
+        Contract::assertKept('post', '/likeness/parted', $this->postJson('/api/likeness/parted', ['id' => 'one:a']));
+        self::assertSame(3, $count());
+        // Read again, edited: parted stays parted.
+        $this->store($this->site->sources()->where('key', 'two')->firstOrFail(), []);
+        Contract::assertKept('post', '/likeness/joined', $this->postJson('/api/likeness/joined', ['ids' => ['one:a', 'two:c']]));
+        self::assertSame(2, $count());
+        self::assertSame(['reason' => 'It was told elsewhere too, and the other one speaks for both.'], array_intersect_key($this->postJson('/api/sieve', ['brief' => ['version' => 1], 'step' => 'once', 'kept' => false])->json('entries.0'), ['reason' => 1]));
+    }
+
+    public function test_when_the_speaker_goes_another_speaks(): void
+    {
+        $this->store($this->source($this->site, 'one'), [self::said('a')]);
+        $two = $this->source($this->site, 'two');
+        $this->store($two, [self::said('c', self::WORDS.' Really.')]);
+        self::assertTrue(Stored::query()->where('ref', 'one:a')->firstOrFail()->duplicate);
+        $this->app->make(StoredEntries::class)->apply($two, new Matched([], [], 0, ['c']));
+        self::assertFalse(Stored::query()->where('ref', 'one:a')->firstOrFail()->duplicate);
+    }
+
+    public function test_gone_entries_show_by_the_sources_setting_and_removal_is_taken_back(): void
+    {
+        Queue::fake();
+        $this->actingAs($this->ownerOf($this->site));
+        $source = $this->source($this->site);
+        $this->store($source, [self::said('a'), self::said('b', 'Other words of another night, and none of them the same.')]);
+        $this->app->make(StoredEntries::class)->apply($source, new Matched([], [], 0, ['a']));
+        $present = fn (): int => Stored::query()->where('gone', false)->count();
+        self::assertSame(1, $present());
+        $this->patchJson('/api/sources/the-dome', ['showsGone' => true])->assertOk();
+        self::assertSame(2, $present());
+        $response = $this->deleteJson('/api/sources/the-dome');
+        Contract::assertKept('delete', '/sources/{key}', $response);
+        self::assertSame([2, 0], [$response->json('entries'), $present()]);
+        $this->getJson('/api/sources')->assertJsonCount(0, 'sources');
+        $this->deleteJson('/api/sources/the-dome?removed=0')->assertJsonPath('entries', 2);
+        self::assertSame(2, $present());
+    }
+
+    public function test_a_testimonial_is_written_edited_and_removed_and_its_address_never_shown(): void
+    {
+        Queue::fake();
+        $this->actingAs($this->ownerOf($this->site));
+        $response = $this->post('/api/testimonials', ['author' => 'Juno Park', 'role' => 'Teacher', 'text' => 'Thirty children, one comet.', 'rating' => '4.5', 'email' => 'juno@school.example', 'labels' => 'school, warm',
+            'subject' => 'The Dome', 'date' => '2026-05-01', 'picture' => UploadedFile::fake()->image('juno.jpg', 300, 200)], ['Accept' => 'application/json']);
+        Contract::assertKept('post', '/testimonials', $response);
+        self::assertStringNotContainsString('juno@', (string) $response->getContent());
+        self::assertStringNotContainsString('juno@', (string) json_encode(DB::table('entries')->get()), 'encrypted at rest');
+        $native = substr((string) $response->json('entry.id'), strlen('by-hand:'));
+        $shown = $this->getJson("/api/testimonials/$native");
+        Contract::assertKept('get', '/testimonials/{native}', $shown);
+        $shown->assertJsonPath('email', 'juno@school.example');
+        $picture = Picture::query()->firstOrFail();
+        self::assertSame(['kept', 200, 200], [$picture->state, $picture->width, $picture->height], 'cut square');
+
+        $this->post("/api/testimonials/$native", ['author' => 'Juno Park', 'text' => 'Thirty-one children, one comet.'], ['Accept' => 'application/json'])->assertOk();
+        $entry = Stored::query()->firstOrFail();
+        self::assertSame([1, 'Thirty-one children, one comet.'], [$entry->revisions()->count(), $entry->toCore()->text]);
+        self::assertNotNull($entry->toCore()->author->image, 'the picture stays');
+        $this->deleteJson("/api/testimonials/$native")->assertNoContent();
+        self::assertTrue($entry->refresh()->gone);
+        $this->deleteJson("/api/testimonials/$native?removed=0")->assertNoContent();
+        self::assertFalse($entry->refresh()->gone);
+        $this->post('/api/testimonials', ['author' => 'Nobody'], ['Accept' => 'application/json'])->assertUnprocessable();
+        $this->post('/api/testimonials', ['author' => 'X', 'text' => 'y', 'picture' => UploadedFile::fake()->createWithContent('x.png', 'no picture')], ['Accept' => 'application/json'])->assertUnprocessable();
+    }
+
+    public function test_pictures_are_fetched_kept_small_and_stripped_and_the_lost_become_initials(): void
+    {
+        $this->startStandins();
+        config(['queue.default' => 'null']);
+        $entry = fn (string $id, string $url, ?string $face): Entry => new Entry($id, Kind::Post, author: new Author('Ines Marlow', image: $face), text: "Words of $id", media: [new Media('image', $url, alt: 'A sky')]);
+        $this->store($this->source($this->site), [$entry('a', "$this->standins/pictures/one.png?w=1600", "$this->standins/pictures/face.png?w=300"), $entry('b', "$this->standins/pictures/none.svg", "$this->standins/gone.png")]);
+        $widget = $this->site->widgets()->create(['key' => 'withpictures', 'name' => 'W', 'brief' => BriefReader::read(['version' => 1, 'shape' => ['card' => ['words', 'name', 'face', 'pictures'], 'names' => 'short']])->toArray()]);
+        $this->app->make(Publish::class)->draft($widget, 'Test');
+        $html = fn (): string => (string) file_get_contents(config('gnomic.editions').'/withpictures/'.$widget->refresh()->edition?->hash.'/widget.html');
+        self::assertStringNotContainsString('<img', $html(), 'nothing of others is ever loaded');
+        self::assertSame(2, substr_count($html(), '>IM</span>'));
+        self::assertStringContainsString('Ines M.', $html());
+
+        $this->app->call([new FetchPictures($this->site->id), 'handle']);
+        self::assertSame(['kept', 'kept', 'lost', 'lost'], Picture::query()->orderBy('url')->get()->map(fn (Picture $one) => $one->state)->sort()->values()->all());
+        $kept = Picture::query()->where('url', 'like', '%one.png%')->firstOrFail();
+        self::assertSame([[96, 320, 640, 1280], 1280, 960], [$kept->widths, $kept->width, $kept->height]);
+        $file = (string) file_get_contents(config('gnomic.editions')."/p/$kept->name-640.webp");
+        self::assertSame(['RIFF', 'WEBP'], [substr($file, 0, 4), substr($file, 8, 4)]);
+        self::assertStringContainsString("/w/p/$kept->name-320.webp 320w", $html(), 'the widget shows it as soon as it is there');
+        self::assertSame(1, substr_count($html(), '>IM</span>'), 'a lost picture is initials');
+        self::assertStringNotContainsString($this->standins, $html());
+    }
+
+    public function test_bytes_that_are_no_picture_or_a_huge_one(): void
+    {
+        $files = new PictureFiles(getenv('GNOMIC_DATA').'/w-gathered/p');
+        foreach (['no picture', '<svg xmlns="http://www.w3.org/2000/svg"/>', "\x89PNG\r\n\x1a\n"."\0\0\0\rIHDR\0\0\xFF\xFF\0\0\xFF\xFF\x08\x02\0\0\0"."\0\0\0\0"] as $bytes) {
+            try {
+                $files->keep($bytes);
+                self::fail('it was kept');
+            } catch (PictureIsWrong $wrong) {
+                self::assertNotSame('', $wrong->getMessage());
+            }
+        }
+    }
+
+    public function test_the_owners_site_tells_where_people_speak_of_it(): void
+    {
+        Queue::fake();
+        $this->startStandins();
+        $this->actingAs($this->ownerOf($this->site));
+        $site = $this->serve(base_path('demo/site/server.php'), ['GNOMIC_STANDINS' => $this->standins]);
+        $response = $this->postJson('/api/website', ['address' => $site]);
+        Contract::assertKept('post', '/website', $response);
+        self::assertEqualsCanonicalizing(['Pocket Star Wheel', 'Moon Atlas', 'Quillmoor Observatory', 'The Dome', 'Harrow Lane Planetarium'], array_column($response->json('subjects'), 'name'));
+        $found = array_map(fn (array $source): string => "$source[channel] $source[address]", $response->json('sources'));
+        self::assertEqualsCanonicalizing(["feed $this->standins/rookcall/quillmoor/feed.atom", "page $this->standins/barrowfair/items/star-wheel", "page $site/shop", 'shutterfen quillmoor', 'corkwall quillmoor',
+            'wayleaf wl-dome', 'ticketwick tv-dome', 'wayleaf wl-harrow', 'ticketwick tv-harrow'], $found);
+        self::assertNotContains("$site/staff", $response->json('read'), 'robots.txt asks to leave it alone');
+        $this->postJson('/api/website', ['address' => 'http://10.0.0.1/'])->assertUnprocessable();
+    }
+
+    public function test_a_round_of_two_thousand_unchanged_entries_writes_none(): void
+    {
+        $source = $this->source($this->site);
+        $entries = array_map(fn (int $number): Entry => self::said("e$number", "Visit number $number was like none before it."), range(1, 2_000));
+        $this->store($source, $entries);
+        DB::enableQueryLog();
+        $matched = Matcher::match($this->app->make(StoredEntries::class)->known($source), $entries, Coverage::Whole);
+        $this->app->make(StoredEntries::class)->apply($source, $matched);
+        self::assertSame(2_000, $matched->same);
+        self::assertSame([], array_values(array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $sql): bool => preg_match('/^(insert|update|delete)/i', $sql) === 1)));
+    }
+}
