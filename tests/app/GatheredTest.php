@@ -83,6 +83,12 @@ final class GatheredTest extends TestCase
         self::assertFalse(Stored::query()->where('ref', 'one:a')->firstOrFail()->duplicate);
     }
 
+    /** @phpstan-impure */
+    private function present(): int
+    {
+        return Stored::query()->where('gone', false)->count();
+    }
+
     public function test_gone_entries_show_by_the_sources_setting_and_removal_is_taken_back(): void
     {
         Queue::fake();
@@ -90,16 +96,15 @@ final class GatheredTest extends TestCase
         $source = $this->source($this->site);
         $this->store($source, [self::said('a'), self::said('b', 'Other words of another night, and none of them the same.')]);
         $this->app->make(StoredEntries::class)->apply($source, new Matched([], [], 0, ['a']));
-        $present = fn (): int => Stored::query()->where('gone', false)->count();
-        self::assertSame(1, $present());
+        self::assertSame(1, $this->present());
         $this->patchJson('/api/sources/the-dome', ['showsGone' => true])->assertOk();
-        self::assertSame(2, $present());
+        self::assertSame(2, $this->present());
         $response = $this->deleteJson('/api/sources/the-dome');
         Contract::assertKept('delete', '/sources/{key}', $response);
-        self::assertSame([2, 0], [$response->json('entries'), $present()]);
+        self::assertSame([2, 0], [$response->json('entries'), $this->present()]);
         $this->getJson('/api/sources')->assertJsonCount(0, 'sources');
         $this->deleteJson('/api/sources/the-dome?removed=0')->assertJsonPath('entries', 2);
-        self::assertSame(2, $present());
+        self::assertSame(2, $this->present());
     }
 
     public function test_a_testimonial_is_written_edited_and_removed_and_its_address_never_shown(): void
@@ -144,7 +149,7 @@ final class GatheredTest extends TestCase
         self::assertStringContainsString('Ines M.', $html());
 
         $this->app->call([new FetchPictures($this->site->id), 'handle']);
-        self::assertSame(['kept', 'kept', 'lost', 'lost'], Picture::query()->orderBy('url')->get()->map(fn (Picture $one) => $one->state)->sort()->values()->all());
+        self::assertSame(['kept', 'kept', 'lost', 'lost'], Picture::query()->orderBy('state')->pluck('state')->all());
         $kept = Picture::query()->where('url', 'like', '%one.png%')->firstOrFail();
         self::assertSame([[96, 320, 640, 1280], 1280, 960], [$kept->widths, $kept->width, $kept->height]);
         $file = (string) file_get_contents(config('gnomic.editions')."/p/$kept->name-640.webp");

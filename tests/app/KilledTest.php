@@ -51,6 +51,7 @@ final class KilledTest extends TestCase
         return new Process([PHP_BINARY, ...$arguments], dirname(__DIR__, 2), ['GNOMIC_DATA' => $this->data] + $unset, null, 120);
     }
 
+    /** @phpstan-impure another process changes what it finds */
     private function sql(string $sql): mixed
     {
         $database = new PDO("sqlite:$this->data/gnomic.sqlite");

@@ -102,7 +102,7 @@
 {#if sources && sources.length > 0}
   {#if broken}<p role="alert" class="wrong">✕ {broken} What you see is as it was last.</p>{/if}
   <div class="scroll">
-    <table>
+    <table class="sheet">
       <caption class="unseen">The site's sources</caption>
       <thead>
         <tr
@@ -196,62 +196,12 @@
   .scroll {
     overflow-x: auto;
   }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    background: var(--surface);
-    border: 1px solid var(--line);
-  }
-  th,
-  td {
-    text-align: left;
-    vertical-align: top;
-    padding: 9px 12px;
-    border-bottom: 1px solid var(--line);
-    font-weight: 400;
-  }
-  thead th {
-    font-size: 13px;
-    color: var(--quiet);
-    white-space: nowrap;
-  }
   .number {
     text-align: right;
-  }
-  tbody th strong {
-    font-weight: 600;
-    display: block;
-  }
-  .address {
-    display: block;
-    max-width: 210px;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
   }
   .state,
   td {
     white-space: nowrap;
-  }
-  .state::before {
-    content: '';
-    display: inline-block;
-    width: 8px;
-    height: 8px;
-    margin-right: 7px;
-    clip-path: polygon(0 100%, 100% 0, 100% 100%);
-    background: var(--accent);
-  }
-  [data-state='failed'] .state::before,
-  [data-state='ended'] .state::before {
-    background: var(--harm);
-  }
-  [data-state='held'] .state::before,
-  .busy.state::before {
-    background: var(--attention);
-  }
-  [data-state='disconnected'] .state::before {
-    background: var(--quiet);
   }
   .reason {
     display: block;

@@ -164,14 +164,6 @@
     gap: 20px;
     align-items: end;
   }
-  .row {
-    display: flex;
-    gap: 8px;
-  }
-  .row .field {
-    flex: 1;
-    min-width: 0;
-  }
   .entry {
     border-left: 2px solid var(--line);
     padding-left: 10px;

@@ -65,7 +65,7 @@
     {#if channel === 'shutterfen'}
       <form onsubmit={(event) => (event.preventDefault(), connectTags())}>
         <label for="hashtags">Or public posts with any of these hashtags</label>
-        <div>
+        <div class="row">
           <input id="hashtags" class="field" required bind:value={hashtags} placeholder="#darksky #nightsky" />
           <Button type="submit" color="alternative" disabled={work.busy}>Connect the hashtags</Button>
         </div>
@@ -99,13 +99,6 @@
     display: grid;
     gap: 6px;
     margin-top: 24px;
-  }
-  form div {
-    display: flex;
-    gap: 8px;
-  }
-  .field {
-    flex: 1;
   }
   .wrong {
     color: var(--harm);

@@ -116,14 +116,6 @@
     gap: 20px;
     align-items: end;
   }
-  .row {
-    display: flex;
-    gap: 8px;
-  }
-  .row .field {
-    flex: 1;
-    min-width: 0;
-  }
   .place {
     display: grid;
     grid-template-columns: auto 1fr auto;

@@ -122,14 +122,6 @@
     gap: 6px;
     margin-bottom: 16px;
   }
-  .row {
-    display: flex;
-    gap: 8px;
-  }
-  .row .field {
-    flex: 1;
-    min-width: 0;
-  }
   fieldset {
     margin: 14px 0;
   }

@@ -25,7 +25,7 @@
 
 <form onsubmit={(event) => (event.preventDefault(), keep())}>
   <label for="{id}-key">Your {service} {what}. It is kept encrypted and sent to {service} only.</label>
-  <div>
+  <div class="row">
     <input id="{id}-key" class="field" required bind:value={secret} autocomplete="off" />
     <Button type="submit" disabled={work.busy}>Keep the {what}</Button>
   </div>
@@ -37,13 +37,5 @@
     display: grid;
     gap: 6px;
     margin-top: 14px;
-  }
-  div {
-    display: flex;
-    gap: 8px;
-  }
-  .field {
-    flex: 1;
-    min-width: 0;
   }
 </style>

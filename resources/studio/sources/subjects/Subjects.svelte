@@ -95,7 +95,7 @@
 <Tabs />
 {#if table}
   <div class="scroll">
-    <table>
+    <table class="sheet">
       <caption class="unseen">Subjects by channels: what is connected, what is missing</caption>
       <thead>
         <tr
@@ -183,59 +183,16 @@
 {/if}
 
 <style>
-  .scroll {
-    overflow-x: auto;
-  }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    background: var(--surface);
-    border: 1px solid var(--line);
-  }
   th,
   td {
-    text-align: left;
-    vertical-align: top;
-    padding: 8px 12px;
-    border-bottom: 1px solid var(--line);
     border-left: 1px solid var(--line);
-    font-weight: 400;
     min-width: 108px;
   }
-  thead th {
-    font-size: 13px;
-    color: var(--quiet);
-    white-space: nowrap;
-  }
-  tbody th strong {
-    font-weight: 600;
-    display: block;
-  }
-  .state::before {
-    content: '';
-    display: inline-block;
-    width: 8px;
-    height: 8px;
-    margin: 0 5px 0 3px;
-    clip-path: polygon(0 100%, 100% 0, 100% 100%);
-    background: var(--accent);
-  }
-  [data-state='failed'] .state::before,
-  [data-state='ended'] .state::before {
-    background: var(--harm);
-  }
-  [data-state='held'] .state::before {
-    background: var(--attention);
-  }
-  [data-state='disconnected'] .state::before {
-    background: var(--quiet);
-  }
   .address {
-    display: block;
     max-width: 150px;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+  }
+  .scroll {
+    overflow-x: auto;
   }
   .missing {
     background: var(--ground);
