@@ -104,7 +104,7 @@ final readonly class Wayleaf
     {
         $points = array_column($place['reviews'], 'points');
 
-        return ['place_id' => $place['place_id'], 'name' => $place['name'], 'address' => $place['address'], 'town' => $place['town'], 'picture' => 'place-'.$place['place_id'].'.png',
+        return ['place_id' => $place['place_id'], 'name' => $place['name'], 'address' => $place['address'], 'town' => $place['town'], 'picture' => 'http://'.$_SERVER['HTTP_HOST']."/pictures/place-$place[place_id].png",
             'reviews' => count($points), 'average' => $points === [] ? null : round(array_sum($points) / count($points), 1)];
     }
 

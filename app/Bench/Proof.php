@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Channels\Channels;
+use App\Channels\Profiles;
 use App\Editions\Publish;
 use App\Editions\Renderer;
 use App\Models\Site;
@@ -19,7 +20,7 @@ use Gnomic\Sift\Step;
 /** Everything that the bench shows of a brief: sentence, widget, sieve and warnings, by the code that publishes. */
 final readonly class Proof
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private Around $around, private Channels $channels, private Pictures $pictures, private Warnings $warnings)
+    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private Around $around, private Channels $channels, private Pictures $pictures, private Profiles $profiles, private Warnings $warnings)
     {
     }
 
@@ -33,7 +34,7 @@ final readonly class Proof
         $tally = $this->sieve->tally($site, $brief);
         $selection = $this->sieve->selection($site, $brief, Publish::seed($site->timezone), $tally);
         $overall = $tally->overall($brief);
-        $shown = $this->sieve->entries($site, $selection->shown);
+        $shown = $this->profiles->on($site, $this->sieve->entries($site, $selection->shown));
         $plan = Plan::of($brief, $shown, $overall, $this->channels->saidAt($site), $site->zone(), $this->pictures->of($site, $shown));
 
         return [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use App\Channels\Channels;
+use App\Channels\Profiles;
 use App\Models\Edition;
 use App\Models\Widget;
 use App\Pictures\Pictures;
@@ -17,7 +18,7 @@ use Illuminate\Support\Facades\DB;
 /** Makes editions of widgets. The same bytes as before make none. */
 final readonly class Publish
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private Channels $channels, private Pictures $pictures, private LockProvider $locks)
+    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private Channels $channels, private Pictures $pictures, private Profiles $profiles, private LockProvider $locks)
     {
     }
 
@@ -71,7 +72,7 @@ final readonly class Publish
         $tally = $this->sieve->tally($site, $brief);
         $selection = $this->sieve->selection($site, $brief, self::seed($site->timezone), $tally);
 
-        $shown = $this->sieve->entries($site, $selection->shown);
+        $shown = $this->profiles->on($site, $this->sieve->entries($site, $selection->shown));
 
         return $this->renderer->render($widget->key, $widget->name, $brief, $shown, $tally->overall($brief), $this->channels->saidAt($site), $site->zone(), $this->pictures->of($site, $shown));
     }

@@ -85,6 +85,7 @@ final class Entry extends Model
             'length' => $facts->length,
             'published' => $facts->published,
             'digest' => Digest::of($entry),
+            'original' => $entry->original,
             'payload' => json_encode(EntryJson::write($entry), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE),
         ];
     }

@@ -18,6 +18,13 @@ final readonly class Pictures
     {
     }
 
+    /** One picture more: of an account, say. */
+    public function wantOne(Site $site, string $url): void
+    {
+        Picture::query()->firstOrCreate(['site_id' => $site->id, 'digest' => Picture::digestOf($url)], ['url' => $url]);
+        FetchPictures::dispatch($site->id);
+    }
+
     /**
      * Notes the pictures of entries to be fetched in the background, each address once.
      *

@@ -17,6 +17,7 @@ final readonly class Entry
      * @param  DateTimeImmutable|null  $updated  when it was edited at the source
      * @param  list<Media>  $media
      * @param  list<string>  $tags  hashtags and labels, without the sign
+     * @param  string|null  $original  the words as they came, where tidying or sanitising changed them; kept, not shown
      */
     public function __construct(
         public string $id,
@@ -37,6 +38,7 @@ final readonly class Entry
         public array $tags = [],
         public ?int $likes = null,
         public ?int $comments = null,
+        public ?string $original = null,
     ) {
     }
 
@@ -55,7 +57,7 @@ final readonly class Entry
     {
         return new self($id ?? $this->id, $this->kind, $source ?? $this->source, $subject ?? $this->subject, $this->url,
             $author ?? $this->author, $this->rating, $this->title, $this->text, $this->html, $language ?? $this->language,
-            $this->published, $this->updated, $this->reply, $media ?? $this->media, $this->tags, $this->likes, $this->comments);
+            $this->published, $this->updated, $this->reply, $media ?? $this->media, $this->tags, $this->likes, $this->comments, $this->original);
     }
 
     /** Stars, 1 to 5 by the stated conversion; null where it is not rated. */

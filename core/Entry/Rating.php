@@ -35,9 +35,13 @@ final readonly class Rating
         return round($stars, 3);
     }
 
-    /** "9.2 of 10": points without needless decimals. */
+    /** "9.2 of 10": points without needless decimals; "recommended" where that is all there was to say. */
     public function spoken(): string
     {
+        if ($this->scale->worst === 0.0 && $this->scale->best === 1.0 && in_array($this->value, [0.0, 1.0], true)) {
+            return $this->value === 1.0 ? 'recommended' : 'not recommended';
+        }
+
         return self::plain($this->value).' of '.self::plain($this->scale->best);
     }
 

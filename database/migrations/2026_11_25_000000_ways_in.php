@@ -80,6 +80,8 @@ return new class extends Migration
             $table->boolean('duplicate')->default(false);
             $table->foreignId('speaker_id')->nullable()->index();
             $table->text('private')->nullable();
+            // The words as they came, where tidying changed them.
+            $table->text('original')->nullable();
             $table->dropIndex('entries_facts');
             $table->index(['site_id', 'source', 'kind', 'gone', 'hidden', 'duplicate', 'stars', 'length', 'published', 'ref'], 'entries_facts');
         });

@@ -1,4 +1,5 @@
 import { carousel } from './carousel';
+import { whole } from './whole';
 
 /**
  * `<gnomic-widget key="…">`: shows the edition that is out. Sets no cookie, keeps nothing, asks nobody but its host.
@@ -28,6 +29,8 @@ export class GnomicWidget extends HTMLElement {
   async #show(): Promise<void> {
     this.#visit?.abort();
     const { signal } = (this.#visit = new AbortController());
+    await whole(this, signal);
+    if (signal.aborted) return;
     const key = this.getAttribute('key') ?? '';
     const there = this.shadowRoot;
     if (there && (!this.#shown || this.#shown === key)) {

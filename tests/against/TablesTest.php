@@ -9,6 +9,7 @@ use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Tables\EntryRows;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Gather\Tables\TableReader;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
@@ -32,6 +33,28 @@ final class TablesTest extends TestCase
             ['Çağla', '2024-05-06T00:00:00Z', '80 of 100', 'By share', null],
             [null, null, '5 of 5', 'After a gap', null],
         ], array_map(fn ($entry): array => [$entry->author->name, EntryJson::date($entry->published), $entry->rating?->spoken(), $entry->text, $entry->reply?->text], $reading->entries));
+    }
+
+    /** The same table saved by LibreOffice 7.4 and Gnumeric 1.12 from one CSV file. */
+    #[DataProvider('writers')]
+    public function test_files_that_office_programs_wrote(string $file): void
+    {
+        $reading = EntryRows::reading(TableReader::read((string) file_get_contents(__DIR__."/files/$file")), new DateTimeZone('UTC'));
+        self::assertSame([], $reading->problems);
+        self::assertSame([
+            ['Ann', '2024-03-01T00:00:00Z', 4.5, 'Rich text, with a comma', 'Thanks'],
+            ['Bob', '2024-03-02T00:00:00Z', 4.0, "Line 1\nLine 2", null],
+            ['Çağla', '2024-05-06T00:00:00Z', 5.0, 'By hand', null],
+            ['End', '2024-06-07T00:00:00Z', 3.0, 'After a gap', null],
+        ], array_map(fn ($entry): array => [$entry->author->name, EntryJson::date($entry->published), $entry->stars(), $entry->text, $entry->reply?->text], $reading->entries));
+    }
+
+    /** @return iterable<array{string}> */
+    public static function writers(): iterable
+    {
+        foreach (['reviews-libreoffice.ods', 'reviews-libreoffice.xlsx', 'reviews-gnumeric.ods', 'reviews-gnumeric.xlsx'] as $file) {
+            yield $file => [$file];
+        }
     }
 
     public function test_dates_counted_from_1904(): void

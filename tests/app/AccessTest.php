@@ -140,6 +140,10 @@ final class AccessTest extends TestCase
         $media = array_map(fn (Entry $one): array => $one->toCore()->media, Entry::query()->get()->all());
         $film = array_values(array_filter($media, fn (array $of): bool => count($of) === 2))[0] ?? self::fail('no film');
         self::assertSame(['image', 'video'], [$film[0]->type, $film[1]->type], 'a film has its still');
+        $this->patchJson('/api/sources/photos', ['profile' => ['name' => 'The hill', 'picture' => "$this->standins/pictures/hill.png", 'bio' => 'Stars.']])->assertOk()->assertJsonPath('profile.bio', 'Stars.');
+        $shown = $this->postJson('/api/proof', ['brief' => ['version' => 1, 'gather' => ['sources' => ['photos']]]])->assertOk();
+        self::assertStringContainsString('The hill', (string) $shown->json('fragment'), 'the account is shown as its owner wants it');
+        Source::query()->where('address', 'photos')->update(['profile' => json_encode(['bio' => 'An upland public observatory. Gloves, please.'])]);
         self::assertSame('An upland public observatory. Gloves, please.', Source::query()->where('address', 'photos')->firstOrFail()->profile['bio'] ?? null);
     }
 

@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -115,6 +117,22 @@ test('an unknown key shows nothing broken, and what stood in the tag stays', asy
   await expect(page.getByText('Ask us')).toBeVisible();
   await expect(page.getByText('And us')).toBeVisible();
   fourth.close();
+});
+
+test('a page that comes in pieces gets its widget whole, whatever is there first', async ({ page, request }) => {
+  const edition = await (await request.get(`${GNOMIC}/w/dome4visit.html`)).text();
+  const cut = edition.indexOf('<div class="slide"') + 200;
+  const server = createServer((_, response) => {
+    response.setHeader('Content-Type', 'text/html');
+    response.write(`<!doctype html><title>x</title><script src="${GNOMIC}/gnomic.js"></script>${' '.repeat(2000)}`);
+    response.write(`<main><gnomic-widget key="dome4visit">${edition.slice(0, cut)}`);
+    setTimeout(() => response.end(`${edition.slice(cut)}</gnomic-widget></main>`), 700);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  await page.goto(`http://localhost:${(server.address() as AddressInfo).port}`);
+  await expect(page.locator('gnomic-widget article')).toHaveCount(9);
+  await expect(page.locator('gnomic-widget .at')).toHaveText('1 of 3');
+  server.close();
 });
 
 test('nothing on the page moves when the widget is included', async ({ page }) => {

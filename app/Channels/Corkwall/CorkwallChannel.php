@@ -47,7 +47,7 @@ final readonly class CorkwallChannel implements Channel
 
     public function recognised(string $address): ?string
     {
-        return PublicAddress::identifier($this->address, '/quillmoor/([\w-]+)', $address) ?? PublicAddress::identifier($this->address, '/([\w-]+)', $address);
+        return PublicAddress::identifier($this->address, '/[\w-]+/([\w-]+)', $address) ?? PublicAddress::identifier($this->address, '/([\w-]+)', $address);
     }
 
     public function isAsked(): bool

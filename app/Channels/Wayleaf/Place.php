@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Channels\Wayleaf;
 
+use Gnomic\Gather\Text\Address;
+
 /** A place as the directory lists it: enough to tell namesakes apart. */
 final readonly class Place
 {
@@ -28,6 +30,6 @@ final readonly class Place
 
         return new self($record['place_id'], $record['name'], $text('address'), $text('town'),
             is_int($record['reviews'] ?? null) ? $record['reviews'] : 0, is_int($average) || is_float($average) ? (float) $average : null,
-            preg_match('/^[\w.-]+$/', (string) $text('picture')) === 1 ? $text('picture') : null);
+            Address::webOrNull($text('picture'), null));
     }
 }

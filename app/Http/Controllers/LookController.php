@@ -11,6 +11,7 @@ use App\Channels\Wayleaf\Place;
 use App\Channels\Wayleaf\WayleafChannel;
 use App\Discovery\Discover;
 use App\Models\Site;
+use App\Pictures\Thumbnail;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Feed\FeedLink;
 use Gnomic\Gather\Page\Described;
@@ -22,6 +23,8 @@ use Illuminate\Http\Request;
 /** Looks before connecting: what is at an address, which places have a name, which boards a token opens, what a site tells. */
 final class LookController
 {
+    private const MOST_PICTURES = 8;
+
     public function address(Request $request, AtAddress $at, Channels $channels): JsonResponse
     {
         $given = $request->validate(['address' => ['required', 'string', 'max:2000']]);
@@ -35,7 +38,7 @@ final class LookController
         ]);
     }
 
-    public function places(Request $request, Site $site, WayleafChannel $wayleaf, Channels $channels): JsonResponse
+    public function places(Request $request, Site $site, WayleafChannel $wayleaf, Channels $channels, Thumbnail $thumbnail): JsonResponse
     {
         $given = $request->validate(['query' => ['required', 'string', 'max:2000']]);
         $query = (string) $given['query'];
@@ -48,7 +51,7 @@ final class LookController
         $identifier = $other['address'] ?? (preg_match('/^wl-[\w-]+$/', trim($query)) === 1 ? trim($query) : null);
         $places = $identifier === null ? $wayleaf->places($site, $query) : [$wayleaf->place($site, $identifier)];
 
-        return new JsonResponse(['other' => null, 'places' => array_map(fn (Place $place): array => get_object_vars($place) + ['connected' => in_array($place->id, $connected, true)], $places)]);
+        return new JsonResponse(['other' => null, 'places' => array_map(fn (Place $place, int $index): array => ['picture' => $place->picture === null || $index >= self::MOST_PICTURES ? null : $thumbnail->of($place->picture)] + get_object_vars($place) + ['connected' => in_array($place->id, $connected, true)], $places, array_keys($places))]);
     }
 
     public function key(Request $request, Site $site, string $channel): JsonResponse

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Channels\Channels;
 use App\Channels\Shutterfen\ShutterfenChannel;
+use App\Editions\Refresh;
 use App\Fetching\FetchFailed;
 use App\Http\Requests\ConnectSource;
 use App\Http\Resources\SourceResource;
@@ -13,6 +14,7 @@ use App\Models\Grant;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
+use App\Pictures\Pictures;
 use App\Rounds\Removal;
 use App\Rounds\RoundJob;
 use Illuminate\Database\Eloquent\Builder;
@@ -33,7 +35,7 @@ final class SourceController
     }
 
     /** Connecting the same thing again gives the source that is there, connected. */
-    public function store(ConnectSource $request, Site $site, ShutterfenChannel $shutterfen): JsonResponse
+    public function store(ConnectSource $request, Site $site, ShutterfenChannel $shutterfen, Pictures $pictures): JsonResponse
     {
         $grant = $request->grant() === null ? null : $site->grants()->where('channel', $request->channel())->findOrFail($request->grant());
         $subject = $request->subject() === null ? $this->subjectAt($site, $request->channel(), $request->address()) : Subject::named($site, $request->subject());
@@ -52,12 +54,15 @@ final class SourceController
         $isNew = $source->wasRecentlyCreated;
         $source->update(['disconnected_at' => null, 'removed_at' => null] + ($grant === null ? [] : ['grant_id' => $grant->id]) + ($subject === null ? [] : ['subject_id' => $subject->id]));
         $subject?->addresses()->firstOrCreate(['channel' => $source->channel, 'address' => $source->address]);
+        if (isset($source->profile['picture'])) {
+            $pictures->wantOne($site, $source->profile['picture']);
+        }
         RoundJob::dispatch($source->id);
 
         return $this->show($site, $source->key)->response()->setStatusCode($isNew ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
     }
 
-    public function update(Request $request, Site $site, string $key, Removal $removal): SourceResource
+    public function update(Request $request, Site $site, string $key, Removal $removal, Pictures $pictures, Refresh $refresh): SourceResource
     {
         $given = $request->validate([
             'name' => ['sometimes', 'string', 'min:1', 'max:100'],
@@ -87,6 +92,12 @@ final class SourceController
             $source->fill(['accepts_loss' => (bool) $given['acceptsLoss'], 'next_at' => now()]);
         }
         $source->save();
+        if (isset($given['profile'])) {
+            if (isset($given['profile']['picture'])) {
+                $pictures->wantOne($site, (string) $given['profile']['picture']);
+            }
+            $refresh->site($site, "$source->name is shown otherwise");
+        }
         if (isset($given['showsGone'])) {
             $removal->showGone($source, (bool) $given['showsGone']);
         }

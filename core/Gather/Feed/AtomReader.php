@@ -70,6 +70,7 @@ final class AtomReader
             updated: $published !== null && $updated != $published ? $updated : null,
             media: $media->all(),
             tags: self::tags($entry),
+            original: $body->original,
             comments: preg_match('/^\d{1,9}$/', (string) $entry->text('thr:total')) === 1 ? (int) $entry->text('thr:total') : null,
         );
     }
@@ -87,7 +88,7 @@ final class AtomReader
             $type === 'html', $type === 'text/html' => Body::ofHtml($construct->textContent, $base),
             $type === 'xhtml', str_contains($type, 'xhtml') => Body::ofHtml(Fields::inner(self::div($construct)), $base),
             $construct->getAttribute('mode') === 'escaped' => Body::ofHtml($construct->textContent, $base), // Atom 0.3
-            $type === 'text', str_starts_with($type, 'text/') => Body::ofText(Words::tidy($construct->textContent)),
+            $type === 'text', str_starts_with($type, 'text/') => Body::ofText($construct->textContent),
             default => Body::none(), // pictures in base 64, XML of other kinds
         };
     }

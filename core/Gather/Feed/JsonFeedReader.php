@@ -66,7 +66,7 @@ final class JsonFeedReader
         $link = Address::webOrNull($item->textOrNull('url'), $base) ?? Address::webOrNull($item->textOrNull('external_url'), $base);
         $html = $item->textOrNull('content_html');
         $text = $item->textOrNull('content_text') ?? $item->textOrNull('summary');
-        $body = $html !== null ? Body::ofHtml($html, $link ?? $base) : Body::ofText(Words::tidy((string) $text));
+        $body = $html !== null ? Body::ofHtml($html, $link ?? $base) : Body::ofText((string) $text);
         $title = Words::line($item->textOrNull('title'));
         $published = self::date($item, 'date_published', $where, $problems);
         $media = new MediaList($base);
@@ -93,6 +93,7 @@ final class JsonFeedReader
             updated: self::date($item, 'date_modified', $where, $problems),
             media: $media->all(),
             tags: array_values(array_filter($item->list('tags'), is_string(...))),
+            original: $body->original,
         );
     }
 

@@ -78,6 +78,7 @@ final class RssReader
             updated: $updated === null ? null : DateReader::read($updated),
             media: $media->all(),
             tags: self::tags($item),
+            original: $body->original,
             comments: self::count($item->text('slash:comments', 'thr:total')),
         );
     }

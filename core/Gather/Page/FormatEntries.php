@@ -80,7 +80,7 @@ final class FormatEntries
     private function entry(Item $item, Kind $kind, Author $author, ?string $subject, ?Rating $rating): Entry
     {
         $content = $item->item('content', 'description');
-        $body = $content === null ? Body::ofText(Words::tidy((string) $item->text('content', 'description', 'summary')))
+        $body = $content === null ? Body::ofText((string) $item->text('content', 'description', 'summary'))
             : Body::ofHtml((string) $content->text('html'), $this->address);
         $title = Words::line($item->text('name'));
         $published = $this->date($item, 'published', 'reviewed');
@@ -108,6 +108,7 @@ final class FormatEntries
             published: $published,
             updated: $this->date($item, 'updated'),
             media: $media->all(),
+            original: $body->original,
             tags: array_values(array_unique(array_filter($tags, fn (?string $tag): bool => $tag !== null))),
         );
     }

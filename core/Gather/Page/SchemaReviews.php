@@ -94,13 +94,14 @@ final class SchemaReviews
             published: $published,
             updated: $this->date($item, 'dateModified'),
             media: $media->all(),
+            original: $body->original,
             likes: $likes !== null && preg_match('/^\d{1,9}$/', $likes) === 1 ? (int) $likes : null,
         );
     }
 
     private static function body(string $text, ?string $base): Body
     {
-        return preg_match('~</?[a-z][a-z0-9]*(?:\s[^<>]*)?/?>~i', $text) === 1 ? Body::ofHtml($text, $base) : Body::ofText(Words::tidy(html_entity_decode($text, ENT_QUOTES | ENT_HTML5, 'UTF-8')));
+        return preg_match('~</?[a-z][a-z0-9]*(?:\s[^<>]*)?/?>~i', $text) === 1 ? Body::ofHtml($text, $base) : Body::ofText(html_entity_decode($text, ENT_QUOTES | ENT_HTML5, 'UTF-8'));
     }
 
     private function author(Item $item): Author
@@ -128,7 +129,7 @@ final class SchemaReviews
         try {
             $read = RatingText::read($written);
             if ($read === null) {
-                $this->problems[] = new Problem('', "The rating \"$written\" cannot be read; it was left out.");
+                $this->problems[] = new Problem($this->where(), "The rating \"$written\" cannot be read; it was left out.");
 
                 return null;
             }
@@ -138,7 +139,7 @@ final class SchemaReviews
 
             return $read->on(Scale::between($worst ?? min(1.0, $read->value < 1.0 ? 0.0 : 1.0), $best));
         } catch (RatingException $wrong) {
-            $this->problems[] = new Problem('', $wrong->getMessage().' The rating was left out.');
+            $this->problems[] = new Problem($this->where(), $wrong->getMessage().' The rating was left out.');
 
             return null;
         }
@@ -149,10 +150,16 @@ final class SchemaReviews
         $written = $item->text(...$names);
         $date = $written === null ? null : DateReader::read($written);
         if ($written !== null && $date === null) {
-            $this->problems[] = new Problem('', "\"$written\" is no date that can be read; it was left out.");
+            $this->problems[] = new Problem($this->where(), "\"$written\" is no date that can be read; it was left out.");
         }
 
         return $date;
+    }
+
+    /** The review that is being read, by its place in the page. */
+    private function where(): string
+    {
+        return 'review '.(count($this->entries) + 1);
     }
 
     private function describe(Item $item, ?Item $parent): void

@@ -8,9 +8,9 @@ use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Media;
+use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Html;
 
 /** A page of the pins of a Corkwall board: a picture and a note each. */
 final class CorkwallPins
@@ -32,7 +32,7 @@ final class CorkwallPins
             if ($id === null) {
                 continue;
             }
-            $text = $pin->words('note');
+            $body = Body::ofText($pin->raw('note'));
             $picture = $pin->record('picture');
             $url = $picture->address('url');
             $entries[] = new Entry(
@@ -40,11 +40,12 @@ final class CorkwallPins
                 kind: Kind::Post,
                 url: $pin->address('link'),
                 author: new Author($pin->text('by')),
-                text: $text,
-                html: $text === '' ? null : Html::fromText($text),
+                text: $body->text,
+                html: $body->html,
+                original: $body->original,
                 published: $pin->date('pinned'),
-                media: $url === null ? [] : [new Media('image', $url, $picture->int('width'), $picture->int('height'), $text === '' ? null : $text)],
-                tags: ShutterfenPhotos::tags($text),
+                media: $url === null ? [] : [new Media('image', $url, $picture->int('width'), $picture->int('height'), $body->text === '' ? null : $body->text)],
+                tags: ShutterfenPhotos::tags($body->text),
             );
         }
 

@@ -45,6 +45,14 @@ final readonly class Record
         return is_string($value) ? Words::tidy($value) : '';
     }
 
+    /** As it came: for Body, which tidies. */
+    public function raw(string $name): string
+    {
+        $value = $this->values[$name] ?? null;
+
+        return is_string($value) ? $value : '';
+    }
+
     public function number(string $name): ?float
     {
         $value = $this->values[$name] ?? null;

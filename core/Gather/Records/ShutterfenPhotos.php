@@ -8,10 +8,10 @@ use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Media;
+use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Html;
 
 /** A page of Shutterfen's posts: captions with hashtags, pictures in several sizes, films with a still. */
 final class ShutterfenPhotos
@@ -38,17 +38,18 @@ final class ShutterfenPhotos
 
                 continue;
             }
-            $text = $photo->words('caption');
+            $body = Body::ofText($photo->raw('caption'));
             $entries[] = new Entry(
                 id: $id,
                 kind: Kind::Post,
                 url: $photo->address('permalink'),
                 author: new Author($photo->record('by')->text('name') ?? $photo->record('by')->text('handle')),
-                text: $text,
-                html: $text === '' ? null : Html::fromText($text),
+                text: $body->text,
+                html: $body->html,
+                original: $body->original,
                 published: $photo->date('taken'),
                 media: self::media($photo),
-                tags: self::tags($text),
+                tags: self::tags($body->text),
                 likes: $photo->int('likes'),
                 comments: $photo->int('comments'),
             );

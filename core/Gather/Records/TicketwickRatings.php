@@ -11,11 +11,11 @@ use Gnomic\Entry\Rating;
 use Gnomic\Entry\RatingException;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
+use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Page\Figures;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Html;
 
 /** A page of Ticketwick's ratings: scores from 0 to 10, a headline, words, and the box office's replies. */
 final class TicketwickRatings
@@ -42,7 +42,7 @@ final class TicketwickRatings
                 $rated = null;
                 $problems[] = new Problem("rating $id", $wrong->getMessage().' The rating was left out.');
             }
-            $text = $rating->words('body');
+            $body = Body::ofText($rating->raw('body'));
             $reply = $rating->record('reply')->words('body');
             $entries[] = new Entry(
                 id: $id,
@@ -50,8 +50,9 @@ final class TicketwickRatings
                 author: new Author($rating->record('guest')->text('name')),
                 rating: $rated,
                 title: $rating->text('headline'),
-                text: $text,
-                html: $text === '' ? null : Html::fromText($text),
+                text: $body->text,
+                html: $body->html,
+                original: $body->original,
                 language: $rating->text('language'),
                 published: $rating->date('created'),
                 updated: $rating->date('edited'),

@@ -12,11 +12,11 @@ use Gnomic\Entry\RatingException;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Dates\DateReader;
+use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Html;
 use Gnomic\Gather\Text\Words;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
@@ -60,7 +60,7 @@ final class WayleafReviews
     private static function entry(Members $review, string $where, array &$problems): Entry
     {
         $author = $review->object('author');
-        $comment = Words::tidy((string) $review->textOrNull('comment'));
+        $body = Body::ofText((string) $review->textOrNull('comment'));
         $reply = $review->objectOrNull('owner_reply');
         $date = fn (?string $written) => $written === null ? null : DateReader::read($written);
 
@@ -70,8 +70,9 @@ final class WayleafReviews
             url: Address::webOrNull($review->textOrNull('url'), null),
             author: new Author(Words::line($author->textOrNull('name')), url: Address::webOrNull($author->textOrNull('url'), null)),
             rating: self::rating($review, $where, $problems),
-            text: $comment,
-            html: $comment === '' ? null : Html::fromText($comment),
+            text: $body->text,
+            html: $body->html,
+            original: $body->original,
             language: Words::line($review->textOrNull('language')),
             published: $date($review->textOrNull('created')),
             updated: $date($review->textOrNull('edited')),

@@ -132,6 +132,7 @@ final class EntryRows
             published: $published,
             reply: $reply === '' ? null : new Reply($reply, $replied),
             media: [],
+            original: $cell(Column::Text) === $text ? null : $cell(Column::Text),
             tags: array_values(array_unique($labels)),
         ), [], $notes);
     }

@@ -71,7 +71,7 @@ final class Ods
         };
         $text = '';
         $paragraphs = 0;
-        while (! $reader->isEmptyElement && @$reader->read() && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->name === $name)) {
+        for ($isOpen = ! $reader->isEmptyElement; $isOpen && @$reader->read() && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->name === $name);) {
             if ($reader->nodeType === XMLReader::ELEMENT && $reader->name === 'office:annotation' && ! $reader->isEmptyElement) {
                 $depth = $reader->depth;
                 while (@$reader->read() && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->depth === $depth)) {

@@ -225,7 +225,7 @@ final class Xlsx
     private static function skip(XMLReader $reader): void
     {
         $depth = $reader->depth;
-        while (! $reader->isEmptyElement && @$reader->read() && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->depth === $depth)) {
+        for ($isOpen = ! $reader->isEmptyElement; $isOpen && @$reader->read() && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->depth === $depth);) {
             continue;
         }
     }

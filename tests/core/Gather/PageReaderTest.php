@@ -88,4 +88,10 @@ final class PageReaderTest extends TestCase
         $entry = self::only(self::linked('{"@type":"Review","author":"Jo","reviewBody":"<p onclick=x>Hi<script>alert(1)<\\/script></p>","url":"javascript:alert(1)"}'));
         self::assertSame(['Hi', '<p>Hi</p>', null], [$entry->text, $entry->html, $entry->url]);
     }
+
+    public function test_the_words_as_they_came_are_kept(): void
+    {
+        self::assertSame(['Hi there', '<p onclick=x>Hi   there</p>'], [self::only(self::linked('{"@type":"Review","reviewBody":"<p onclick=x>Hi   there</p>"}'))->text, self::only(self::linked('{"@type":"Review","reviewBody":"<p onclick=x>Hi   there</p>"}'))->original]);
+        self::assertNull(self::only(self::linked('{"@type":"Review","reviewBody":"Hi there"}'))->original);
+    }
 }

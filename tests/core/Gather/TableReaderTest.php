@@ -82,8 +82,8 @@ final class TableReaderTest extends TestCase
         yield ['4 of 5', '4 of 5', 4.0];
         yield ['4 out of 5', '4 of 5', 4.0];
         yield ['5 stars', '5 of 5', 5.0];
-        yield ['recommended', '1 of 1', 5.0];
-        yield ['Not recommended', '0 of 1', 1.0];
+        yield ['recommended', 'recommended', 5.0];
+        yield ['Not recommended', 'not recommended', 1.0];
         yield ['', null, null];
     }
 

@@ -70,6 +70,7 @@
     {#each places as one (one.id)}
       <label class="place">
         <input type="radio" name="place" value={one.id} checked={chosen === one.id} onchange={() => choose(one)} />
+        {#if one.picture}<img src={one.picture} width="64" height="48" alt="" />{:else}<span class="none"></span>{/if}
         <span
           ><strong>{one.name}</strong><br /><span class="quiet"
             >{[one.address, one.town].filter(Boolean).join(', ')}</span
@@ -118,7 +119,7 @@
   }
   .place {
     display: grid;
-    grid-template-columns: auto 1fr auto;
+    grid-template-columns: auto 64px 1fr auto;
     gap: 12px;
     align-items: start;
     padding: 8px 2px;
