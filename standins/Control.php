@@ -29,6 +29,11 @@ final readonly class Control
             // The owner takes access back at the service; or the tokens run out and want renewing.
             'withdraw' => $service->change(fn (array $state): array => ['tokens' => [], 'refreshes' => []] + $state),
             'expire' => $service->change(fn (array $state): array => ['tokens' => array_map(fn (array $token): array => ['until' => time() - 1] + $token, $state['tokens'] ?? [])] + $state),
+            'forget' => $this->states['corkwall']->change(function (array $state): array {
+                $state['boards'][0]['pins'] = array_slice($state['boards'][0]['pins'], 0, 2);
+
+                return $state;
+            }),
             'unrate' => $this->states['ticketwick']->change(function (array $state): array {
                 array_shift($state['venues'][0]['ratings']);
 

@@ -140,10 +140,14 @@ final class Duplicates
             <=> [$other->gone, $other->stars === null, -$other->length, $other->published ?? PHP_INT_MAX, $other->id]);
         $speaker = $group[0] ?? null;
         $changes = [];
+        $sources = [];
         foreach ($group as $entry) {
             $before = $entry->facts();
             $isSpeaker = $speaker !== null && $entry->id === $speaker->id;
-            $entry->fill(['duplicate' => ! $isSpeaker, 'speaker_id' => $isSpeaker ? null : $speaker?->id]);
+            $entry->fill(['duplicate' => ! $isSpeaker, 'speaker_id' => $isSpeaker ? null : $speaker?->id, 'told_by' => $sources === [] ? null : '|'.implode('|', array_unique($sources)).'|']);
+            if (! $entry->gone) {
+                $sources[] = $entry->source;
+            }
             if ($entry->isDirty()) {
                 $entry->save();
                 $changes[] = [$entry->id, new Change($before, $entry->facts())];

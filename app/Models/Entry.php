@@ -29,6 +29,7 @@ use Illuminate\Support\Carbon;
  * @property bool $gone
  * @property bool $hidden
  * @property bool $duplicate  another entry speaks for it
+ * @property string|null $told_by  sources of those that speak before it, between bars
  * @property int|null $speaker_id
  * @property int|null $subject_id
  * @property string|null $private  what is never shown, encrypted: the e-mail address of who wrote
@@ -116,11 +117,17 @@ final class Entry extends Model
         return EntryJson::restored($this->payload)->from($this->source, $this->ref);
     }
 
+    /** @return list<string> */
+    public static function sourcesIn(mixed $toldBy): array
+    {
+        return is_string($toldBy) ? array_values(array_filter(explode('|', $toldBy), fn (string $source): bool => $source !== '')) : [];
+    }
+
     public function facts(): Facts
     {
         return new Facts($this->ref, $this->source, $this->kind, $this->stars, $this->length, $this->published, $this->gone,
 
             (bool) $this->getAttribute('hidden'), // $this->hidden is the framework's list of members not to print
-            $this->duplicate);
+            self::sourcesIn($this->told_by));
     }
 }

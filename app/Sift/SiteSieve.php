@@ -41,11 +41,11 @@ final class SiteSieve
     public function tally(Site $site, Brief $brief): Tally
     {
         $counts = [];
-        $rows = $this->collected($site)->groupBy('source', 'kind', 'gone', 'hidden', 'duplicate', 'stars')
-            ->selectRaw('source, kind, gone, hidden, duplicate, stars, COUNT(*) AS times, SUM(length > 0) AS worded')->get();
+        $rows = $this->collected($site)->groupBy('source', 'kind', 'gone', 'hidden', 'told_by', 'stars')
+            ->selectRaw('source, kind, gone, hidden, told_by, stars, COUNT(*) AS times, SUM(length > 0) AS worded')->get();
         foreach ($rows as $row) {
             $of = fn (int $length): Facts => new Facts('', (string) $row->source, (string) $row->kind, $row->stars === null ? null : (float) $row->stars,
-                $length, null, (bool) $row->gone, (bool) $row->hidden, (bool) $row->duplicate);
+                $length, null, (bool) $row->gone, (bool) $row->hidden, Entry::sourcesIn($row->told_by));
             $counts[self::classOf($of(1))] = [$of(1), (int) $row->worded];
             $counts[self::classOf($of(0))] = [$of(0), (int) $row->times - (int) $row->worded];
         }
@@ -152,7 +152,7 @@ final class SiteSieve
 
     private static function classOf(Facts $entry): string
     {
-        return implode("\n", [$entry->source, $entry->kind, (int) $entry->gone, (int) $entry->hidden, (int) $entry->duplicate, $entry->stars ?? '-', (int) ($entry->length > 0)]);
+        return implode("\n", [$entry->source, $entry->kind, (int) $entry->gone, (int) $entry->hidden, implode('|', $entry->toldBy), $entry->stars ?? '-', (int) ($entry->length > 0)]);
     }
 
     /**
@@ -165,9 +165,9 @@ final class SiteSieve
             return [];
         }
         $rows = $this->collected($site)->whereIn('ref', array_values(array_unique($refs)))
-            ->get(['ref', 'source', 'kind', 'stars', 'length', 'published', 'gone', 'hidden', 'duplicate']);
+            ->get(['ref', 'source', 'kind', 'stars', 'length', 'published', 'gone', 'hidden', 'told_by']);
 
         return array_map(fn (object $row): Facts => new Facts((string) $row->ref, (string) $row->source, (string) $row->kind, $row->stars === null ? null : (float) $row->stars,
-            (int) $row->length, $row->published === null ? null : (int) $row->published, (bool) $row->gone, (bool) $row->hidden, (bool) $row->duplicate), $rows->all());
+            (int) $row->length, $row->published === null ? null : (int) $row->published, (bool) $row->gone, (bool) $row->hidden, Entry::sourcesIn($row->told_by)), $rows->all());
     }
 }

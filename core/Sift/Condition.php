@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 /**
- * What a clause keeps, as an expression of SQL over the columns ref, source, kind, stars, length, gone, hidden and duplicate.
+ * What a clause keeps, as an expression of SQL over the columns ref, source, kind, stars, length, gone, hidden and told_by.
  * The expression is 1 or 0, never NULL.
  */
 final readonly class Condition

@@ -16,7 +16,7 @@ final readonly class Facts
      * @param  int|null  $published  seconds since 1970
      * @param  bool  $gone  no longer at its source
      * @param  bool  $hidden  hidden by the owner in every widget
-     * @param  bool  $duplicate  told again of another entry, which speaks for both
+     * @param  list<string>  $toldBy  sources in which another entry tells the same and speaks before this one
      */
     public function __construct(
         public string $id,
@@ -27,7 +27,7 @@ final readonly class Facts
         public ?int $published,
         public bool $gone = false,
         public bool $hidden = false,
-        public bool $duplicate = false,
+        public array $toldBy = [],
     ) {
     }
 

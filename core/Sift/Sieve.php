@@ -30,7 +30,7 @@ final readonly class Sieve
             $brief->sources === null ? null : new FromSources($brief->sources),
             $brief->kinds === null ? null : new OfKinds($brief->kinds),
             new StillThere,
-            new CountedOnce,
+            new CountedOnce($brief->sources),
             new NotHidden($brief->hidden),
             $brief->stars === null ? null : new Stars($brief->stars),
             $brief->withWords ? new WithWords : null,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 use Gnomic\Brief\Brief;
+use Gnomic\Sift\Clauses\CountedOnce;
 use Gnomic\Standing\Overall;
 
 /**
@@ -82,7 +83,9 @@ final readonly class Tally
     /** @return list<array{Facts, int}> */
     private function presentOf(Brief $brief): array
     {
-        return array_values(array_filter($this->classes, fn (array $class): bool => ! $class[0]->gone && ! $class[0]->duplicate
+        $once = new CountedOnce($brief->sources);
+
+        return array_values(array_filter($this->classes, fn (array $class): bool => ! $class[0]->gone && $once->keeps($class[0])
             && ($brief->sources === null || in_array($class[0]->source, $brief->sources, true))));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 use Gnomic\Brief\Brief;
+use Gnomic\Sift\Clauses\CountedOnce;
 
 /** Whether a change of one entry can change what a widget shows. */
 final class Touch
@@ -23,7 +24,8 @@ final class Touch
             }
         }
         $ofSources = $brief->sources === null || in_array($after->source, $brief->sources, true);
-        $counts = fn (?Facts $state): ?float => $state === null || $state->gone || $state->duplicate ? null : $state->stars;
+        $once = new CountedOnce($brief->sources);
+        $counts = fn (?Facts $state): ?float => $state === null || $state->gone || ! $once->keeps($state) ? null : $state->stars;
         $figures = [$counts($before), $counts($after)];
 
         return $brief->shape->head !== [] && $ofSources && $figures[0] !== $figures[1];

@@ -76,14 +76,16 @@ return new class extends Migration
     {
         Schema::table('entries', function (Blueprint $table): void {
             $table->foreignId('subject_id')->nullable();
-            // Told again of another entry, which speaks for both: counted and shown once.
+            // Told again of another entry, which speaks for both: counted and shown once. The sources of those that speak
+            // before it, between bars, since a brief may leave theirs out.
             $table->boolean('duplicate')->default(false);
+            $table->string('told_by')->nullable();
             $table->foreignId('speaker_id')->nullable()->index();
             $table->text('private')->nullable();
             // The words as they came, where tidying changed them.
             $table->text('original')->nullable();
             $table->dropIndex('entries_facts');
-            $table->index(['site_id', 'source', 'kind', 'gone', 'hidden', 'duplicate', 'stars', 'length', 'published', 'ref'], 'entries_facts');
+            $table->index(['site_id', 'source', 'kind', 'gone', 'hidden', 'told_by', 'stars', 'length', 'published', 'ref'], 'entries_facts');
         });
         Schema::create('likenesses', function (Blueprint $table): void {
             $table->id();

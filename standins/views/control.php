@@ -47,6 +47,7 @@ input[type=text],textarea,select{width:100%;max-width:36rem}.two{display:grid;gr
 <label>Service <select name="service"><option value="ticketwick">Ticketwick</option><option value="shutterfen">Shutterfen</option></select></label>
 <button name="do" value="withdraw">Access is withdrawn</button>
 <button name="do" value="expire">The tokens run out now</button>
+<button name="do" value="forget">Corkwall forgets most pins of its first board</button>
 <button name="do" value="unrate">Ticketwick's newest rating is removed</button>
 </form>
 <div class="two">

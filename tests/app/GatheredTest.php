@@ -59,6 +59,8 @@ final class GatheredTest extends TestCase
         self::assertSame(2, $count(), 'a duplicate counts once in every figure');
         self::assertTrue(Stored::query()->where('ref', 'one:a')->firstOrFail()->duplicate, 'the one with more words speaks');
 
+        self::assertSame(2, (int) $this->postJson('/api/proof', ['brief' => ['version' => 1, 'gather' => ['sources' => ['one']]]])->json('figures.count'), 'where the speaker\'s source is left out, the next one speaks');
+
         $response = $this->getJson('/api/likeness?id=one:a');
         Contract::assertKept('get', '/likeness', $response);
         self::assertSame([false, true], array_column($response->json('group'), 'speaks'));

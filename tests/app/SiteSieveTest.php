@@ -37,7 +37,7 @@ final class SiteSieveTest extends TestCase
             $this->store($this->source($site, $key), $entries);
         }
         foreach (StoredEntry::query()->get() as $entry) {
-            $entry->update(['gone' => $chance->getInt(0, 9) === 0, 'hidden' => $chance->getInt(0, 9) === 0, 'duplicate' => $chance->getInt(0, 9) === 0]);
+            $entry->update(['gone' => $chance->getInt(0, 9) === 0, 'hidden' => $chance->getInt(0, 9) === 0, 'told_by' => $pick([null, null, null, null, '|dome|', '|lane|rook|', '|rook|'])]);
         }
         $facts = array_map(fn (StoredEntry $entry): Facts => $entry->facts(), StoredEntry::query()->get()->all());
         $refs = array_map(fn (Facts $entry): string => $entry->id, $facts);

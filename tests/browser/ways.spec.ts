@@ -260,14 +260,26 @@ test('from the owner’s website: what it tells is ticked and connected', async 
   await expectEntries(page, /^Moon Atlas/, 2);
 });
 
-test('a sudden loss is held and asked about; removing a source says what goes, and can be undone', async ({ page }) => {
+test('a sudden loss is held and asked about; the owner says that it is right', async ({ page }) => {
   await signIn(page);
+  await atStandins(page, { do: 'forget' });
   await page.goto('/sources');
   const row = rowOf(page, /^Night skies/);
-  await row.getByRole('button', { name: 'Night skies' }).click();
-  await page.getByRole('button', { name: 'Remove it, with its 7 entries' }).click();
-  await expect(page.getByText('Night skies is removed, and 7 entries with it')).toBeVisible();
+  await row.getByRole('button', { name: 'Look now' }).click();
+  await expect(row).toContainText('That is more than a third, so nothing was changed', { timeout: 20_000 });
+  await expect(row.getByRole('cell').nth(1)).toHaveText('7');
+  await row.getByRole('button', { name: 'It is right: they are gone' }).click();
+  await expect(row.getByRole('cell').nth(1)).toHaveText('2', { timeout: 20_000 });
+});
+
+test('removing a source says what goes, and can be undone', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/sources');
+  const row = rowOf(page, /^Red Lantern/);
+  await row.getByRole('button', { name: 'Red Lantern' }).click();
+  await page.getByRole('button', { name: 'Remove it, with its 3 entries' }).click();
+  await expect(page.getByText('Red Lantern is removed, and 3 entries with it')).toBeVisible();
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(row.getByRole('cell').nth(1)).toHaveText('7');
+  await expect(row.getByRole('cell').nth(1)).toHaveText('3');
 });

@@ -81,6 +81,7 @@ test('take', async ({ page }) => {
   await page.locator('[data-phrase=layout]').click();
   await page.getByLabel('Face, or initials').check();
   await page.getByLabel('Pictures').check();
+  await page.keyboard.press('Escape');
   await take(page, 'pictures');
   await page.goto(`${SITE}/visit`);
   await page.evaluate(() => scrollTo(0, 330));

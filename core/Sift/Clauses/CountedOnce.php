@@ -8,9 +8,17 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
 
-/** Entries that speak for themselves: of those told at several places, one. Always part of the sieve. */
+/**
+ * Of entries told at several places, one. Always part of the sieve, and always of the brief's own sources: where the one
+ * that would speak comes from a source that the brief leaves out, the next one speaks.
+ */
 final readonly class CountedOnce implements Clause
 {
+    /** @param  list<string>|null  $sources of the brief; null for all */
+    public function __construct(private ?array $sources)
+    {
+    }
+
     public function key(): string
     {
         return 'once';
@@ -23,7 +31,7 @@ final readonly class CountedOnce implements Clause
 
     public function keeps(Facts $entry): bool
     {
-        return ! $entry->duplicate;
+        return $this->sources === null ? $entry->toldBy === [] : array_intersect($entry->toldBy, $this->sources) === [];
     }
 
     public function reason(Facts $entry): string
@@ -31,8 +39,14 @@ final readonly class CountedOnce implements Clause
         return 'It was told elsewhere too, and the other one speaks for both.';
     }
 
+    /** The column holds the sources between bars, "|the-dome|gazette|", and NULL for most. */
     public function condition(): Condition
     {
-        return new Condition('(duplicate = 0)');
+        if ($this->sources === null || $this->sources === []) {
+            return new Condition($this->sources === null ? '(told_by IS NULL)' : '(1)');
+        }
+        $any = implode(' OR ', array_fill(0, count($this->sources), 'INSTR(told_by, ?) > 0'));
+
+        return new Condition("(told_by IS NULL OR NOT ($any))", array_map(fn (string $source): string => "|$source|", $this->sources));
     }
 }

@@ -214,6 +214,8 @@
   }
   .open {
     text-align: left;
+    position: relative;
+    padding-right: 16px;
   }
   .open:hover strong {
     text-decoration: underline;
@@ -221,12 +223,12 @@
   }
   .open strong::after {
     content: '';
-    display: inline-block;
-    margin-left: 7px;
+    position: absolute;
+    right: 0;
+    top: 9px;
     border: 4px solid transparent;
     border-top-color: var(--quiet);
     border-bottom: 0;
-    vertical-align: middle;
   }
   .after {
     display: block;

@@ -101,7 +101,7 @@
       }}
     >
       {#each [...new Set([120, 220, 400, 800, shape.shorten ?? 220])].sort((a, b) => a - b) as characters (characters)}
-        <option value={characters}>shortened after {characters} characters</option>
+        <option value={characters}>up to {characters} characters</option>
       {/each}
       <option value={0}>always whole</option>
     </select>
@@ -128,7 +128,7 @@
   .columns {
     display: flex;
     flex-wrap: wrap;
-    gap: 14px 40px;
+    gap: 14px 28px;
   }
   .pictures {
     display: flex;
@@ -161,6 +161,10 @@
   }
   .across input {
     accent-color: var(--accent);
+  }
+  .columns :global(select),
+  .columns p {
+    width: 190px;
   }
   .moving {
     display: grid;
