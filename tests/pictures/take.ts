@@ -19,6 +19,7 @@ const take = async (page: Page, name: string): Promise<void> => {
 };
 
 test('take', async ({ page }) => {
+  test.setTimeout(180_000);
   await signIn(page);
   await take(page, 'today');
   await page.goto('/entries');
