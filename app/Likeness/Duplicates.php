@@ -136,6 +136,7 @@ final class Duplicates
      */
     private function regroup(array $group): array
     {
+        $group = array_values(array_column(array_map(fn (Entry $entry): array => [$entry->id, $entry], $group), 1, 0)); // each once
         usort($group, fn (Entry $one, Entry $other): int => [$one->gone, $one->stars === null, -$one->length, $one->published ?? PHP_INT_MAX, $one->id]
             <=> [$other->gone, $other->stars === null, -$other->length, $other->published ?? PHP_INT_MAX, $other->id]);
         $speaker = $group[0] ?? null;

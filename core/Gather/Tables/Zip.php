@@ -62,17 +62,35 @@ final readonly class Zip
             throw TableIsWrong::damaged("$name is missing in it");
         }
         $data = substr($this->bytes, $local + 30 + self::int($lengths['name'] ?? 0) + self::int($lengths['extra'] ?? 0), $packed);
-        $most = self::MOST_MEGABYTES * 1_048_576;
-        if ($method === 0) {
-            return $data;
+
+        return match ($method) {
+            0 => $data,
+            8 => self::inflated($data) ?? throw TableIsWrong::damaged("$name cannot be unpacked"),
+            default => throw TableIsWrong::damaged("$name is packed in a way that is not read"),
+        };
+    }
+
+    /** Piece by piece, so that the bound is met before what is beyond it has been made. */
+    private static function inflated(string $data): ?string
+    {
+        $unpacking = inflate_init(ZLIB_ENCODING_RAW);
+        if ($unpacking === false) {
+            return null;
         }
-        $unpacked = $method === 8 ? @gzinflate($data, $most) : false;
-        if ($unpacked === false) {
-            // Inflating stops at the bound with the same answer as at a fault: what is packed tightest tells them apart.
-            throw $packed * 1030 > $most && $method === 8 ? TableIsWrong::tooLarge(self::MOST_MEGABYTES) : TableIsWrong::damaged("$name cannot be unpacked");
+        $unpacked = '';
+        foreach (str_split($data, 8_192) as $piece) {
+            $more = @inflate_add($unpacking, $piece);
+            if ($more === false) {
+                return null;
+            }
+            $unpacked .= $more;
+            if (strlen($unpacked) > self::MOST_MEGABYTES * 1_048_576) {
+                throw TableIsWrong::tooLarge(self::MOST_MEGABYTES);
+            }
         }
 
-        return $unpacked;
+        // What was cut off has no end, and is no file.
+        return inflate_get_status($unpacking) === ZLIB_STREAM_END ? $unpacked : null;
     }
 
     private static function int(mixed $value): int

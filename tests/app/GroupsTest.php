@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\app;
+
+use App\Likeness\Duplicates;
+use App\Models\Entry as Stored;
+use App\Models\Site;
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
+use Gnomic\Entry\Rating;
+use Gnomic\Entry\Scale;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\TestCase;
+
+/** Whatever an owner joins and parts, in whatever order: one speaks for each group, and every figure adds up. */
+final class GroupsTest extends TestCase
+{
+    private const SENTENCES = [
+        'Saturn was so sharp that my daughter asked whether it was a sticker on the lens.',
+        'We came for the eclipse talk and stayed until they locked the gate behind us.',
+        'The seats tip back and the ceiling disappears, and nobody said a word for an hour.',
+    ];
+
+    private static function said(string $id, int $sentence, ?float $stars, string $tail = ''): Entry
+    {
+        return new Entry($id, Kind::Review, author: new Author("Author $sentence"), rating: $stars === null ? null : Rating::on(Scale::ofStars(), $stars), text: self::SENTENCES[$sentence].$tail);
+    }
+
+    private function check(Site $site): void
+    {
+        $entries = Stored::query()->get()->keyBy('id');
+        foreach ($entries as $entry) {
+            self::assertSame($entry->duplicate, $entry->speaker_id !== null, $entry->ref);
+            self::assertSame($entry->duplicate, $entry->told_by !== null, $entry->ref);
+            if ($entry->speaker_id !== null) {
+                self::assertFalse($entries[$entry->speaker_id]->duplicate, 'whoever speaks speaks for itself');
+                self::assertStringContainsString("|{$entries[$entry->speaker_id]->source}|", (string) $entry->told_by);
+            }
+        }
+        self::assertSame($entries->count(), $entries->where('duplicate', false)->count() + $entries->where('duplicate', true)->count());
+    }
+
+    public function test_joined_and_parted_by_chance(): void
+    {
+        $site = $this->site();
+        foreach (['one', 'two', 'three', 'four'] as $index => $key) {
+            $this->store($this->source($site, $key), array_map(fn (int $sentence): Entry => self::said("$key$sentence", $sentence, $index % 2 === 0 ? 5.0 : null, $index === 3 ? ' Truly so.' : ''), [0, 1, 2]));
+            $this->check($site);
+        }
+        self::assertSame(3, Stored::query()->where('duplicate', false)->count(), 'three opinions, told four times each');
+        $speaker = Stored::query()->where('duplicate', false)->firstOrFail();
+        self::assertNotNull($speaker->stars, 'a rated one speaks before the unrated, though those have more words');
+
+        $chance = new Randomizer(new Mt19937(12));
+        $duplicates = $this->app->make(Duplicates::class);
+        for ($step = 0; $step < 60; $step++) {
+            $ids = Stored::query()->pluck('id')->all();
+            [$one, $other] = [Stored::query()->findOrFail($ids[$chance->getInt(0, 11)]), Stored::query()->findOrFail($ids[$chance->getInt(0, 11)])];
+            $before = Stored::query()->where('duplicate', false)->count();
+            if ($chance->getInt(0, 1) === 0) {
+                $duplicates->part($one);
+                self::assertFalse($one->refresh()->duplicate, 'what was parted stands for itself');
+                self::assertGreaterThanOrEqual($before, Stored::query()->where('duplicate', false)->count());
+            } elseif ($one->id !== $other->id) {
+                $duplicates->join($one, $other);
+                [$one, $other] = [$one->refresh(), $other->refresh()];
+                self::assertSame($one->speaker_id ?? $one->id, $other->speaker_id ?? $other->id, 'joined ones have one speaker');
+            }
+            $this->check($site);
+        }
+    }
+
+    public function test_what_was_parted_is_not_found_again(): void
+    {
+        $site = $this->site();
+        $this->store($this->source($site, 'one'), [self::said('a', 0, 5.0)]);
+        $two = $this->source($site, 'two');
+        $this->store($two, [self::said('b', 0, 5.0)]);
+        $duplicates = $this->app->make(Duplicates::class);
+        $b = Stored::query()->where('native', 'b')->firstOrFail();
+        $duplicates->part($b);
+        $duplicates->place([$b->refresh()]);
+        self::assertSame(0, Stored::query()->where('duplicate', true)->count());
+        $duplicates->join($b, Stored::query()->where('native', 'a')->firstOrFail());
+        self::assertSame(1, Stored::query()->where('duplicate', true)->count(), 'the owner can change their mind');
+    }
+
+    public function test_another_sites_words_are_never_compared(): void
+    {
+        $this->store($this->source($this->site('Mine')), [self::said('a', 0, 5.0)]);
+        $this->store($this->source($this->site('Theirs')), [self::said('a', 0, 5.0)]);
+        self::assertSame(0, Stored::query()->where('duplicate', true)->count());
+    }
+}
