@@ -61,7 +61,7 @@ final class LanguageTest extends TestCase
 
     public function test_short_words_are_unknown_rather_than_a_guess(): void
     {
-        foreach (['Great!', 'OK', 'Super', '★★★★★', '10/10', '', '12345', 'Top', '👍👍', 'Bravo!'] as $text) {
+        foreach (['Great!', 'OK', 'Super', '★★★★★', '10/10', '', '12345', 'Top', '👍👍', 'Bravo!', 'Bad date but fine', 'Not bad at all'] as $text) {
             self::assertNull(Languages::of($text), $text);
         }
     }

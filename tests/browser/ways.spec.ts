@@ -3,7 +3,7 @@ import { expect, test, type Locator, type Page } from '@playwright/test';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { atStandins, expectAccessible, signIn } from './people';
-import { SITE, STANDINS } from './setting';
+import { GNOMIC, SITE, STANDINS } from './setting';
 
 // Every way in, as an owner goes it, against the stand-ins on their own origin.
 
@@ -282,4 +282,35 @@ test('removing a source says what goes, and can be undone', async ({ page }) => 
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row.getByRole('cell').nth(1)).toHaveText('3');
+});
+
+test('a widget shows the pictures of a photo account, and they are ours', async ({ page, browser }) => {
+  await signIn(page);
+  await page.goto('/widgets/hill4posts0');
+  await page.locator('[data-phrase=sources]').click();
+  await page.getByLabel('Rookcall', { exact: true }).uncheck();
+  await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();
+  await page.locator('[data-phrase=layout]').click();
+  await page.getByLabel('Face, or initials').check();
+  await page.getByLabel('Pictures').check();
+  await page.getByLabel('People are named').selectOption('first name and initial');
+  const proof = page.frameLocator('iframe[title*="1120"]');
+  await expect(proof.locator('.by .name').first()).toHaveText('Quillmoor O.');
+  await expect(proof.locator('.shots img').first()).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Publish the first edition' }).click();
+  await expect(page.getByText('Edition 1, out')).toBeVisible();
+
+  const visitor = await (await browser.newContext()).newPage();
+  const asked: string[] = [];
+  visitor.on('request', (request) => asked.push(request.url()));
+  await visitor.goto(`${GNOMIC}/w/hill4posts0`);
+  const picture = visitor.locator('.shots img').first();
+  await expect(picture).toHaveJSProperty('complete', true);
+  expect(await picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(0);
+  expect([...new Set(asked.map((url) => new URL(url).origin))]).toEqual([GNOMIC]);
+  const answer = await visitor.request.get((await picture.getAttribute('src')) ?? '');
+  expect(answer.headers()['content-type']).toBe('image/webp');
+  expect(answer.headers()['cache-control']).toContain('immutable');
+  await expectAccessible(visitor);
+  await visitor.context().close();
 });

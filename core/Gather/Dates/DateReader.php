@@ -34,7 +34,7 @@ final class DateReader
     {
         $pattern = '~^(?<y>\d{4})(?:[-/.]?(?<m>\d{1,2})(?:[-/.]?(?<d>\d{1,2})'
             .'(?:(?:[Tt]|,?\s+|:)(?<h>\d{1,2})(?::?(?<i>\d{2})(?::?(?<s>\d{2})(?:[.,]\d+)?)?)?\s*'.self::ZONE.')?)?)?\.?$~u';
-        if (preg_match($pattern, $text, $parts, PREG_UNMATCHED_AS_NULL) !== 1 || preg_match('/^\d{9,13}$/', $text) === 1) {
+        if (preg_match($pattern, $text, $parts, PREG_UNMATCHED_AS_NULL) !== 1 || preg_match('/^\d{5}$|^\d{7}$|^\d{9,13}$/', $text) === 1) {
             return null;
         }
 

@@ -40,7 +40,7 @@ final class Languages
     private const ENOUGH = 70;
 
     /** Letters below which a script that several languages use tells nothing. */
-    private const LEAST = 18;
+    private const LEAST = 26;
 
     /** @var array<string, array<string, array<string, float>>>|null weight of a trigram for a language, by script and trigram */
     private static ?array $weights = null;

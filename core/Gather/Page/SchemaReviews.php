@@ -83,14 +83,14 @@ final class SchemaReviews
         $this->entries[] = new Entry(
             id: $id,
             kind: Kind::Review,
-            subject: Words::line($about?->text('name')) ?? Words::line($item->all('itemReviewed') === [] ? null : $item->text('itemReviewed')),
+            subject: self::named(Words::line($about?->text('name')) ?? Words::line($item->text('itemReviewed'))),
             url: Address::webOrNull($item->text('url'), $this->address) ?? Address::webOrNull($item->id !== null && preg_match('~^https?://|^#~i', $item->id) === 1 ? $item->id : null, $this->address),
             author: $author,
             rating: $rating,
             title: $title,
             text: $body->text,
             html: $body->html,
-            language: Words::line($item->text('inLanguage')),
+            language: self::language($item),
             published: $published,
             updated: $this->date($item, 'dateModified'),
             media: $media->all(),
@@ -104,10 +104,25 @@ final class SchemaReviews
         return preg_match('~</?[a-z][a-z0-9]*(?:\s[^<>]*)?/?>~i', $text) === 1 ? Body::ofHtml($text, $base) : Body::ofText(html_entity_decode($text, ENT_QUOTES | ENT_HTML5, 'UTF-8'));
     }
 
+    /** An address says which thing is meant, and nothing of what it is called. */
+    private static function named(?string $name): ?string
+    {
+        return $name !== null && preg_match('~^https?://~i', $name) === 1 ? null : $name;
+    }
+
+    /** A tag, or a thing of schema.org's Language whose other name is one; names of languages tell no program anything. */
+    private static function language(Item $item): ?string
+    {
+        $language = $item->item('inLanguage');
+        $tag = Words::line($language === null ? $item->text('inLanguage') : ($language->text('alternateName') ?? $language->text('name')));
+
+        return $tag !== null && preg_match('/^[a-z]{2,3}(?:[-_][a-z0-9]{2,8})*$/i', $tag) === 1 ? str_replace('_', '-', $tag) : null;
+    }
+
     private function author(Item $item): Author
     {
         $author = $item->item('author', 'creator', 'reviewer');
-        $name = Words::line($author === null ? $item->text('author', 'creator', 'reviewer') : $author->text('name', 'alternateName'));
+        $name = Words::line($author === null ? $item->text('author', 'creator', 'reviewer') : ($author->text('name') ?? trim($author->text('givenName').' '.$author->text('familyName'))));
         $image = $author?->item('image');
 
         return new Author($name, role: Words::line($author?->text('jobTitle')), place: Words::line($author?->item('address')?->text('addressLocality') ?? ($author?->item('address') === null ? $author?->text('address') : null)),

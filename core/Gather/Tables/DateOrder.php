@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Tables;
 
+use DateTimeImmutable;
+
 /** Whether a file writes the day or the month first, where it writes dates in figures. */
 enum DateOrder: string
 {
@@ -42,9 +44,20 @@ enum DateOrder: string
         };
     }
 
-    /** A date in figures in the order of ISO 8601; anything else as it is. */
+    /** Days since the end of 1899, as spreadsheet programs leave them in text when a column lost its format. */
+    private static function serial(float $days): string
+    {
+        $date = (new DateTimeImmutable('1899-12-30T00:00:00Z'))->modify('+'.(int) round($days * 86_400).' seconds');
+
+        return $date->format(fmod($days, 1.0) === 0.0 ? 'Y-m-d' : 'Y-m-d H:i:s');
+    }
+
+    /** A date in figures, or a serial number, in the order of ISO 8601; anything else as it is. */
     public function iso(string $date): string
     {
+        if (preg_match('/^[2-7]\d{4}(?:[.,]\d+)?$/', trim($date)) === 1) {
+            return self::serial((float) str_replace(',', '.', trim($date)));
+        }
         if (preg_match(self::FIGURES, trim($date), $found) !== 1) {
             return $date;
         }

@@ -94,4 +94,11 @@ final class PageReaderTest extends TestCase
         self::assertSame(['Hi there', '<p onclick=x>Hi   there</p>'], [self::only(self::linked('{"@type":"Review","reviewBody":"<p onclick=x>Hi   there</p>"}'))->text, self::only(self::linked('{"@type":"Review","reviewBody":"<p onclick=x>Hi   there</p>"}'))->original]);
         self::assertNull(self::only(self::linked('{"@type":"Review","reviewBody":"Hi there"}'))->original);
     }
+
+    public function test_names_in_parts_languages_as_things_and_addresses_that_are_no_names(): void
+    {
+        $entry = self::only(self::linked('{"@type":"Review","author":{"@type":"Person","givenName":"Jo","familyName":"Ruskin"},"itemReviewed":"https://a.example/thing","reviewBody":"Words","inLanguage":{"@type":"Language","name":"German","alternateName":"de_AT"}}'));
+        self::assertSame(['Jo Ruskin', null, 'de-AT'], [$entry->author->name, $entry->subject, $entry->language]);
+        self::assertNull(self::only(self::linked('{"@type":"Review","reviewBody":"Words","inLanguage":"English"}'))->language);
+    }
 }

@@ -101,6 +101,7 @@ final class TableReaderTest extends TestCase
         self::assertNull(DateOrder::evident(['01/02/2026', '03/04/2026']), 'both fit: ask');
         self::assertNull(DateOrder::evident(['31/12/2025', '12/31/2025']), 'they contradict each other');
         self::assertSame(DateOrder::DayFirst, DateOrder::evident(['01.02.2026']), 'points put the day first');
+        self::assertSame(['2024-03-01', '2024-03-01 13:30:00', '1234'], [DateOrder::DayFirst->iso('45352'), DateOrder::MonthFirst->iso('45352.5625'), DateOrder::DayFirst->iso('1234')], 'serial numbers that lost their format');
         self::assertSame(['2026-12-31', '2026-12-31 16:05:00', '2 May 2026'], [DateOrder::MonthFirst->iso('12/31/26'), DateOrder::MonthFirst->iso('12/31/2026 4:05 PM'), DateOrder::DayFirst->iso('2 May 2026')]);
     }
 
