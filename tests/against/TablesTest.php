@@ -62,6 +62,11 @@ final class TablesTest extends TestCase
         self::assertSame(['2024-03-01T00:00:00Z'], array_map(fn ($entry): ?string => EntryJson::date($entry->published), EntryRows::reading(TableReader::read(self::written('1904')), new DateTimeZone('UTC'))->entries));
     }
 
+    public function test_cells_that_lead_somewhere(): void
+    {
+        self::assertSame([['Ann', 'https://ex.example/1?a=b&c=d'], ['Bob', 'https://ex.example/2']], array_map(fn ($entry): array => [$entry->author->name, $entry->url], EntryRows::reading(TableReader::read(self::written('links')), new DateTimeZone('UTC'))->entries));
+    }
+
     public function test_a_formula_without_a_result_is_told(): void
     {
         $table = TableReader::read(self::written('formula'));

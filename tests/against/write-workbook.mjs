@@ -19,6 +19,12 @@ const kinds = {
     sheet.getCell('C8').value = 5;
     sheet.getCell('D8').value = 'After a gap';
   },
+  links() {
+    const sheet = book.addWorksheet('Reviews');
+    sheet.addRow(['Author', 'Text', 'Link']);
+    sheet.addRow(['Ann', 'a', { text: 'see it', hyperlink: 'https://ex.example/1?a=b&c=d' }]);
+    sheet.addRow([{ text: 'Bob', hyperlink: 'https://ex.example/bob' }, 'b', 'https://ex.example/2']);
+  },
   1904() {
     book.properties.date1904 = true;
     const sheet = book.addWorksheet('Reviews');

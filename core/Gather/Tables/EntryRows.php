@@ -101,7 +101,7 @@ final class EntryRows
         $published = $this->date($cell(Column::Date), $wrong);
         $replied = $this->date($cell(Column::ReplyDate), $wrong);
         $notes = [];
-        $url = $this->address($cell(Column::Url), $notes);
+        $url = $this->address($cell(Column::Url), $this->table->links[$number][$this->columns->places[Column::Url->value] ?? -1] ?? null, $notes);
         $picture = Address::webOrNull($cell(Column::Picture), null);
         if ($text === '' && $title === null && $rating === null && $wrong === []) {
             $wrong[] = 'It has neither words nor a title nor a rating. Fill one of them in, or leave the row out.';
@@ -185,13 +185,16 @@ final class EntryRows
         return $date;
     }
 
-    /** @param  list<string>  $notes */
-    private function address(string $written, array &$notes): ?string
+    /**
+     * @param  string|null  $link  where the cell leads to, whatever it says
+     * @param  list<string>  $notes
+     */
+    private function address(string $written, ?string $link, array &$notes): ?string
     {
         if ($written === '') {
             return null;
         }
-        $url = Address::webOrNull(preg_match('~^www\.~i', $written) === 1 ? "https://$written" : $written, null);
+        $url = Address::webOrNull($link, null) ?? Address::webOrNull(preg_match('~^www\.~i', $written) === 1 ? "https://$written" : $written, null);
         if ($url === null) {
             $notes[] = '"'.mb_strimwidth($written, 0, 60, '…').'" is no web address; it was left out.';
         }

@@ -19,18 +19,20 @@ final readonly class Table
      * @param  list<string>  $header
      * @param  array<int, list<string>>  $rows  by their number in the file; as many cells as the header has
      * @param  list<Problem>  $problems
+     * @param  array<int, array<int, string>>  $links  addresses that cells lead to, by row and column; what they say is in the rows
      */
-    private function __construct(public string $format, public array $header, public array $rows, public array $problems)
+    private function __construct(public string $format, public array $header, public array $rows, public array $problems, public array $links)
     {
     }
 
     /**
      * @param  iterable<int, list<string>>  $rows  by number, the header first
      * @param  list<Problem>  $problems
+     * @param  array<int, array<int, string>>  $links
      *
      * @throws TableIsWrong where there is no header, or more than the bounds allow
      */
-    public static function of(string $format, iterable $rows, array $problems = []): self
+    public static function of(string $format, iterable $rows, array $problems = [], array $links = []): self
     {
         $header = null;
         $kept = [];
@@ -59,7 +61,7 @@ final readonly class Table
             throw TableIsWrong::empty();
         }
 
-        return new self($format, $header, $kept, array_slice($problems, 0, 50));
+        return new self($format, $header, $kept, array_slice($problems, 0, 50), $links);
     }
 
     /** @return list<string> the column's cells that are not blank */

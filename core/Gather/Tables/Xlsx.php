@@ -39,7 +39,7 @@ final class Xlsx
         $table = null;
         foreach ($reader->sheets() as $path) {
             try {
-                $table = Table::of('Excel workbook', $reader->rows($path), []);
+                $table = Table::of('Excel workbook', $reader->rows($path), [], $reader->links($path));
                 break;
             } catch (TableIsWrong $wrong) {
                 $table = $wrong;
@@ -53,7 +53,7 @@ final class Xlsx
             $table === null => throw TableIsWrong::damaged('it has no sheet'),
             $table instanceof TableIsWrong => throw $table,
             $reader->problems === [] => $table,
-            default => Table::of('Excel workbook', [0 => $table->header] + $table->rows, [...$table->problems, ...array_slice($reader->problems, 0, 20)]),
+            default => Table::of('Excel workbook', [0 => $table->header] + $table->rows, [...$table->problems, ...array_slice($reader->problems, 0, 20)], $table->links),
         };
     }
 
@@ -118,6 +118,27 @@ final class Xlsx
             }
             $index++;
         }
+    }
+
+    /** @return array<int, array<int, string>> where cells lead to, by row and column (ISO/IEC 29500-1, §18.3.1.47) */
+    private function links(string $path): array
+    {
+        $targets = [];
+        foreach ($this->xml((string) preg_replace('~([^/]+)$~', '_rels/$1.rels', $path))?->children() ?? [] as $relation) {
+            if ((string) $relation['TargetMode'] === 'External') {
+                $targets[(string) $relation['Id']] = (string) $relation['Target'];
+            }
+        }
+        preg_match_all('/<(?:\w+:)?hyperlink\s[^>]*>/', $targets === [] ? '' : (string) $this->zip->read($path), $found);
+        $links = [];
+        foreach ($found[0] as $element) {
+            $cell = preg_match('/\sref="([A-Z]{1,3}(\d+))"/', $element, $ref) === 1 && preg_match('/\s\w+:id="([^"]+)"/', $element, $id) === 1 ? self::columnOf($ref[1]) : null;
+            if ($cell !== null && isset($id[1], $ref[2], $targets[$id[1]])) {
+                $links[(int) $ref[2]][$cell] = $targets[$id[1]];
+            }
+        }
+
+        return $links;
     }
 
     /** @return iterable<int, list<string>> */
