@@ -115,6 +115,9 @@
     ul {
       display: flex;
     }
+    li a[aria-current] {
+      clip-path: none;
+    }
     .foot {
       display: flex;
       border: 0;

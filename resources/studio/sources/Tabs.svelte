@@ -22,7 +22,8 @@
   header {
     display: flex;
     align-items: baseline;
-    gap: 28px;
+    flex-wrap: wrap;
+    gap: 6px 28px;
     margin-bottom: 20px;
   }
   nav {
