@@ -43,6 +43,45 @@ final class CommandsTest extends TestCase
         self::assertStringContainsString('item 1: "soon" is no date', $err);
     }
 
+    /** @return list<array<string, mixed>> */
+    private static function lines(string $out): array
+    {
+        return array_map(fn (string $line): array => json_decode($line, true, flags: JSON_THROW_ON_ERROR), explode("\n", trim($out)));
+    }
+
+    public function test_reading_a_page_and_its_problems_by_review(): void
+    {
+        $page = '<!doctype html><html lang="en"><script type="application/ld+json">{"@type":"Product","name":"Wheel","review":[{"@type":"Review","author":"Jo","reviewBody":"Turns well and fits the pocket of my coat.","reviewRating":{"ratingValue":4}},{"@type":"Review","author":"Al","reviewBody":"Fine","datePublished":"someday","reviewRating":{"ratingValue":9}}]}</script>';
+        foreach ([[], ['--as=page']] as $how) {
+            [$status, $out, $err] = $this->artisan(['gnomic:read', '-', ...$how], $page);
+            self::assertSame(0, $status);
+            self::assertSame([['Jo', 'Wheel', 'en', 4], ['Al', 'Wheel', null, null]], array_map(fn (array $entry): array => [$entry['author']['name'], $entry['subject'], $entry['language'], $entry['rating']['stars'] ?? null], self::lines($out)));
+            self::assertStringContainsString('review 2: "someday" is no date', $err);
+            self::assertStringContainsString('review 2: 9 lies outside the scale', $err);
+        }
+    }
+
+    public function test_reading_tables_as_they_come(): void
+    {
+        foreach (['reviews-libreoffice.ods', 'reviews-gnumeric.xlsx'] as $file) {
+            [$status, $out, $err] = $this->artisan(['gnomic:read', __DIR__."/../against/files/$file"]);
+            self::assertSame([0, '', ['Ann', 'Bob', 'Çağla', 'End']], [$status, $err, array_column(array_column(self::lines($out), 'author'), 'name')]);
+        }
+        $table = "author;date;rating;text\nJo;03/04/2026;4,5;Good\nAl;05/06/2026;x;Bad\n";
+        [, $out, $err] = $this->artisan(['gnomic:read', '-'], $table);
+        self::assertSame('2026-04-03T00:00:00Z', self::lines($out)[0]['published'], 'day first where both fit');
+        self::assertStringContainsString('Say which with --dates', $err);
+        self::assertStringContainsString('row 3: "x" is no rating', $err);
+        [, $out] = $this->artisan(['gnomic:read', '-', '--as=table', '--dates=month first'], $table);
+        self::assertSame('2026-03-04T00:00:00Z', self::lines($out)[0]['published']);
+    }
+
+    public function test_language_is_found_where_nobody_named_it(): void
+    {
+        [, $out] = $this->artisan(['gnomic:read', '-', '--as=json'], '{"id":"1","text":"Wir hatten einen wunderschönen Abend und die Führung war sehr freundlich."}'."\n".'{"id":"2","text":"Great!"}'."\n".'{"id":"3","text":"Wir waren da und es war schön und klar.","language":"nds"}');
+        self::assertSame(['de', null, 'nds'], array_column(self::lines($out), 'language'));
+    }
+
     /** @param  list<string>  $arguments */
     #[DataProvider('wrong')]
     public function test_bad_input_is_one_clear_line(array $arguments, string $input, string $says): void
@@ -60,6 +99,10 @@ final class CommandsTest extends TestCase
         yield 'no file' => [['gnomic:read', 'nowhere.xml'], '', 'no file nowhere.xml'];
         yield 'a page' => [['gnomic:read', '-'], '<!doctype html><title>x</title>', 'a web page'];
         yield 'a zip' => [['gnomic:read', '-'], "PK\x03\x04", 'a zip archive'];
+        yield 'a page without reviews' => [['gnomic:read', '-', '--as=page'], '<!doctype html><title>x</title><p>Hello', 'no reviews marked up'];
+        yield 'a table without a header' => [['gnomic:read', '-', '--as=table'], "Jo,2026-01-01,5\n", 'names no columns'];
+        yield 'a locked workbook' => [['gnomic:read', '-'], "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600).'E'."\0".implode("\0", str_split('ncryptedPackage'))."\0", 'password'];
+        yield 'an order of dates that is none' => [['gnomic:read', '-', '--as=table', '--dates=backwards'], "text\nx\n", '--dates is'];
         yield 'another way of reading' => [['gnomic:read', '-', '--as=owl'], '', '--as is auto, feed, page, table or json'];
         yield 'no entries' => [['gnomic:read', '-', '--as=json'], "x\n", 'line 1'];
         yield 'a private address' => [['gnomic:read', 'http://127.0.0.1:9/'], '', 'private network'];
