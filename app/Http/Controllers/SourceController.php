@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Channels\Channels;
-use App\Channels\Shutterfen\ShutterfenChannel;
+use App\Channels\Connect;
 use App\Editions\Refresh;
-use App\Fetching\FetchFailed;
 use App\Http\Requests\ConnectSource;
 use App\Http\Resources\SourceResource;
-use App\Models\Grant;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
@@ -35,31 +33,11 @@ final class SourceController
     }
 
     /** Connecting the same thing again gives the source that is there, connected. */
-    public function store(ConnectSource $request, Site $site, ShutterfenChannel $shutterfen, Pictures $pictures): JsonResponse
+    public function store(ConnectSource $request, Site $site, Connect $connect): JsonResponse
     {
-        $grant = $request->grant() === null ? null : $site->grants()->where('channel', $request->channel())->findOrFail($request->grant());
-        $subject = $request->subject() === null ? $this->subjectAt($site, $request->channel(), $request->address()) : Subject::named($site, $request->subject());
-        $source = $this->there($site, $request->channel(), $request->address(), $request->of())
-            ?? $site->sources()->create([
-                'key' => Source::freeKey($site, $request->name()),
-                'name' => $request->name(),
-                'channel' => $request->channel(),
-                'address' => $request->address(),
-                'home' => $request->home(),
-                'settings' => $request->of() === null ? null : ['of' => $request->of()],
-                'cadence' => config('gnomic.cadence'),
-                'next_at' => now(),
-                'profile' => $grant !== null && $request->channel() === 'shutterfen' ? $this->profile($shutterfen, $grant) : null,
-            ]);
-        $isNew = $source->wasRecentlyCreated;
-        $source->update(['disconnected_at' => null, 'removed_at' => null] + ($grant === null ? [] : ['grant_id' => $grant->id]) + ($subject === null ? [] : ['subject_id' => $subject->id]));
-        $subject?->addresses()->firstOrCreate(['channel' => $source->channel, 'address' => $source->address]);
-        if (isset($source->profile['picture'])) {
-            $pictures->wantOne($site, $source->profile['picture']);
-        }
-        RoundJob::dispatch($source->id);
+        $source = $connect->source($site, $request->wanted());
 
-        return $this->show($site, $source->key)->response()->setStatusCode($isNew ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
+        return $this->show($site, $source->key)->response()->setStatusCode($source->wasRecentlyCreated ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
     }
 
     public function update(Request $request, Site $site, string $key, Removal $removal, Pictures $pictures, Refresh $refresh): SourceResource
@@ -125,33 +103,6 @@ final class SourceController
         }
 
         return $this->show($site, $key)->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
-    }
-
-    private function there(Site $site, string $channel, string $address, ?string $of): ?Source
-    {
-        foreach ($site->sources()->where('channel', $channel)->where('address', $address)->get() as $source) {
-            if (($source->settings['of'] ?? null) === $of) {
-                return $source;
-            }
-        }
-
-        return null;
-    }
-
-    /** The subject for which this address was noted before. */
-    private function subjectAt(Site $site, string $channel, string $address): ?Subject
-    {
-        return $site->subjects()->whereHas('addresses', fn ($query) => $query->where('channel', $channel)->where('address', $address))->first();
-    }
-
-    /** @return array<string, string|null>|null what the account says of itself; the owner can put it otherwise */
-    private function profile(ShutterfenChannel $shutterfen, Grant $grant): ?array
-    {
-        try {
-            return $shutterfen->profile($grant);
-        } catch (FetchFailed) {
-            return null; // its first round tells why
-        }
     }
 
     /** @return Builder<Source> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Channels\Wanted;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What a new source is made of: a channel, and what stands for it there: an address, a place, a venue, a board. */
@@ -28,40 +29,11 @@ final class ConnectSource extends FormRequest
         ];
     }
 
-    public function channel(): string
+    public function wanted(): Wanted
     {
-        return $this->string('channel')->toString();
-    }
+        $text = fn (string $name): ?string => $this->filled($name) ? $this->string($name)->toString() : null;
 
-    public function address(): string
-    {
-        return $this->string('address')->toString();
-    }
-
-    public function name(): string
-    {
-        return $this->string('name')->toString();
-    }
-
-    public function home(): ?string
-    {
-        return $this->input('home');
-    }
-
-    public function grant(): ?int
-    {
-        return $this->filled('grant') ? $this->integer('grant') : null;
-    }
-
-    /** Name of the subject that it is about. */
-    public function subject(): ?string
-    {
-        return $this->filled('subject') ? $this->string('subject')->toString() : null;
-    }
-
-    /** Of a page that tells of several things: the one whose reviews are meant. */
-    public function of(): ?string
-    {
-        return $this->filled('of') ? $this->string('of')->toString() : null;
+        return new Wanted((string) $text('channel'), (string) $text('address'), (string) $text('name'), $text('home'),
+            $this->filled('grant') ? $this->integer('grant') : null, $text('subject'), $text('of'));
     }
 }
