@@ -8,11 +8,13 @@ use App\Http\Controllers\GrantController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\LikenessController;
 use App\Http\Controllers\LookController;
+use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SourceController;
 use App\Http\Controllers\SubjectController;
 use App\Http\Controllers\TestimonialController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WidgetController;
 use Illuminate\Support\Facades\Route;
 
@@ -58,7 +60,16 @@ Route::prefix('api')->group(function (): void {
             Route::post('likeness/joined', [LikenessController::class, 'join']);
 
             Route::get('entries', [EntryController::class, 'index']);
-            Route::post('entries/hidden', [EntryController::class, 'hide']);
+            Route::get('entries/ids', [EntryController::class, 'ids']);
+            Route::get('entries/where', [EntryController::class, 'where']);
+            Route::get('entries/export.{form}', [EntryController::class, 'export'])->where('form', 'csv|jsonl|json');
+            Route::post('entries/marks', [EntryController::class, 'mark']);
+            Route::get('labels', [EntryController::class, 'labels']);
+            Route::get('views', [ViewController::class, 'index']);
+            Route::post('views', [ViewController::class, 'store']);
+            Route::delete('views/{id}', [ViewController::class, 'destroy'])->whereNumber('id');
+            Route::get('rules', [RuleController::class, 'show']);
+            Route::put('rules', [RuleController::class, 'update']);
 
             Route::get('widgets', [WidgetController::class, 'index']);
             Route::post('widgets', [WidgetController::class, 'store']);
@@ -66,6 +77,7 @@ Route::prefix('api')->group(function (): void {
             Route::patch('widgets/{key}', [WidgetController::class, 'update']);
             Route::delete('widgets/{key}', [WidgetController::class, 'destroy']);
             Route::post('widgets/{key}/editions', [WidgetController::class, 'publish']);
+            Route::post('widgets/{key}/pins', [WidgetController::class, 'pin']);
             Route::post('proof', [BenchController::class, 'proof']);
             Route::post('sieve', [BenchController::class, 'behind']);
         });

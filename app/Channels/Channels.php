@@ -31,6 +31,12 @@ final readonly class Channels
         return $this->channels;
     }
 
+    /** @return array<string, string> by key */
+    public function names(): array
+    {
+        return array_map(fn (Channel $channel): string => $channel->name(), $this->channels);
+    }
+
     /** @return array<string, string> names of the channels on which a subject can have an address, by key */
     public function withAddresses(): array
     {

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Gnomic\Brief\Doubts;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sifting;
 use Illuminate\Console\Command;
 
 final class SiftCommand extends Command
 {
+    use TellsCircumstances;
     use TellsProblems;
 
     protected $signature = 'gnomic:sift
         {brief : A brief as JSON}
         {--entries= : JSON Lines of entries; - for standard input}
-        {--why : Print the sieve and a reason for each entry instead of the selection}
-        {--seed= : What an order by chance is drawn from; the day, if not given}';
+        {--why : Print the sieve and a reason for each entry instead of the selection}'.self::CIRCUMSTANCES;
 
     protected $description = 'Print what a brief selects from a file of entries, or why';
 
@@ -26,8 +27,10 @@ final class SiftCommand extends Command
             $brief = Inputs::brief((string) $this->argument('brief'));
             $reading = Lines::read(Inputs::contents((string) $this->option('entries')));
             $this->tellAside($reading->problems);
-            $seed = $this->option('seed');
-            $sifting = Sifting::of($brief, array_map(Facts::of(...), $reading->entries), is_string($seed) ? $seed : now()->toDateString());
+            foreach (Doubts::about($brief) as $doubt) {
+                $this->aside($doubt['text']);
+            }
+            $sifting = Sifting::of($brief, array_map(Facts::of(...), $reading->entries), $this->circumstances());
             if ($this->option('why')) {
                 $this->printWhy($sifting);
             } else {

@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use App\Channels\Channels;
-use App\Channels\Profiles;
 use App\Models\Edition;
+use App\Models\Site;
 use App\Models\Widget;
-use App\Pictures\Pictures;
 use App\Sift\SiteSieve;
-use Carbon\CarbonImmutable;
 use Gnomic\Brief\Brief;
+use Gnomic\Shape\Variants;
+use Gnomic\Sift\Honesty;
 use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Support\Facades\DB;
 
 /** Makes editions of widgets. The same bytes as before make none. */
 final readonly class Publish
 {
-    public function __construct(private SiteSieve $sieve, private Renderer $renderer, private EditionFiles $files, private Channels $channels, private Pictures $pictures, private Profiles $profiles, private LockProvider $locks)
+    public function __construct(private Contents $contents, private Renderer $renderer, private EditionFiles $files, private LockProvider $locks)
     {
     }
 
@@ -38,7 +37,7 @@ final readonly class Publish
     {
         return $this->locks->lock("publish:$widget->id", 60)->block(30, function () use ($widget, $brief, $cause): ?Edition {
             $widget->refresh();
-            $rendering = $this->rendering($widget, $brief);
+            [$rendering, $shown] = $this->rendering($widget, $brief);
             $current = $widget->edition;
             if ($current !== null && $current->hash === $rendering->hash()) {
                 $current->update(['brief' => $brief->toArray()]); // a change that shows nowhere is still the owner's word
@@ -46,16 +45,17 @@ final readonly class Publish
                 return null;
             }
             $this->files->write($widget->key, $rendering);
-            $edition = DB::transaction(function () use ($widget, $brief, $rendering, $cause): Edition {
+            $edition = DB::transaction(function () use ($widget, $brief, $rendering, $shown, $cause): Edition {
                 $edition = $widget->editions()->create([
                     'number' => 1 + (int) $widget->editions()->max('number'),
                     'hash' => $rendering->hash(),
                     'brief' => $brief->toArray(),
-                    'shown' => substr_count($rendering->fragment, '<article'),
+                    'shown' => count($shown),
                     'cause' => $cause,
                     'created_at' => now(),
                 ]);
                 $widget->update(['edition_id' => $edition->id]);
+                $this->note($widget, $shown);
 
                 return $edition;
             });
@@ -66,20 +66,48 @@ final readonly class Publish
         });
     }
 
-    private function rendering(Widget $widget, Brief $brief): Rendering
+    /** @return array{Rendering, list<string>} and the references of what it shows */
+    private function rendering(Widget $widget, Brief $brief): array
     {
         $site = $widget->site;
-        $tally = $this->sieve->tally($site, $brief);
-        $selection = $this->sieve->selection($site, $brief, self::seed($site->timezone), $tally);
+        $sieve = SiteSieve::of($site, $brief);
+        $shown = $sieve->selection()->shown;
+        $variants = Variants::of($brief, $brief->languages?->pageFirst === true ? $sieve->languages() : []);
+        $others = [];
+        foreach ($variants->each() as $name => ['brief' => $other, 'language' => $language, 'visit' => $visit]) {
+            $at = ($other === $brief ? $sieve : SiteSieve::of($site, $other, $sieve->around()))->at($language, $visit);
+            $others[$name] = $this->contents->of($site, $other, $at, $at->selection()->shown);
+        }
 
-        $shown = $this->profiles->on($site, $this->sieve->entries($site, $selection->shown));
-
-        return $this->renderer->render($widget->key, $widget->name, $brief, $shown, $tally->overall($brief), $this->channels->saidAt($site), $site->zone(), $this->pictures->of($site, $shown));
+        return [$this->renderer->render($widget->key, $widget->name, $this->contents->of($site, $brief, $sieve, $shown), $this->everything($site, $brief, $sieve), $variants, $others), $shown];
     }
 
-    /** What an order by chance is drawn from: the day at the site. */
-    public static function seed(string $timezone): string
+    private function everything(Site $site, Brief $brief, SiteSieve $sieve): ?Content
     {
-        return CarbonImmutable::now($timezone)->toDateString();
+        if (! Honesty::narrows($brief, $sieve->around())) {
+            return null;
+        }
+        $everything = Honesty::everything($brief);
+        $all = SiteSieve::of($site, $everything, $sieve->around());
+
+        return $this->contents->of($site, $everything, $all, $all->selection()->shown);
+    }
+
+    /**
+     * Keeps where each entry is on show.
+     *
+     * @param  list<string>  $shown
+     */
+    private function note(Widget $widget, array $shown): void
+    {
+        DB::table('shown')->where('widget_id', $widget->id)->delete();
+        $ids = DB::table('entries')->where('site_id', $widget->site_id)->whereIn('ref', $shown)->pluck('id', 'ref');
+        $rows = [];
+        foreach ($shown as $index => $ref) {
+            if (isset($ids[$ref])) {
+                $rows[] = ['widget_id' => $widget->id, 'entry_id' => $ids[$ref], 'place' => $index + 1];
+            }
+        }
+        DB::table('shown')->insert($rows);
     }
 }

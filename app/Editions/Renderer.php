@@ -4,13 +4,8 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use DateTimeZone;
-use Gnomic\Brief\Brief;
 use Gnomic\Dress\Palette;
-use Gnomic\Entry\Entry;
-use Gnomic\Shape\Kept;
-use Gnomic\Shape\Plan;
-use Gnomic\Standing\Overall;
+use Gnomic\Shape\Variants;
 use Illuminate\Contracts\View\Factory;
 
 /** Brief, entries and figures to HTML: the one way for the proof on the bench, the command line and what goes out. */
@@ -22,26 +17,44 @@ final readonly class Renderer
 
     /**
      * @param  string  $name  of the widget, for those who hear it and for the feed
-     * @param  list<Entry>  $shown
-     * @param  array<string, string>  $saidAt  by the key of the source
-     * @param  array<string, Kept>  $pictures  by their address at the source
+     * @param  Content|null  $everything  behind the honest line, where there is one
+     * @param  array<string, Content>  $others  by the name of the variant
      */
-    public function render(string $key, string $name, Brief $brief, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone, array $pictures = []): Rendering
+    public function render(string $key, string $name, Content $content, ?Content $everything = null, ?Variants $variants = null, array $others = []): Rendering
     {
-        $plan = Plan::of($brief, $shown, $overall, $saidAt, $zone, $pictures);
-        $fragment = $this->fragment($plan, $brief, $name);
+        $fragment = $this->fragment($content, $key, $name, $variants?->manifest());
 
         return new Rendering(
             $fragment,
-            $this->tight('widget::document', ['fragment' => $fragment, 'name' => $name, 'key' => $key, 'palette' => Palette::of($brief->dressing)]),
-            FeedOfShown::write($this->host, $key, $name, $shown),
+            $this->document($content, $fragment, $key, $name),
+            FeedOfShown::write($this->host, $key, $name, $content->shown),
+            $everything === null ? null : $this->everything($everything, $key, $name),
+            array_map(fn (Content $other): string => $this->fragment($other, $key, $name, null), $others),
         );
     }
 
-    /** A declarative shadow root: markup and styles, closed off from the page around it. */
-    public function fragment(Plan $plan, Brief $brief, string $name): string
+    /**
+     * A declarative shadow root: markup and styles, closed off from the page around it.
+     *
+     * @param  string|null  $manifest  of the variants that the element on the page may choose instead
+     */
+    public function fragment(Content $content, string $key, string $name, ?string $manifest = null): string
     {
-        return $this->tight('widget::fragment', ['plan' => $plan, 'palette' => Palette::of($brief->dressing), 'name' => $name]);
+        return $this->tight('widget::fragment', ['plan' => $content->plan(), 'palette' => Palette::of($content->brief->dressing), 'name' => $name, 'manifest' => $manifest, 'all' => "$this->host/w/$key/all.html"]);
+    }
+
+    private function document(Content $content, string $fragment, string $key, string $name): string
+    {
+        return $this->tight('widget::document', ['fragment' => $fragment, 'name' => $name, 'key' => $key, 'palette' => Palette::of($content->brief->dressing), 'note' => null]);
+    }
+
+    /** Everything collected, the newest of it: where the honest line leads. */
+    private function everything(Content $content, string $key, string $name): string
+    {
+        $fragment = $this->fragment($content, $key, $name);
+        $more = $content->overall->count > count($content->shown) ? 'The newest '.count($content->shown).'; the figures are over all '.number_format($content->overall->count).' ratings.' : 'Everything that was collected, nothing left out.';
+
+        return $this->tight('widget::document', ['fragment' => $fragment, 'name' => "$name: everything", 'key' => $key, 'palette' => Palette::of($content->brief->dressing), 'note' => $more]);
     }
 
     /** @param  array<string, mixed>  $with */

@@ -7,14 +7,26 @@ namespace App\Editions;
 /** The files of an edition, not yet written. */
 final readonly class Rendering
 {
-    public function __construct(public string $fragment, public string $document, public string $feed)
+    /**
+     * @param  string|null  $everything  the page behind the honest line
+     * @param  array<string, string>  $others  fragments of the variants, by name
+     */
+    public function __construct(public string $fragment, public string $document, public string $feed, public ?string $everything = null, public array $others = [])
     {
     }
 
     /** @return array<string, string> contents by file name */
     public function files(): array
     {
-        return ['widget.html' => $this->fragment, 'document.html' => $this->document, 'feed.json' => $this->feed];
+        $files = ['widget.html' => $this->fragment, 'document.html' => $this->document, 'feed.json' => $this->feed];
+        if ($this->everything !== null) {
+            $files['all.html'] = $this->everything;
+        }
+        foreach ($this->others as $name => $fragment) {
+            $files["at.$name.html"] = $fragment;
+        }
+
+        return $files;
     }
 
     /** The same content has the same name, for ever. */

@@ -9,6 +9,7 @@ use App\Pictures\PictureIsWrong;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Tables\TableIsWrong;
+use Gnomic\Json\MemberIsWrong;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 
@@ -17,8 +18,9 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([BriefIsWrong::class, NotReadable::class, FetchFailed::class, TableIsWrong::class, PictureIsWrong::class]);
+        $exceptions->dontReport([BriefIsWrong::class, MemberIsWrong::class, NotReadable::class, FetchFailed::class, TableIsWrong::class, PictureIsWrong::class]);
         $exceptions->render(fn (BriefIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
+        $exceptions->render(fn (MemberIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
         $exceptions->render(fn (NotReadable $wrong): JsonResponse => self::say($wrong->getMessage()));
         $exceptions->render(fn (FetchFailed $wrong): JsonResponse => self::say($wrong->getMessage()));
         $exceptions->render(fn (TableIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Channels\Channels;
+use Gnomic\Gather\Tables\Cells;
 use Gnomic\Gather\Tables\Column;
 use RuntimeException;
 use ZipArchive;
@@ -27,15 +28,7 @@ final readonly class Templates
     /** @param  list<list<string>>  $rows */
     public static function csv(array $rows): string
     {
-        return "\u{FEFF}".implode('', array_map(fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
-    }
-
-    /** A cell that a spreadsheet program would compute is made plain text (CWE-1236). */
-    private static function cell(string $cell): string
-    {
-        $cell = preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'$cell" : $cell;
-
-        return preg_match('/[",\r\n]/', $cell) === 1 ? '"'.str_replace('"', '""', $cell).'"' : $cell;
+        return "\u{FEFF}".implode('', array_map(Cells::row(...), $rows));
     }
 
     /** @param  list<list<string>>  $rows */

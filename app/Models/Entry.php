@@ -7,7 +7,10 @@ namespace App\Models;
 use Gnomic\Entry\Entry as CoreEntry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Matching\Digest;
+use Gnomic\Gather\Text\Tags;
+use Gnomic\Gather\Text\Tokens;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Saying;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -33,6 +36,19 @@ use Illuminate\Support\Carbon;
  * @property int|null $speaker_id
  * @property int|null $subject_id
  * @property string|null $private  what is never shown, encrypted: the e-mail address of who wrote
+ * @property bool $held  waits for the owner's decision
+ * @property list<string>|null $held_for  why
+ * @property bool $barred  says a word that the site never shows
+ * @property string|null $subject  its key
+ * @property string|null $author  folded name, in letters that every index keeps
+ * @property string|null $language
+ * @property int $pictures
+ * @property bool $replied
+ * @property int|null $likes
+ * @property string $tags  hashtags, folded, between bars
+ * @property string $labels  what it came with and what the owner put on, folded, between bars
+ * @property list<string>|null $own_labels  what the owner put on, as written
+ * @property int $lot
  * @property Carbon|null $gone_at
  * @property string $digest
  * @property array<string, mixed> $payload
@@ -44,7 +60,7 @@ final class Entry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['payload' => 'array', 'gone' => 'boolean', 'hidden' => 'boolean', 'duplicate' => 'boolean', 'private' => 'encrypted', 'gone_at' => 'datetime', 'stars' => 'float'];
+        return ['payload' => 'array', 'gone' => 'boolean', 'hidden' => 'boolean', 'duplicate' => 'boolean', 'held' => 'boolean', 'held_for' => 'array', 'barred' => 'boolean', 'replied' => 'boolean', 'own_labels' => 'array', 'private' => 'encrypted', 'gone_at' => 'datetime', 'stars' => 'float'];
     }
 
     /** @return HasMany<Revision, $this> */
@@ -68,13 +84,14 @@ final class Entry extends Model
     /**
      * What a reading of an entry becomes in columns. The reference is unique within a site.
      *
+     * @param  list<string>  $ownLabels  that the owner has put on it
      * @return array<string, mixed>
      */
-    public static function columnsOf(CoreEntry $entry, Source $source): array
+    public static function columnsOf(CoreEntry $entry, Source $source, array $ownLabels = []): array
     {
         $facts = Facts::of($entry);
 
-        return [
+        return self::askedColumns($entry, self::refOf($source, $entry->id), $ownLabels) + [
             'site_id' => $source->site_id,
             'source_id' => $source->id,
             'source' => $source->key,
@@ -89,6 +106,35 @@ final class Entry extends Model
             'original' => $entry->original,
             'payload' => json_encode(EntryJson::write($entry), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE),
         ];
+    }
+
+    /**
+     * The columns that clauses, orders and searches ask.
+     *
+     * @param  list<string>  $ownLabels
+     * @return array<string, mixed>
+     */
+    public static function askedColumns(CoreEntry $entry, string $ref, array $ownLabels): array
+    {
+        $facts = Facts::of($entry);
+
+        return [
+            'author' => $facts->author === null ? null : Tokens::inAscii($facts->author),
+            'language' => $facts->language,
+            'pictures' => $facts->pictures,
+            'replied' => $facts->replied,
+            'likes' => $facts->likes,
+            'tags' => self::betweenBars($facts->tags),
+            'labels' => self::betweenBars(Tags::each([...$entry->tags, ...$ownLabels])),
+            'said' => Tokens::inAscii($facts->saying->line()),
+            'lot' => Facts::lotOf($ref),
+        ];
+    }
+
+    /** @param  list<string>  $tags */
+    public static function betweenBars(array $tags): string
+    {
+        return $tags === [] ? '' : '|'.implode('|', $tags).'|';
     }
 
     /**
@@ -117,17 +163,36 @@ final class Entry extends Model
         return EntryJson::restored($this->payload)->from($this->source, $this->ref);
     }
 
-    /** @return list<string> */
-    public static function sourcesIn(mixed $toldBy): array
+    /** @return list<string> what stands between bars */
+    public static function apart(mixed $bars): array
     {
-        return is_string($toldBy) ? array_values(array_filter(explode('|', $toldBy), fn (string $source): bool => $source !== '')) : [];
+        return is_string($bars) ? array_values(array_filter(explode('|', $bars), fn (string $one): bool => $one !== '')) : [];
     }
 
     public function facts(): Facts
     {
-        return new Facts($this->ref, $this->source, $this->kind, $this->stars, $this->length, $this->published, $this->gone,
+        ['title' => $title, 'text' => $text] = $this->payload + ['title' => null, 'text' => null];
 
-            (bool) $this->getAttribute('hidden'), // $this->hidden is the framework's list of members not to print
-            self::sourcesIn($this->told_by));
+        return new Facts(
+            id: $this->ref,
+            source: $this->source,
+            kind: $this->kind,
+            stars: $this->stars,
+            length: $this->length,
+            published: $this->published,
+            gone: $this->gone,
+            hidden: (bool) $this->getAttribute('hidden'), // $this->hidden is the framework's list of members not to print
+            toldBy: self::apart($this->told_by),
+            held: $this->held,
+            subject: $this->subject,
+            author: $this->author,
+            language: $this->language,
+            pictures: $this->pictures,
+            replied: $this->replied,
+            likes: $this->likes,
+            tags: self::apart($this->tags),
+            labels: self::apart($this->labels),
+            saying: new Saying((is_string($title) ? $title : '')."\n".(is_string($text) ? $text : '')),
+        );
     }
 }

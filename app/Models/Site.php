@@ -16,10 +16,24 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $address
  * @property string $timezone
+ * @property list<string>|null $never  words that are never shown
+ * @property array{starsBelow: float|null, words: list<string>, links: bool, newcomers: bool}|null $hold  which new entries wait for a decision
  */
 final class Site extends Model
 {
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['never' => 'array', 'hold' => 'array'];
+    }
+
+    /** @return list<string> */
+    public function neverWords(): array
+    {
+        return $this->never ?? [];
+    }
 
     public function zone(): DateTimeZone
     {
@@ -72,6 +86,12 @@ final class Site extends Model
     public function imports(): HasMany
     {
         return $this->hasMany(Import::class);
+    }
+
+    /** @return HasMany<View, $this> */
+    public function views(): HasMany
+    {
+        return $this->hasMany(View::class);
     }
 
     /** @return HasMany<Picture, $this> */

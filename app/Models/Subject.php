@@ -15,6 +15,7 @@ use Illuminate\Support\Str;
  * @property int $site_id
  * @property string $key
  * @property string $name
+ * @property string|null $reopened_on  a day
  * @property string|null $kind
  */
 final class Subject extends Model

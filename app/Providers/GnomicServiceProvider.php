@@ -14,6 +14,7 @@ use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafClient;
 use App\Editions\EditionFiles;
 use App\Editions\Renderer;
+use App\Entries\Export;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
 use App\Pictures\PictureFiles;
@@ -50,6 +51,7 @@ final class GnomicServiceProvider extends ServiceProvider
         $this->app->bind(EditionFiles::class, fn (): EditionFiles => new EditionFiles(config('gnomic.editions')));
         $this->app->bind(Pictures::class, fn (): Pictures => new Pictures(rtrim((string) config('app.url'), '/')));
         $this->app->bind(PictureFiles::class, fn (): PictureFiles => new PictureFiles(config('gnomic.editions').'/p'));
+        $this->app->bind(Export::class, fn (): Export => new Export(rtrim((string) config('app.url'), '/')));
         $this->app->bind(Renderer::class, fn (Application $app): Renderer => new Renderer($app->make(Factory::class), rtrim((string) config('app.url'), '/')));
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Entries\Rules;
 use App\Likeness\Duplicates;
 use App\Models\Entry;
 use App\Models\Source;
@@ -18,7 +19,7 @@ use Illuminate\Support\Facades\DB;
 /** The entries of a source in the database: what matching needs of them, and how its outcome is written. */
 final readonly class Stored
 {
-    public function __construct(private Duplicates $duplicates, private Pictures $pictures)
+    public function __construct(private Duplicates $duplicates, private Pictures $pictures, private Rules $rules)
     {
     }
 
@@ -61,8 +62,9 @@ final readonly class Stored
     private function added(Source $source, array $entries): array
     {
         $added = [];
+        $ruled = $this->rules($source, $entries);
         foreach (array_chunk($entries, 100) as $chunk) {
-            DB::table('entries')->insert(array_map(fn (CoreEntry $entry): array => self::row($entry, $source) + ['created_at' => now(), 'updated_at' => now()], $chunk));
+            DB::table('entries')->insert(array_map(fn (CoreEntry $entry): array => self::row($entry, $source) + $ruled($entry) + ['created_at' => now(), 'updated_at' => now()], $chunk));
             $stored = Entry::query();
             $stored->where('source_id', $source->id)->whereIn('native', array_map(fn (CoreEntry $entry): string => $entry->id, $chunk));
             array_push($added, ...array_values($stored->get()->all()));
@@ -78,14 +80,15 @@ final readonly class Stored
     private function edited(Source $source, array $entries): array
     {
         $before = $edited = [];
+        $ruled = $this->rules($source, $entries);
         foreach ($entries as $entry) {
             $stored = Entry::query()->where('source_id', $source->id)->where('native', $entry->id)->firstOrFail();
             $before[] = $stored->facts();
-            $columns = self::row($entry, $source);
+            $columns = self::row($entry, $source, $stored->own_labels ?? []);
             if ($columns['digest'] !== $stored->digest) {
                 $stored->revisions()->create(['payload' => $stored->payload, 'replaced_at' => now()]);
             }
-            DB::table('entries')->where('id', $stored->id)->update($columns + ['gone' => false, 'gone_at' => null, 'updated_at' => now()]);
+            DB::table('entries')->where('id', $stored->id)->update($columns + self::again($stored, $ruled($entry)) + ['gone' => false, 'gone_at' => null, 'updated_at' => now()]);
             $edited[] = $stored->refresh();
         }
 
@@ -112,12 +115,40 @@ final readonly class Stored
     }
 
     /**
-     * The digest is of what the source said; what was found out besides must not look like an edit.
+     * What the owner writes is decided already.
      *
+     * @param  list<CoreEntry>  $entries
+     * @return callable(CoreEntry): array{barred: bool, held: bool, held_for: string|null}
+     */
+    private function rules(Source $source, array $entries): callable
+    {
+        $ruled = $this->rules->on($source->site, $entries);
+
+        return $source->channel === 'hand' ? fn (CoreEntry $entry): array => ['held' => false, 'held_for' => null] + $ruled($entry) : $ruled;
+    }
+
+    /**
+     * An edit is looked at anew where it gives another reason; what was decided for the same ones stays decided.
+     *
+     * @param  array{barred: bool, held: bool, held_for: string|null}  $ruled
      * @return array<string, mixed>
      */
-    private static function row(CoreEntry $entry, Source $source): array
+    private static function again(Entry $stored, array $ruled): array
     {
-        return ['digest' => Digest::of($entry)] + Entry::columnsOf(Languages::filled($entry), $source);
+        $before = $stored->held_for ?? [];
+        $now = $ruled['held_for'] === null ? [] : json_decode($ruled['held_for'], true);
+
+        return ['barred' => $ruled['barred']] + (array_diff(is_array($now) ? $now : [], $before) === [] ? [] : $ruled);
+    }
+
+    /**
+     * The digest is of what the source said; what was found out besides must not look like an edit.
+     *
+     * @param  list<string>  $ownLabels
+     * @return array<string, mixed>
+     */
+    private static function row(CoreEntry $entry, Source $source, array $ownLabels = []): array
+    {
+        return ['digest' => Digest::of($entry)] + Entry::columnsOf(Languages::filled($entry), $source, $ownLabels);
     }
 }

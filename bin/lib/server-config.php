@@ -38,6 +38,8 @@ $editions = implode("\n", [
     $edition('\.html', 'widget.html', 'text/html'),
     $edition('\.json', 'feed.json', 'application/feed+json'),
     $edition('', 'document.html', 'text/html', $policy),
+    $edition('/all\.html', 'all.html', 'text/html', $policy),
+    $edition('/(at\.[a-z0-9.-]{1,60})\.html', '$2.html', 'text/html'),
 ]);
 
 file_put_contents("$run/nginx.conf", <<<NGINX

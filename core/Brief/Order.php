@@ -11,6 +11,10 @@ enum Order: string
     case Oldest = 'oldest';
     case Highest = 'highest';
     case Lowest = 'lowest';
-    /** By chance, another order each day. */
+    case Liked = 'liked';
+    case Longest = 'longest';
+    /** By chance. */
     case Shuffled = 'shuffled';
+    /** By a score of freshness, certainty of the rating, substance of the words and variety. */
+    case Balanced = 'balanced';
 }

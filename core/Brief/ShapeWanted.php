@@ -15,6 +15,7 @@ final readonly class ShapeWanted
 
     /**
      * @param  int  $across  cards side by side where there is room, 1 to 5
+     * @param  bool  $wholeRows  whether cards that would leave a row half empty are left out
      * @param  int|null  $autoplay  seconds a slide; null: it stands still
      * @param  int|null  $shorten  characters after which words are shortened; null: never
      * @param  list<string>  $card  of CARD
@@ -26,6 +27,7 @@ final readonly class ShapeWanted
     public function __construct(
         public Layout $layout,
         public int $across,
+        public bool $wholeRows,
         public ?int $autoplay,
         public ?int $shorten,
         public array $card,
@@ -42,6 +44,7 @@ final readonly class ShapeWanted
         return [
             'layout' => $this->layout->value,
             'across' => $this->across,
+            'wholeRows' => $this->wholeRows,
             'autoplay' => $this->autoplay,
             'shorten' => $this->shorten,
             'card' => $this->card,

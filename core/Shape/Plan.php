@@ -6,15 +6,16 @@ namespace Gnomic\Shape;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use Gnomic\Brief\Allowed;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Layout;
+use Gnomic\Brief\Limits;
 use Gnomic\Brief\Numbers;
 use Gnomic\Brief\ShapeWanted;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
-use Gnomic\Sift\Clauses\Stars;
-use Gnomic\Sift\Clauses\WithWords;
-use Gnomic\Sift\Sieve;
+use Gnomic\Sift\Circumstances;
+use Gnomic\Sift\HonestLine;
 use Gnomic\Standing\Overall;
 use IntlDateFormatter;
 
@@ -29,7 +30,8 @@ final readonly class Plan
      * @param  string|null  $figure  the overall rating as it is shown, "4.6"
      * @param  string|null  $base  what it rests on: "from 318 ratings on three services"
      * @param  array<int, int>|null  $spread  ratings by stars 1 to 5
-     * @param  string|null  $honestLine  "A selection: four stars and up, with words."
+     * @param  list<HonestLine>  $honest  what a selection says of itself, in English first; none where it is none
+     * @param  list<array{from: int, to: int|null, cards: int}>  $fewer  widths in CSS pixels at which not all cards are shown
      * @param  array<int, int>  $breakpoints  cards across, by least width
      */
     private function __construct(
@@ -39,7 +41,8 @@ final readonly class Plan
         public ?string $figure,
         public ?string $base,
         public ?array $spread,
-        public ?string $honestLine,
+        public array $honest,
+        public array $fewer,
         public int $across,
         public array $breakpoints,
         public ?int $autoplay,
@@ -53,20 +56,22 @@ final readonly class Plan
      * @param  DateTimeZone  $zone  the site's, for the days shown
      * @param  array<string, Kept>  $pictures  those that are kept, by their address at the source
      */
-    public static function of(Brief $brief, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone, array $pictures = []): self
+    public static function of(Brief $brief, Circumstances $around, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone, array $pictures = []): self
     {
         $shape = $brief->shape;
+        $isWhole = fn (Entry $entry): bool => ($brief->allowed[$around->channelOf((string) $entry->source)] ?? null) === Allowed::Whole;
         $across = $shape->layout === Layout::List ? 1 : $shape->across;
         $inHead = fn (string $part): bool => in_array($part, $shape->head, true) && $overall->count > 0;
 
         return new self(
             layout: $shape->layout,
-            cards: array_map(fn (Entry $entry): Card => self::card($shape, $entry, $saidAt, $zone, $pictures), $shown),
+            cards: array_map(fn (Entry $entry): Card => self::card($shape, $entry, $isWhole($entry) ? null : $shape->shorten, $saidAt, $zone, $pictures), $shown),
             heading: $shape->heading,
             figure: $inHead('overall') ? $overall->shown() : null,
-            base: $inHead('count') ? self::base($overall) : null,
+            base: $inHead('count') ? self::base($overall, $zone) : null,
             spread: $inHead('spread') ? $overall->spread : null,
-            honestLine: $shape->honest ? self::honestLine($brief) : null,
+            honest: $shape->honest ? HonestLine::each($brief, $around, $overall->count) : [],
+            fewer: self::fewer($brief, $across, count($shown)),
             across: $across,
             breakpoints: Across::breakpoints($across),
             autoplay: $shape->layout === Layout::Carousel ? $shape->autoplay : null,
@@ -79,36 +84,56 @@ final readonly class Plan
         return Across::at($width, $this->across);
     }
 
-    /** What a brief's choice by rating or words does to the picture, for visitors; null where it makes none. */
-    public static function honestLine(Brief $brief): ?string
+    /** How many cards are shown at a width in CSS pixels. */
+    public function cardsAt(int $width): int
     {
-        $choices = [];
-        foreach (Sieve::of($brief)->clauses as $clause) {
-            $narrows = $clause instanceof WithWords
-                || ($clause instanceof Stars && $brief->stars !== null && ($brief->stars->from > 1.0 || $brief->stars->to < 5.0));
-            if ($narrows) {
-                $choices[] = $clause->phrase();
+        foreach ($this->fewer as ['from' => $from, 'to' => $to, 'cards' => $cards]) {
+            if ($width >= $from && ($to === null || $width < $to)) {
+                return $cards;
             }
         }
 
-        return $choices === [] ? null : 'A selection: '.($choices === ['with words'] ? 'those ' : '').implode(', ', $choices).'.';
+        return count($this->cards);
     }
 
-    private static function base(Overall $overall): string
+    /**
+     * The brief's limits by width, and whole rows only where it wants that; a row that cannot be filled at all stays.
+     *
+     * @return list<array{from: int, to: int|null, cards: int}> the first width that counts, and the first that does not any more
+     */
+    private static function fewer(Brief $brief, int $across, int $shown): array
+    {
+        $edges = array_unique([0, Limits::TABLET, Limits::DESKTOP, ...array_keys(Across::breakpoints($across))]);
+        sort($edges);
+        $fewer = [];
+        foreach ($edges as $index => $from) {
+            $cards = min($shown, $brief->limits->at($from));
+            $inRow = Across::at($from, $across);
+            $cards = $brief->shape->wholeRows && $cards > $inRow ? $cards - $cards % $inRow : $cards;
+            if ($cards < $shown) {
+                $fewer[] = ['from' => $from, 'to' => $edges[$index + 1] ?? null, 'cards' => $cards];
+            }
+        }
+
+        return $fewer;
+    }
+
+    private static function base(Overall $overall, DateTimeZone $zone): string
     {
         $ratings = number_format($overall->count).($overall->count === 1 ? ' rating' : ' ratings');
+        $since = $overall->since === null ? '' : ' since '.(new DateTimeImmutable("@$overall->since"))->setTimezone($zone)->format('F Y');
 
-        return "from $ratings".($overall->sources > 1 ? ' at '.Numbers::counted($overall->sources, 'source') : '');
+        return "from $ratings".($overall->sources > 1 ? ' at '.Numbers::counted($overall->sources, 'source') : '').$since;
     }
 
     /**
      * @param  array<string, string>  $saidAt
      * @param  array<string, Kept>  $pictures
      */
-    private static function card(ShapeWanted $shape, Entry $entry, array $saidAt, DateTimeZone $zone, array $pictures): Card
+    private static function card(ShapeWanted $shape, Entry $entry, ?int $shorten, array $saidAt, DateTimeZone $zone, array $pictures): Card
     {
         $shows = fn (string $part): bool => in_array($part, $shape->card, true);
-        $short = Shortening::to($shape->shorten, $entry->text);
+        $short = Shortening::to($shorten, $entry->text);
         $stars = $shows('rating') ? $entry->stars() : null;
         $date = $shows('date') ? $entry->published : null;
 

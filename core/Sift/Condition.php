@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 /**
- * What a clause keeps, as an expression of SQL over the columns ref, source, kind, stars, length, gone, hidden and told_by.
- * The expression is 1 or 0, never NULL.
+ * What a clause keeps, as an expression of SQL over columns named as the members of Facts (ref for its identifier, told_by,
+ * tags and labels between bars), over barred, and over the index entry_words. The expression is 1 or 0, never NULL.
  */
 final readonly class Condition
 {

@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 use Gnomic\Entry\Entry;
+use Gnomic\Entry\Media;
+use Gnomic\Gather\Text\Tags;
+use Gnomic\Gather\Text\Tokens;
 
 /** What the clauses of a brief ask of an entry, and no more. */
 final readonly class Facts
 {
+    public Saying $saying;
+
     /**
      * @param  string  $kind  as Kind's values
      * @param  float|null  $stars  1 to 5; null where it is not rated
@@ -17,6 +22,13 @@ final readonly class Facts
      * @param  bool  $gone  no longer at its source
      * @param  bool  $hidden  hidden by the owner in every widget
      * @param  list<string>  $toldBy  sources in which another entry tells the same and speaks before this one
+     * @param  bool  $held  waits for the owner's decision
+     * @param  string|null  $subject  key
+     * @param  string|null  $author  folded name; null where nobody is named
+     * @param  string|null  $language  BCP 47 in small letters
+     * @param  int  $pictures  how many there are
+     * @param  list<string>  $tags  hashtags, folded
+     * @param  list<string>  $labels  folded
      */
     public function __construct(
         public string $id,
@@ -28,11 +40,56 @@ final readonly class Facts
         public bool $gone = false,
         public bool $hidden = false,
         public array $toldBy = [],
+        public bool $held = false,
+        public ?string $subject = null,
+        public ?string $author = null,
+        public ?string $language = null,
+        public int $pictures = 0,
+        public bool $replied = false,
+        public ?int $likes = null,
+        public array $tags = [],
+        public array $labels = [],
+        ?Saying $saying = null,
     ) {
+        $this->saying = $saying ?? new Saying('');
     }
 
     public static function of(Entry $entry): self
     {
-        return new self($entry->id, (string) $entry->source, $entry->kind->value, $entry->stars(), $entry->length(), $entry->published?->getTimestamp());
+        return new self(
+            id: $entry->id,
+            source: (string) $entry->source,
+            kind: $entry->kind->value,
+            stars: $entry->stars(),
+            length: $entry->length(),
+            published: $entry->published?->getTimestamp(),
+            subject: $entry->subject,
+            author: self::authorOf($entry),
+            language: $entry->language === null ? null : strtolower($entry->language),
+            pictures: count(array_filter($entry->media, fn (Media $media): bool => $media->type === 'image')),
+            replied: $entry->reply !== null,
+            likes: $entry->likes,
+            tags: Tags::each([...$entry->tags, ...Tags::in($entry->title."\n".$entry->text)]),
+            labels: Tags::each($entry->tags),
+            saying: new Saying($entry->title."\n".$entry->text),
+        );
+    }
+
+    /** The place that chance gives it: 31 bits of a hash, so that it needs no memory and no entry moves another. */
+    public function lot(): int
+    {
+        return self::lotOf($this->id);
+    }
+
+    public static function lotOf(string $id): int
+    {
+        return (int) hexdec(hash('xxh32', $id)) & 0x7FFFFFFF;
+    }
+
+    private static function authorOf(Entry $entry): ?string
+    {
+        $name = implode(' ', Tokens::of((string) $entry->author->name));
+
+        return $name === '' ? null : $name;
     }
 }

@@ -6,74 +6,127 @@ namespace Gnomic\Sift;
 
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Order;
+use Gnomic\Brief\Shuffle;
 
 /**
- * The order of the entries that passed: pins first, in their own order; then by the brief's order, with date (newest
- * first, undated last) and identifier (by bytes) between equals. Unrated ones come last when ordered by rating.
+ * The order of the entries that passed: pins first, in their own order; then, where the brief says so, those in the language
+ * of the page; then by the brief's order, with date (newest first, undated last) and identifier (by bytes) between equals.
+ * Unrated ones come last when ordered by rating, those without likes last when ordered by likes.
  */
 final readonly class Ranking
 {
-    /** @param  string  $seed of the day, for an order by chance */
-    public function __construct(private Brief $brief, private string $seed)
+    public function __construct(private Brief $brief, private Circumstances $around, public Balance $balance)
     {
     }
 
-    /**
-     * @param  list<Facts>  $entries
-     * @return list<Facts>
-     */
-    public function ordered(array $entries): array
+    public static function of(Brief $brief, Circumstances $around, Tally $tally): self
+    {
+        return new self($brief, $around, new Balance($brief->weights, Certainty::of($tally->rated()), $around->midnight()));
+    }
+
+    /** @param  list<Facts>  $entries */
+    public function ordered(array $entries): Ordered
     {
         $pins = array_flip($this->brief->pins);
         $keys = [];
         foreach ($entries as $index => $entry) {
-            $keys[$index] = [$pins[$entry->id] ?? PHP_INT_MAX, ...$this->key($entry)];
+            $keys[$index] = [$pins[$entry->id] ?? PHP_INT_MAX, $this->group($entry), ...$this->key($entry)];
         }
         uksort($entries, fn (int $a, int $b): int => $keys[$a] <=> $keys[$b]);
 
-        return array_values($entries);
+        return $this->inTurns(array_values($entries));
+    }
+
+    /**
+     * The balanced order's choosing among the first of those ordered by base; any other order stays as it is.
+     *
+     * @param  list<Facts>  $entries
+     */
+    public function inTurns(array $entries): Ordered
+    {
+        if ($this->brief->order !== Order::Balanced) {
+            return new Ordered($entries);
+        }
+        $pinned = count(array_filter($entries, fn (Facts $entry): bool => in_array($entry->id, $this->brief->pins, true)));
+        $wanted = $this->brief->limits->most;
+        $pool = array_slice($entries, $pinned, Balance::pool($wanted));
+        $chosen = $this->balance->chosen(array_slice($entries, 0, $pinned), $pool, $wanted, $this->group(...));
+        $variety = array_combine(array_map(fn (array $one): string => $one[0]->id, $chosen), array_column($chosen, 1));
+
+        return new Ordered([
+            ...array_slice($entries, 0, $pinned),
+            ...array_column($chosen, 0),
+            ...array_values(array_filter($pool, fn (Facts $entry): bool => ! isset($variety[$entry->id]))),
+            ...array_slice($entries, $pinned + count($pool)),
+        ], $variety);
+    }
+
+    /** 0 for those in the language of the page, where they come first. */
+    private function group(Facts $entry): int
+    {
+        $language = $this->pageLanguage();
+
+        return $language === null || ($entry->language !== null && strtok($entry->language, '-') === $language) ? 0 : 1;
+    }
+
+    private function pageLanguage(): ?string
+    {
+        $language = $this->brief->languages?->pageFirst === true ? strtok(strtolower((string) $this->around->language), '-') : false;
+
+        return $language === false ? null : $language;
     }
 
     /** @return list<int|float|string> */
     private function key(Facts $entry): array
     {
-        $newest = [$entry->published === null ? 1 : 0, -($entry->published ?? 0)];
+        $newest = [$entry->published === null ? 1 : 0, -($entry->published ?? 0), "=$entry->id"];
         $unrated = $entry->stars === null ? 1 : 0;
 
         return match ($this->brief->order) {
-            Order::Newest => [...$newest, "=$entry->id"],
+            Order::Newest => $newest,
             Order::Oldest => [$newest[0], -$newest[1], "=$entry->id"],
-            Order::Highest => [$unrated, -($entry->stars ?? 0.0), ...$newest, "=$entry->id"],
-            Order::Lowest => [$unrated, $entry->stars ?? 0.0, ...$newest, "=$entry->id"],
-            Order::Shuffled => [self::lot($this->seed, $entry->id)],
+            Order::Highest => [$unrated, -($entry->stars ?? 0.0), ...$newest],
+            Order::Lowest => [$unrated, $entry->stars ?? 0.0, ...$newest],
+            Order::Liked => [-($entry->likes ?? -1), ...$newest],
+            Order::Longest => [-$entry->length, ...$newest],
+            Order::Shuffled => [$this->lot()->place($entry->lot()), "=$entry->id"],
+            Order::Balanced => [-$this->balance->base($entry), ...$newest],
         };
     }
 
-    /** The place that chance gives an entry on a day: a hash, so that it needs no memory and no entry moves another. */
-    public static function lot(string $seed, string $id): string
+    /** What chance is drawn from: the day at the site, one of the orders made ahead, or ever the same. */
+    private function lot(): Lot
     {
-        return hash('xxh128', "$seed\n$id");
+        return Lot::drawnFrom(match ($this->brief->shuffle) {
+            Shuffle::Day => $this->around->day(),
+            Shuffle::Visit => 'visit '.$this->around->visit,
+            Shuffle::Fixed => 'fixed',
+        });
     }
 
-    /** The same order in SQL; null where only lot() can tell. The pins' part has their identifiers bound. */
-    public function sql(): ?Condition
+    /** The same order in SQL, but for the choosing of the balanced one. */
+    public function sql(): Condition
     {
-        $newest = 'published IS NULL, published DESC';
-        $rest = match ($this->brief->order) {
-            Order::Newest => "$newest, ref",
-            Order::Oldest => 'published IS NULL, published, ref',
-            Order::Highest => "stars IS NULL, stars DESC, $newest, ref",
-            Order::Lowest => "stars IS NULL, stars, $newest, ref",
-            Order::Shuffled => null,
+        $newest = 'published IS NULL, published DESC, ref';
+        $order = match ($this->brief->order) {
+            Order::Newest => new Condition($newest),
+            Order::Oldest => new Condition('published IS NULL, published, ref'),
+            Order::Highest => new Condition("stars IS NULL, stars DESC, $newest"),
+            Order::Lowest => new Condition("stars IS NULL, stars, $newest"),
+            Order::Liked => new Condition("COALESCE(likes, -1) DESC, $newest"),
+            Order::Longest => new Condition("length DESC, $newest"),
+            Order::Shuffled => new Condition($this->lot()->sql().', ref'),
+            Order::Balanced => new Condition($this->balance->sql()->sql." DESC, $newest", $this->balance->sql()->bindings),
         };
-        if ($rest === null) {
-            return null;
+        $language = $this->pageLanguage();
+        if ($language !== null) {
+            $order = new Condition('(CASE WHEN language = ? OR SUBSTR(language, 1, ?) = ? THEN 0 ELSE 1 END), '.$order->sql, [$language, strlen($language) + 1, "$language-", ...$order->bindings]);
         }
         $cases = '';
         foreach (array_keys($this->brief->pins) as $place) {
             $cases .= " WHEN ? THEN $place";
         }
 
-        return new Condition($cases === '' ? $rest : 'CASE ref'.$cases.' ELSE '.PHP_INT_MAX." END, $rest", $this->brief->pins);
+        return $cases === '' ? $order : new Condition('CASE ref'.$cases.' ELSE '.PHP_INT_MAX." END, $order->sql", [...$this->brief->pins, ...$order->bindings]);
     }
 }

@@ -5,21 +5,32 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 use Gnomic\Brief\Brief;
+use Gnomic\Brief\Order;
 use Gnomic\Brief\Sentence;
 
 /** Why entries that no clause stopped are shown, or wait. */
-final class Reasons
+final readonly class Reasons
 {
-    /** @param  int  $place 1 for the first */
-    public static function shown(Brief $brief, Facts $entry, int $place): string
+    /** @param  array<string, int>  $variety  of the balanced order, by identifier */
+    public function __construct(private Brief $brief, private Ranking $ranking, private array $variety)
     {
-        return in_array($entry->id, $brief->pins, true)
-            ? "You have pinned it; it stands at place $place."
-            : "It passes every clause; it stands at place $place of ".Sentence::limit($brief).'.';
     }
 
-    public static function waits(Brief $brief): string
+    /** @param  int  $place 1 for the first */
+    public function shown(Facts $entry, int $place): string
     {
-        return 'It passes every clause, but stands behind '.Sentence::limit($brief).'.';
+        return in_array($entry->id, $this->brief->pins, true)
+            ? "You have pinned it; it stands at place $place."
+            : "It passes every clause; it stands at place $place of ".Sentence::limit($this->brief).'.'.$this->balance($entry);
+    }
+
+    public function waits(Facts $entry): string
+    {
+        return 'It passes every clause, but stands behind '.Sentence::limit($this->brief).'.'.$this->balance($entry);
+    }
+
+    private function balance(Facts $entry): string
+    {
+        return $this->brief->order === Order::Balanced ? ' Its score: '.$this->ranking->balance->told($entry, $this->variety[$entry->id] ?? null).'.' : '';
     }
 }

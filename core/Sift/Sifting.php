@@ -5,29 +5,27 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 use Gnomic\Brief\Brief;
-use Gnomic\Brief\Sentence;
 
 /** Puts entries through a brief's sieve. The plain evaluation; the database's is held equal to it by test. */
 final readonly class Sifting
 {
     /**
      * @param  list<Facts>  $shown
-     * @param  list<array{Facts, Clause}>  $stopped
      * @param  list<Facts>  $waiting
+     * @param  array<string, list<Facts>>  $capped  by the key of the step
+     * @param  list<array{Facts, Clause}>  $stopped
      */
-    private function __construct(private Sieve $sieve, private array $shown, private array $waiting, private array $stopped)
+    private function __construct(private Sieve $sieve, public Tally $tally, private Ranking $ranking, private Ordered $order, private array $shown, private array $waiting, private array $capped, private array $stopped)
     {
     }
 
-    /**
-     * @param  iterable<Facts>  $entries
-     * @param  string  $seed  of the day, for an order by chance: the date is usual
-     */
-    public static function of(Brief $brief, iterable $entries, string $seed): self
+    /** @param  iterable<Facts>  $entries */
+    public static function of(Brief $brief, iterable $entries, Circumstances $around): self
     {
-        $sieve = Sieve::of($brief);
-        $passed = $stopped = [];
+        $sieve = Sieve::of($brief, $around);
+        $all = $passed = $stopped = [];
         foreach ($entries as $entry) {
+            $all[] = $entry;
             $clause = $sieve->stoppedBy($entry);
             if ($clause === null) {
                 $passed[] = $entry;
@@ -35,29 +33,32 @@ final readonly class Sifting
                 $stopped[] = [$entry, $clause];
             }
         }
-        $ordered = (new Ranking($brief, $seed))->ordered($passed);
+        $tally = Tally::ofEach($sieve, $all);
+        $ranking = Ranking::of($brief, $around, $tally);
+        $order = $ranking->ordered($passed);
+        ['kept' => $kept, 'out' => $out] = (new Caps($brief->most, $brief->pins))->apply($order->entries, fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author]);
 
-        return new self($sieve, array_slice($ordered, 0, $brief->limit), array_slice($ordered, $brief->limit), $stopped);
+        return new self($sieve, $tally, $ranking, $order, array_slice($kept, 0, $brief->limits->most), array_slice($kept, $brief->limits->most), $out, $stopped);
     }
 
     public function selection(): Selection
     {
-        $all = [...$this->shown, ...$this->waiting, ...array_map(fn (array $pair): Facts => $pair[0], $this->stopped)];
-        $steps = Tally::ofEach($all)->account($this->sieve);
-        $steps[] = new Step('shown', Sentence::limit($this->sieve->brief), count($this->shown), count($this->waiting));
-
-        return new Selection(array_map(fn (Facts $entry): string => $entry->id, $this->shown), $steps);
+        return new Selection(array_map(fn (Facts $entry): string => $entry->id, $this->shown), $this->tally->steps(array_map(count(...), $this->capped), count($this->shown)));
     }
 
-    /** @return list<Verdict> those shown in their order, then those that wait, then those kept out in the order given */
+    /** @return list<Verdict> those shown in their order, those that wait, those beyond a cap, then those kept out in the order given */
     public function verdicts(): array
     {
-        $brief = $this->sieve->brief;
-
-        return [
-            ...array_map(fn (Facts $entry, int $at): Verdict => new Verdict($entry->id, true, 'shown', Reasons::shown($brief, $entry, $at + 1)), $this->shown, array_keys($this->shown)),
-            ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, 'shown', Reasons::waits($brief)), $this->waiting),
-            ...array_map(fn (array $pair): Verdict => new Verdict($pair[0]->id, false, $pair[1]->key(), $pair[1]->reason($pair[0])), $this->stopped),
+        $reasons = new Reasons($this->sieve->brief, $this->ranking, $this->order->variety);
+        $caps = new Caps($this->sieve->brief->most, $this->sieve->brief->pins);
+        $verdicts = [
+            ...array_map(fn (Facts $entry, int $at): Verdict => new Verdict($entry->id, true, 'shown', $reasons->shown($entry, $at + 1)), $this->shown, array_keys($this->shown)),
+            ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, 'shown', $reasons->waits($entry)), $this->waiting),
         ];
+        foreach ($this->capped as $step => $entries) {
+            array_push($verdicts, ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, $step, $caps->reason($step)), $entries));
+        }
+
+        return [...$verdicts, ...array_map(fn (array $pair): Verdict => new Verdict($pair[0]->id, false, $pair[1]->key(), $pair[1]->reason($pair[0])), $this->stopped)];
     }
 }

@@ -5,29 +5,29 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 use Gnomic\Brief\Brief;
-use Gnomic\Sift\Clauses\CountedOnce;
+use Gnomic\Brief\Order;
 
 /** Whether a change of one entry can change what a widget shows. */
 final class Touch
 {
     /**
-     * It can where the entry passes the sieve before or after, or where the head tells figures that its rating is part of.
+     * It can where the entry passes the sieve before or after; where the widget tells of everything collected, in its
+     * figures or behind its honest line, and the entry is part of that; and where the figures decide the order.
      *
      * @param  Facts|null  $before  null for a new entry
      */
-    public static function canChange(Brief $brief, ?Facts $before, Facts $after): bool
+    public static function canChange(Brief $brief, Circumstances $around, ?Facts $before, Facts $after): bool
     {
-        $sieve = Sieve::of($brief);
+        $sieve = Sieve::of($brief, $around);
         foreach ([$before, $after] as $state) {
             if ($state !== null && $sieve->stoppedBy($state) === null) {
                 return true;
             }
         }
-        $ofSources = $brief->sources === null || in_array($after->source, $brief->sources, true);
-        $once = new CountedOnce($brief->sources);
-        $counts = fn (?Facts $state): ?float => $state === null || $state->gone || ! $once->keeps($state) ? null : $state->stars;
-        $figures = [$counts($before), $counts($after)];
+        $counts = fn (?Facts $state): ?float => $state === null || ! $sieve->counts($state) ? null : $state->stars;
+        $isToldOf = $brief->shape->head !== [] || $brief->order === Order::Balanced;
 
-        return $brief->shape->head !== [] && $ofSources && $figures[0] !== $figures[1];
+        return ($isToldOf && $counts($before) !== $counts($after))
+            || (Honesty::narrows($brief, $around) && ($sieve->counts($after) || ($before !== null && $sieve->counts($before))));
     }
 }

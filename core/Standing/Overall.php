@@ -12,28 +12,38 @@ final readonly class Overall
      * @param  float|null  $mean  stars, 1 to 5; null without ratings
      * @param  array{1: int, 2: int, 3: int, 4: int, 5: int}  $spread  ratings by whole stars, rounded down
      * @param  int  $sources  how many sources the ratings come from
+     * @param  int|null  $since  seconds since 1970 of the first rating; null where none is dated
+     * @param  MeanInterval|null  $interval  of the mean; null for fewer than two ratings
+     * @param  WilsonInterval  $content  of the share with four stars and up
      */
-    private function __construct(public int $count, public ?float $mean, public array $spread, public int $sources)
+    private function __construct(public int $count, public ?float $mean, public array $spread, public int $sources, public ?int $since, public ?MeanInterval $interval, public WilsonInterval $content)
     {
     }
 
-    /** @param  iterable<array{stars: float, count: int, source: string}>  $tally how often each value of stars occurs */
+    /** @param  iterable<array{stars: float, count: int, source: string, oldest?: int|null}>  $tally how often each value of stars occurs */
     public static function ofTally(iterable $tally): self
     {
+        $tally = is_array($tally) ? $tally : iterator_to_array($tally, false);
         $spread = [1 => 0, 2 => 0, 3 => 0, 4 => 0, 5 => 0];
-        $sum = 0.0;
+        $sums = [];
         $count = 0;
         $sources = [];
-        foreach ($tally as ['stars' => $stars, 'count' => $times, 'source' => $source]) {
+        $since = null;
+        foreach ($tally as $one) {
+            ['stars' => $stars, 'count' => $times, 'source' => $source] = $one;
             $class = max(1, min(5, (int) floor($stars)));
             $spread[$class] += $times;
-            $sum += $stars * $times;
+            $sums[(string) $stars] = ($sums[(string) $stars] ?? 0) + $times;
             $count += $times;
             $sources[$source] = true;
+            $oldest = $one['oldest'] ?? null;
+            $since = $oldest === null ? $since : min($since ?? $oldest, $oldest);
         }
+        ksort($sums); // the same sum to its last digit, in whatever order the values come
+        $sum = array_sum(array_map(fn (string|int $stars, int $times): float => (float) $stars * $times, array_keys($sums), $sums));
         unset($sources['']); // a rating of which nobody knows where it was given
 
-        return new self($count, $count === 0 ? null : $sum / $count, $spread, count($sources));
+        return new self($count, $count === 0 ? null : $sum / $count, $spread, count($sources), $since, MeanInterval::at95Percent($tally), WilsonInterval::at95Percent($spread[4] + $spread[5], $count));
     }
 
     /** The mean as it is shown: one decimal, halves up. */

@@ -1,7 +1,7 @@
-@if ($plan->honestLine !== null || $plan->layout->value === 'carousel')
+@if ($plan->honest !== [] || $plan->layout->value === 'carousel')
 <div class="foot">
-@if ($plan->honestLine !== null)
-<p class="honest">{{ $plan->honestLine }}</p>
+@if ($plan->honest !== [])
+<p class="honest">@foreach ($plan->honest as $line)<span lang="{{ $line->language }}">{{ $line->text }} <a href="{{ $all }}" target="_blank" rel="noopener">{{ $line->all }}</a></span>@endforeach</p>
 @endif
 @if ($plan->layout->value === 'carousel' && count($plan->cards) > 1)
 {{-- Shown by the script; the room is kept, so that nothing moves. --}}

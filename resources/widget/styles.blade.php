@@ -50,6 +50,15 @@ a{color:inherit;text-underline-offset:3px}
 @foreach ($plan->breakpoints as $width => $across)
 @@container (min-width:{{ $width }}px){.track{grid-auto-columns:calc(100%/{{ $across }})}}
 @endforeach
+@if ($plan->honest !== [])
+.honest [lang]:not([lang=en]){display:none}
+@php($others = array_map(fn ($line) => $line->language, array_slice($plan->honest, 1)))
+{!! implode(',', array_map(fn ($language) => ":host(:lang($language)) .honest [lang=$language]", $others)) !!}{display:inline!important}
+:host(:is({!! implode(',', array_map(fn ($language) => ":lang($language)", $others)) !!})) [lang=en]{display:none}
+@endif
+@foreach ($plan->fewer as $fewer)
+@@container {{ $fewer['from'] > 0 ? "(min-width:{$fewer['from']}px)" : '' }}{{ $fewer['from'] > 0 && $fewer['to'] !== null ? ' and ' : '' }}{{ $fewer['to'] !== null ? '(max-width:'.($fewer['to'] - 0.02).'px)' : '' }}{{ $fewer['from'] === 0 && $fewer['to'] === null ? '(min-width:0px)' : '' }}{.track>:nth-child(n+{{ $fewer['cards'] + 1 }}),.stack>:nth-child(n+{{ $fewer['cards'] + 1 }}){display:none}}
+@endforeach
 .foot{display:flex;flex-wrap:wrap;align-items:center;justify-content:space-between;gap:4px 16px;min-height:44px;padding-top:6px}
 .turn{display:flex;align-items:center;gap:6px;margin-left:auto;visibility:hidden;font-size:14px}
 .turn.live{visibility:visible}

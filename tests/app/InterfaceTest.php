@@ -106,7 +106,7 @@ final class InterfaceTest extends TestCase
         $this->ask('get', '/today')->assertOk()->assertJsonPath('sources', 1);
     }
 
-    public function test_entries_are_searched_and_hidden(): void
+    public function test_entries_are_searched_and_listed_by_clauses(): void
     {
         $site = $this->site();
         $this->actingAs($this->ownerOf($site));
@@ -117,17 +117,21 @@ final class InterfaceTest extends TestCase
         ]);
         $ids = fn (string $query): array => array_map(fn (array $row): string => $row['entry']['id'], $this->ask('get', '/entries', at: "/entries?$query")->assertOk()->json('entries'));
         self::assertSame(['the-dome:1'], $ids('search=saturn+SHARP'));
+        self::assertSame(['the-dome:1'], $ids('search=satur'), 'the beginning of a word');
         self::assertSame(['the-dome:2'], $ids('search='.urlencode('はっきり')));
         self::assertSame(['the-dome:2'], $ids('search='.urlencode('土星')), 'two characters');
-        self::assertSame(['the-dome:1'], $ids('search='.urlencode('ελένη')));
-        self::assertSame(['the-dome:3'], $ids('search='.urlencode('0%')));
+        self::assertSame(['the-dome:1'], $ids('search='.urlencode('ΕΛΕΝΗ')), 'no case and no accent');
+        self::assertSame(['the-dome:3'], $ids('search='.urlencode('100%')));
         self::assertSame([], $ids('search='.urlencode('"x OR *')));
-        self::assertSame(['the-dome:2'], $ids('stars=4'));
-        self::assertSame(['the-dome:3'], $ids('stars=none'));
-        self::assertCount(0, $ids('source=other'));
-        $this->ask('post', '/entries/hidden', ['ids' => ['the-dome:1', 'not:there'], 'hidden' => true])->assertOk()->assertJsonPath('changed', 1);
-        self::assertSame(['the-dome:1'], $ids('state=hidden'));
-        $this->ask('post', '/entries/hidden', ['ids' => ['the-dome:1'], 'hidden' => false])->assertJsonPath('changed', 1);
+        self::assertSame([], $ids('search='.urlencode('🌟')), 'nothing to look for');
+        $wanted = fn (array $sift, array $gather = []): array => $ids('wanted='.urlencode((string) json_encode(['sift' => $sift, 'gather' => $gather])));
+        self::assertSame(['the-dome:2'], $wanted(['stars' => ['from' => 4, 'to' => 4.9]]));
+        self::assertSame(['the-dome:2', 'the-dome:1'], $wanted(['order' => 'lowest', 'stars' => ['from' => 1]]), 'worst first');
+        self::assertSame(['the-dome:3'], $wanted([], ['kinds' => ['post']]));
+        self::assertCount(0, $wanted([], ['sources' => ['other']]));
+        $this->ask('get', '/entries', at: '/entries?wanted='.urlencode('{"sift":{"limit":0}}'))->assertUnprocessable();
+        $this->ask('get', '/entries', at: '/entries?wanted=x')->assertUnprocessable();
+        self::assertCount(3, $this->ask('get', '/entries/ids')->json('ids'));
     }
 
     public function test_a_widget_from_the_bench_to_the_page(): void
@@ -139,7 +143,7 @@ final class InterfaceTest extends TestCase
         $brief = ['version' => 1, 'sift' => ['stars' => ['from' => 4]]];
 
         $proof = $this->ask('post', '/proof', ['brief' => $brief, 'widths' => [360, 1120]])->assertOk()->json();
-        self::assertSame([['width' => 360, 'across' => 1], ['width' => 1120, 'across' => 3]], $proof['across']);
+        self::assertSame([['width' => 360, 'across' => 1, 'cards' => 1], ['width' => 1120, 'across' => 3, 'cards' => 1]], $proof['across']);
         self::assertSame([2, 1], [$proof['sieve'][0]['kept'], end($proof['sieve'])['kept']]);
         self::assertSame([0, 1, 0, 0, 1], $proof['figures']['spread']);
         $rows = $this->ask('post', '/sieve', ['brief' => $brief, 'step' => 'stars', 'kept' => false])->assertOk()->json('entries');
@@ -154,7 +158,7 @@ final class InterfaceTest extends TestCase
         $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertCreated()->assertJsonPath('edition.number', 1);
         $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertOk()->assertJsonPath('edition.number', 1);
         $published = (string) file_get_contents(config('gnomic.editions')."/$key/current/widget.html");
-        self::assertSame($this->ask('post', '/proof', ['brief' => $brief, 'name' => 'Front page'])->json('fragment'), $published, 'what you see is what goes out');
+        self::assertSame($this->ask('post', '/proof', ['brief' => $brief, 'key' => $key, 'name' => 'Front page'])->json('fragment'), $published, 'what you see is what goes out');
         $this->ask('get', '/widgets')->assertOk()->assertJsonCount(1, 'widgets');
         $this->ask('delete', '/widgets/{key}', [], "/widgets/$key")->assertNoContent();
         self::assertFileExists(config('gnomic.editions')."/$key/current/widget.html", 'no page goes blank');
@@ -170,7 +174,10 @@ final class InterfaceTest extends TestCase
         $this->getJson('/api/widgets')->assertJsonCount(0, 'widgets');
         $this->getJson("/api/widgets/$widget->key")->assertNotFound();
         $this->patchJson('/api/sources/secret', ['name' => 'x'])->assertNotFound();
-        $this->postJson('/api/entries/hidden', ['ids' => ['secret:1'], 'hidden' => true])->assertJsonPath('changed', 0);
+        $this->postJson('/api/entries/marks', ['ids' => ['secret:1'], 'hidden' => true])->assertJsonPath('changed', []);
+        $this->getJson('/api/entries/where?id=secret:1')->assertNotFound();
+        $this->getJson('/api/entries/ids')->assertJsonPath('ids', []);
+        $this->postJson("/api/widgets/$widget->key/pins", ['id' => 'secret:1', 'on' => true])->assertNotFound();
         $this->postJson('/api/proof', ['brief' => ['version' => 1]])->assertJsonPath('sieve.0.kept', 0);
     }
 }

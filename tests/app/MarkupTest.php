@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Editions\Content;
 use App\Editions\Renderer;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -17,11 +18,14 @@ use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
 use Gnomic\Standing\Overall;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\core\AtADay;
 use Tests\TestCase;
 
 /** The widget's markup: what a brief switches on is there, what it switches off is not. */
 final class MarkupTest extends TestCase
 {
+    use AtADay;
+
     private const MARKS = ['rating' => '9.2 of 10', 'title' => 'The rings', 'words' => 'Sharp as a sticker', 'name' => 'Ines Marlow', 'date' => '12 November 2026', 'source' => 'Wayleaf', 'reply' => 'We told the team'];
 
     /**
@@ -34,7 +38,7 @@ final class MarkupTest extends TestCase
             language: 'en', published: new DateTimeImmutable('2026-11-12T12:00:00Z'), reply: new Reply('We told the team.'));
         $overall ??= Overall::ofTally([['stars' => 4.6, 'count' => 3, 'source' => 'dome'], ['stars' => 2.0, 'count' => 1, 'source' => 'lane']]);
 
-        return app(Renderer::class)->render('k3y', 'Dome', BriefReader::read(['version' => 1, 'shape' => $shape]), $entries ?? [$entry], $overall, ['dome' => 'Wayleaf'], new DateTimeZone('UTC'))->fragment;
+        return app(Renderer::class)->render('k3y', 'Dome', new Content(BriefReader::read(['version' => 1, 'shape' => $shape]), self::on(), $entries ?? [$entry], $overall, new DateTimeZone('UTC'), ['dome' => 'Wayleaf']))->fragment;
     }
 
     #[DataProvider('parts')]

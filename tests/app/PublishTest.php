@@ -73,14 +73,14 @@ final class PublishTest extends TestCase
         $lane = $this->source($site, 'lane');
         $this->store($dome, [$this->review(1, 5)]);
         $this->store($lane, [$this->review(1, 5)]);
-        $bare = ['head' => []];
+        $bare = ['head' => [], 'honest' => false];
         $this->widget($site, 'domegood01', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 4]], 'shape' => $bare]);
         $this->widget($site, 'domebad001', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['to' => 2]], 'shape' => $bare]);
         $this->widget($site, 'lanegood01', ['gather' => ['sources' => ['lane']], 'shape' => $bare]);
         $this->store($dome, [$this->review(2, 5, 'Only here.')]);
         $rendered = 0;
         DB::listen(function ($query) use (&$rendered): void {
-            $rendered += (int) str_contains($query->sql, 'AS worded');
+            $rendered += (int) str_starts_with($query->sql, 'select * from "widgets" where "id" = ?');
         });
         $editions = app(Refresh::class)->after($site, [new Change(null, new Facts('the-dome:r2', 'the-dome', 'review', 5.0, 10, 1))], 'test');
         self::assertSame([1, 1], [$editions, $rendered]);
@@ -131,8 +131,8 @@ final class PublishTest extends TestCase
         $site = $this->site();
         $this->store($this->source($site), array_map(fn (int $number) => $this->review($number, 5), range(1, 20)));
         $this->widget($site, 'shuffled01', ['sift' => ['order' => 'shuffled', 'limit' => 5]]);
-        self::assertSame(0, app(Refresh::class)->shuffled());
+        self::assertSame(0, app(Refresh::class)->daily());
         $this->travelTo('2026-05-02 12:00');
-        self::assertSame(1, app(Refresh::class)->shuffled());
+        self::assertSame(1, app(Refresh::class)->daily());
     }
 }

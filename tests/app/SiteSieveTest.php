@@ -5,15 +5,22 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Models\Entry as StoredEntry;
+use App\Models\Site;
+use App\Models\Subject;
 use App\Sift\SiteSieve;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
+use Gnomic\Entry\Media;
 use Gnomic\Entry\Rating;
+use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
+use Gnomic\Sift\Circumstances;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sifting;
+use Gnomic\Sift\Term;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\TestCase;
@@ -21,45 +28,102 @@ use Tests\TestCase;
 /** The database's sieve and the plain one give the same, for many briefs over many entries, made by chance with a fixed seed. */
 final class SiteSieveTest extends TestCase
 {
+    private const WORDS = ['dome', 'Dome!', 'DÔME', 'domes', 'night', 'sky', 'night sky', 'queue', "l'observatoire", 'Straße', 'strasse', 'İstanbul', '天文台', '天文', '夜空', 'обсерватория', 'ёлка', 'पुल', 'पल', 'か', 'が', 'مرصد', '100%', '#nightsky', '🌟'];
+
+    private Randomizer $chance;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->chance = new Randomizer(new Mt19937(4));
+    }
+
     public function test_both_sieves_agree(): void
     {
-        $chance = new Randomizer(new Mt19937(4));
-        $pick = fn (array $of): mixed => $of[$chance->getInt(0, count($of) - 1)];
         $site = $this->site();
-        foreach (['dome', 'lane', 'rook'] as $key) {
-            $entries = [];
-            for ($number = 0; $number < 60; $number++) {
-                $entries[] = new Entry("e$number", $pick(Kind::cases()),
-                    rating: $chance->getInt(0, 4) === 0 ? null : Rating::on(Scale::between(1, 10), $chance->getInt(2, 20) / 2),
-                    text: $pick(['', 'Short.', 'さくら', str_repeat('Long. ', 9)]),
-                    published: $chance->getInt(0, 9) === 0 ? null : new DateTimeImmutable('2026-01-01T00:00:00Z +'.$chance->getInt(0, 40).' days'));
-            }
-            $this->store($this->source($site, $key), $entries);
+        $this->fill($site);
+        $stored = StoredEntry::query()->get()->all();
+        $facts = array_map(fn (StoredEntry $entry): Facts => $entry->facts(), $stored);
+        $refs = [...array_map(fn (Facts $entry): string => $entry->id, $facts), 'not:there'];
+        $around = new Circumstances(
+            now: new DateTimeImmutable('2026-02-10T15:00:00', $site->zone()),
+            channels: ['dome' => 'wayleaf', 'lane' => 'ticketwick', 'rook' => 'feed'],
+            reopened: ['the-lane' => (new DateTimeImmutable('2026-01-20', $site->zone()))->getTimestamp()],
+            never: ['queue', 'पल', '/.*/'],
+            shownBy: ['other1' => array_slice($refs, 3, 5), 'other2' => array_slice($refs, 40, 20)],
+        );
+        foreach ($stored as $entry) {
+            $entry->update(['barred' => array_filter($around->never, fn (string $word): bool => Term::tryFrom($word)?->isIn($entry->facts()->saying->line()) === true) !== []]);
         }
-        foreach (StoredEntry::query()->get() as $entry) {
-            $entry->update(['gone' => $chance->getInt(0, 9) === 0, 'hidden' => $chance->getInt(0, 9) === 0, 'told_by' => $pick([null, null, null, null, '|dome|', '|lane|rook|', '|rook|'])]);
-        }
-        $facts = array_map(fn (StoredEntry $entry): Facts => $entry->facts(), StoredEntry::query()->get()->all());
-        $refs = array_map(fn (Facts $entry): string => $entry->id, $facts);
-        $some = fn (): array => array_values(array_unique(array_map(fn (): string => $pick([...$refs, 'not:there']), range(1, $chance->getInt(1, 6)))));
-        $sieve = new SiteSieve;
-
-        for ($round = 0; $round < 150; $round++) {
-            $from = $chance->getInt(2, 10) / 2;
-            $json = ['version' => 1,
-                'gather' => ['sources' => $pick([null, [], ['dome'], ['dome', 'rook'], ['none']]), 'kinds' => $pick([null, ['review'], ['post', 'testimonial']])],
-                'sift' => ['stars' => $pick([null, ['from' => $from], ['from' => $from, 'to' => min(5, $from + 1), 'unrated' => 'keep'], ['to' => $from]]),
-                    'withWords' => $pick([true, false]), 'order' => $pick(['newest', 'oldest', 'highest', 'lowest', 'shuffled']), 'limit' => $pick([1, 5, 100]),
-                    'pins' => $pick([[], $some()]), 'hidden' => $pick([[], $some()])]];
+        $kept = [];
+        for ($round = 0; $round < 260; $round++) {
+            $json = $this->brief($refs);
+            $at = $around->at($this->pick([null, 'de', 'en-GB', 'ja']), $this->pick([null, '/visit/dome', '/about']), $this->pick([1, 2, 5]));
             $brief = BriefReader::read($json);
-            $plain = Sifting::of($brief, $facts, 'day')->selection();
-            $found = $sieve->selection($site, $brief, 'day');
-            self::assertEquals($plain, $found, (string) json_encode($json));
-            foreach ($found->steps as $step) {
-                self::assertCount($step->kept, $sieve->behind($site, $brief, 'day', $step->key, true, 0, 1000), "kept by $step->key");
-                self::assertCount($step->dropped, $sieve->behind($site, $brief, 'day', $step->key, false, 0, 1000), "dropped by $step->key");
+            $plain = Sifting::of($brief, $facts, $at);
+            $found = SiteSieve::of($site, $brief, $at);
+            self::assertEquals($plain->selection(), $found->selection(), (string) json_encode($json));
+            self::assertEquals($plain->tally->overall(), $found->tally()->overall());
+            self::assertSame($plain->tally->lacking(), $found->tally()->lacking());
+            $verdicts = [];
+            foreach ($plain->verdicts() as $verdict) {
+                $verdicts[$verdict->id] = $verdict;
+                $kept[$verdict->step] = ($kept[$verdict->step] ?? 0) + 1;
+            }
+            self::assertCount(count($facts), $verdicts, 'every entry has a reason');
+            foreach ($found->selection()->steps as $index => $step) {
+                self::assertTrue($index === 0 || $found->selection()->steps[$index - 1]->kept === $step->kept + $step->dropped, 'the account adds up');
+                self::assertCount($step->kept, $found->behind($step->key, true, 0, 1000), "kept by $step->key");
+                $out = $found->behind($step->key, false, 0, 1000);
+                self::assertCount($step->dropped, $out, "dropped by $step->key");
+                foreach (array_slice($out, 0, 3) as [$entry, $reason]) {
+                    self::assertSame([$verdicts[$entry->ref]->step, $verdicts[$entry->ref]->reason], [$step->key, $reason]);
+                }
+            }
+            foreach (array_slice($found->behind('shown', true, 0, 5), 0, 5) as $place => [$entry, $reason]) {
+                self::assertSame($verdicts[$entry->ref]->reason, $reason);
+                self::assertSame($place + 1, $found->verdict($entry)['place']);
             }
         }
+        self::assertCount(24, $kept, 'every clause has kept something out: '.implode(' ', array_keys($kept)));
+    }
+
+    public function test_what_is_hidden_held_barred_gone_or_told_again_is_never_shown(): void
+    {
+        $site = $this->site();
+        $this->fill($site);
+        $never = StoredEntry::query()->where(fn ($query) => $query->where('hidden', true)->orWhere('held', true)->orWhere('gone', true))->pluck('ref')->all();
+        for ($round = 0; $round < 60; $round++) {
+            $json = $this->brief($never);
+            $shown = SiteSieve::of($site, BriefReader::read($json))->selection()->shown;
+            self::assertSame([], array_intersect($never, $shown), (string) json_encode($json));
+        }
+    }
+
+    public function test_the_figures_do_not_follow_the_filter(): void
+    {
+        $site = $this->site();
+        $this->fill($site);
+        $all = SiteSieve::of($site, BriefReader::read(['version' => 1]))->tally()->overall();
+        for ($round = 0; $round < 40; $round++) {
+            $json = $this->brief(StoredEntry::query()->pluck('ref')->all());
+            unset($json['gather']['sources'], $json['gather']['channels'], $json['gather']['subjects']);
+            self::assertEquals($all, SiteSieve::of($site, BriefReader::read($json))->tally()->overall());
+        }
+    }
+
+    public function test_five_thousand_words_are_no_burden(): void
+    {
+        $site = $this->site();
+        $this->store($this->source($site), [new Entry('a', Kind::Review, text: 'The dome at night.', tags: ['t77']), new Entry('b', Kind::Review, text: 'Nothing of it.')]);
+        $words = array_map(fn (int $number): string => "word$number", range(1, 4999));
+        $tags = array_map(fn (int $number): string => "t$number", range(1, 5000));
+        $shown = fn (array $sift): array => SiteSieve::of($site, BriefReader::read(['version' => 1, 'sift' => $sift]))->selection()->shown;
+        self::assertSame(['the-dome:a'], $shown(['words' => ['any' => [...$words, 'dome']]]));
+        self::assertSame(['the-dome:b'], $shown(['words' => ['none' => [...$words, 'dome']]]));
+        self::assertSame(['the-dome:a'], $shown(['hashtags' => ['any' => $tags]]));
+        self::assertSame(['the-dome:b'], $shown(['labels' => ['none' => $tags]]));
+        self::assertSame([], $shown(['hashtags' => ['all' => $tags]]));
     }
 
     public function test_another_sites_entries_are_never_seen(): void
@@ -68,10 +132,83 @@ final class SiteSieveTest extends TestCase
         $theirs = $this->site('Theirs');
         $this->store($this->source($theirs), [new Entry('a', Kind::Review, rating: Rating::on(Scale::ofStars(), 5))]);
         $brief = BriefReader::read(['version' => 1, 'sift' => ['pins' => ['the-dome:a']]]);
-        $sieve = new SiteSieve;
-        self::assertSame([], $sieve->selection($mine, $brief, 'd')->shown);
-        self::assertSame(0, $sieve->tally($mine, $brief)->overall($brief)->count);
-        self::assertSame([], $sieve->entries($mine, ['the-dome:a']));
-        self::assertSame(['the-dome:a'], $sieve->selection($theirs, $brief, 'd')->shown);
+        self::assertSame([], SiteSieve::of($mine, $brief)->selection()->shown);
+        self::assertSame(0, SiteSieve::of($mine, $brief)->tally()->overall()->count);
+        self::assertSame([], SiteSieve::entries($mine, ['the-dome:a']));
+        self::assertSame(['the-dome:a'], SiteSieve::of($theirs, $brief)->selection()->shown);
+    }
+
+    private function fill(Site $site): void
+    {
+        $pick = $this->pick(...);
+        $subjects = [Subject::named($site, 'The Dome'), Subject::named($site, 'The Lane'), null];
+        foreach (['dome', 'lane', 'rook'] as $key) {
+            $entries = [];
+            for ($number = 0; $number < 60; $number++) {
+                $text = implode(' ', array_map(fn (): string => $pick(self::WORDS), range(1, $this->chance->getInt(1, 7))));
+                $entries[] = new Entry("e$number", $pick(Kind::cases()),
+                    author: new Author($pick([null, 'Ines Marlow', 'ines  MARLOW', 'Otto', 'Ørla', '山田', 'Łucja Żak', "N$number"])),
+                    rating: $this->chance->getInt(0, 4) === 0 ? null : Rating::on(Scale::between(1, 10), $this->chance->getInt(2, 20) / 2),
+                    title: $pick([null, null, 'The dome at night', '夜空']),
+                    text: $pick(['', $text, $text, $text, str_repeat("$text. ", 9)]),
+                    language: $pick([null, 'en', 'en-GB', 'de', 'de-AT', 'ja', 'zh-Hant']),
+                    published: $this->chance->getInt(0, 9) === 0 ? null : new DateTimeImmutable('2025-12-20T23:30:00Z +'.$this->chance->getInt(0, 60).' days'),
+                    reply: $pick([null, null, new Reply('Thank you.')]),
+                    media: $pick([[], [], [new Media('image', 'https://pictures.example/a.jpg')], [new Media('video', 'https://pictures.example/a.mp4')]]),
+                    tags: $pick([[], [], ['Dome'], ['night sky', 'dôme'], ['100', 'domestic']]),
+                    likes: $pick([null, 0, 3, 3, 12]));
+            }
+            $this->store($this->source($site, $key), $entries);
+        }
+        foreach (StoredEntry::query()->get() as $entry) {
+            $entry->update(['gone' => $this->chance->getInt(0, 9) === 0, 'hidden' => $this->chance->getInt(0, 9) === 0, 'held' => $this->chance->getInt(0, 9) === 0,
+                'told_by' => $pick([null, null, null, null, '|dome|', '|lane|rook|', '|rook|']), 'subject_id' => $pick($subjects)?->id]);
+        }
+    }
+
+    /**
+     * @param  list<string>  $refs
+     * @return array<string, mixed>
+     */
+    private function brief(array $refs): array
+    {
+        $pick = $this->pick(...);
+        $some = fn (array $of): array => array_values(array_unique(array_map(fn (): string => $pick($of), range(1, $this->chance->getInt(1, 6)))));
+        $from = $this->chance->getInt(2, 10) / 2;
+        $words = ['dome', 'domé', 'dom*', 'NIGHT', 'night sky', 'queue', 'observatoire', 'strasse', 'istanbul', '天文', '文台', '夜*', 'ОБСЕРВ*', 'елка', 'पुल', 'पल', 'か', 'が', '100', 'sk', '/do.*/', '***'];
+        $terms = fn (array $of): ?array => $pick([null, null, null, ['any' => $some($of)], ['all' => array_slice($some($of), 0, 2)], ['none' => $some($of)], ['any' => $some($of), 'none' => array_slice($some($of), 0, 1)]]);
+        $tags = ['dome', '#Dôme', 'dom*', 'night sky', 'nightsky', '100', '#', 'sky'];
+
+        return ['version' => 1,
+            'gather' => [
+                'sources' => $pick([null, null, null, [], ['dome'], ['dome', 'rook'], ['none']]), 'kinds' => $pick([null, null, ['review'], ['post', 'testimonial']]),
+                'channels' => $pick([null, null, null, ['wayleaf'], ['wayleaf', 'feed'], ['none']]), 'subjects' => $pick([null, null, null, ['the-dome'], ['the-lane', 'none']]),
+                'apartFrom' => $pick([[], [], ['other1'], ['other1', 'other2', 'gone']]),
+                'allowed' => $pick([[], [], [['channel' => 'ticketwick', 'show' => 'figures']], [['channel' => 'feed', 'show' => 'whole'], ['channel' => 'wayleaf', 'show' => 'figures']]]),
+            ],
+            'sift' => [
+                'stars' => $pick([null, null, ['from' => $from], ['from' => $from, 'to' => min(5, $from + 1), 'unrated' => 'keep'], ['to' => $from], ['from' => 5, 'to' => $from]]),
+                'withWords' => $pick([true, false, false]), 'length' => $pick([null, null, null, ['from' => 10], ['to' => 40], ['from' => 60, 'to' => 20]]),
+                'withPictures' => $pick([true, false, false, false]), 'withReply' => $pick([true, false, false, false]),
+                'languages' => $pick([null, null, ['pageFirst' => true], ['only' => ['en']], ['only' => ['de', 'ja'], 'unknown' => 'keep'], ['only' => ['EN-gb', 'zh'], 'pageFirst' => true]]),
+                'when' => $pick([null, null, null, ['last' => 30], ['last' => 1, 'unit' => 'months'], ['from' => '2026-01-10'], ['from' => '2026-01-31', 'to' => '2026-01-02'], ['to' => '2026-01-15'], ['sinceReopened' => true]]),
+                'words' => $terms($words), 'hashtags' => $terms($tags),
+                'labels' => $pick([null, null, ['any' => $some($tags)], ['none' => ['dome'], 'byPage' => [['page' => '/visit*', 'all' => ['dom*']]]], ['byPage' => [['page' => '/about', 'any' => ['night sky']]]]]),
+                'most' => $pick([null, null, null, ['author' => 1], ['source' => 3], ['author' => 2, 'source' => 2]]),
+                'order' => $pick(['newest', 'oldest', 'highest', 'lowest', 'liked', 'longest', 'shuffled', 'balanced', 'balanced']), 'shuffle' => $pick(['day', 'visit', 'fixed']),
+                'balance' => $pick([[], ['freshness' => 0, 'variety' => 10], ['rating' => 9, 'halfLife' => 7]]),
+                'limit' => $pick([1, 5, 100]), 'pins' => $pick([[], [], $some($refs)]), 'hidden' => $pick([[], $some($refs)]),
+            ]];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<T>  $of
+     * @return T
+     */
+    private function pick(array $of): mixed
+    {
+        return $of[$this->chance->getInt(0, count($of) - 1)];
     }
 }

@@ -5,84 +5,92 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editions\Refresh;
+use App\Entries\Export;
+use App\Entries\Marks;
+use App\Entries\Whereabouts;
+use App\Http\Requests\ListEntries;
 use App\Http\Resources\EntryResource;
 use App\Models\Entry;
 use App\Models\Site;
 use App\Rounds\Change;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Everything that was gathered, to read and to put right. */
 final class EntryController
 {
-    private const PAGE = 40;
+    private const PAGE = 60;
 
-    public function index(Request $request, Site $site): JsonResponse
+    /** Entries that are picked at once, for what is done to many. */
+    private const MOST = 5000;
+
+    public function index(ListEntries $request, Site $site): JsonResponse
     {
-        $given = $request->validate([
-            'search' => ['nullable', 'string', 'max:200'],
-            'source' => ['nullable', 'string', 'max:100'],
-            'stars' => ['nullable', 'in:1,2,3,4,5,none'],
-            'state' => ['nullable', 'in:hidden,gone,duplicate'],
-            'before' => ['nullable', 'integer', 'min:0'],
-        ]);
-        $query = Entry::query()->where('site_id', $site->id)->withCount(['revisions', 'told']);
-        $this->narrow($query, array_filter($given, fn (mixed $value): bool => $value !== null && $value !== ''));
-        $offset = (int) ($given['before'] ?? 0);
-        $count = (clone $query)->count();
+        $listing = $request->listing($site);
 
         return new JsonResponse([
-            'count' => $count,
-            'entries' => EntryResource::collection($query->orderByRaw('published IS NULL, published DESC, id DESC')->offset($offset)->limit(self::PAGE)->get()),
-            'next' => $offset + self::PAGE < $count ? $offset + self::PAGE : null,
+            'count' => $listing->count(),
+            'entries' => EntryResource::collection($listing->page($request->integer('from'), self::PAGE)),
         ]);
     }
 
-    /** Hides entries in every widget, or shows them again; those that are out are rendered again at once. */
-    public function hide(Request $request, Site $site, Refresh $refresh): JsonResponse
+    /** The identifiers of all that is listed, as far as many are marked at once. */
+    public function ids(ListEntries $request, Site $site): JsonResponse
     {
-        $given = $request->validate(['ids' => ['required', 'array', 'max:500'], 'ids.*' => ['string', 'max:600'], 'hidden' => ['required', 'boolean']]);
-        $hidden = (bool) $given['hidden'];
-        $changes = DB::transaction(function () use ($site, $given, $hidden): array {
-            $changes = [];
-            foreach (Entry::ofRefs($site, array_values($given['ids'])) as $entry) {
-                $before = $entry->facts();
-                if ($before->hidden !== $hidden) {
-                    $entry->update(['hidden' => $hidden]);
-                    $changes[] = new Change($before, $entry->facts());
-                }
-            }
-
-            return $changes;
-        });
-        $editions = $refresh->after($site, $changes, $hidden ? 'An entry was hidden' : 'An entry was shown again');
-
-        return new JsonResponse(['changed' => count($changes), 'editions' => $editions]);
+        return new JsonResponse(['ids' => $request->listing($site)->refs(self::MOST)]);
     }
 
-    /**
-     * @param  Builder<Entry>  $query
-     * @param  array<string, mixed>  $given
-     */
-    private function narrow(Builder $query, array $given): void
+    public function where(Request $request, Site $site, Whereabouts $whereabouts): JsonResponse
     {
-        if (isset($given['source'])) {
-            $query->where('source', $given['source']);
-        }
-        if (isset($given['stars'])) {
-            $given['stars'] === 'none' ? $query->whereNull('stars')
-                : $query->where('stars', '>=', (int) $given['stars'])->where('stars', '<', (int) $given['stars'] + 1);
-        }
-        if (isset($given['state'])) {
-            $given['state'] === 'gone' ? $query->whereNotNull('gone_at') : $query->where((string) $given['state'], true);
-        }
-        foreach (preg_split('/\s+/u', (string) ($given['search'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            // The index knows sequences of three characters and more; shorter words are looked for in the text itself.
-            mb_strlen($word) >= 3
-                ? $query->whereIn('id', fn ($found) => $found->from('entry_words')->select('rowid')->whereRaw('entry_words MATCH ?', ['"'.str_replace('"', '""', $word).'"']))
-                : $query->whereRaw("payload LIKE ? ESCAPE '\\'", ['%'.addcslashes($word, '%_\\').'%']);
-        }
+        $ref = (string) $request->query('id');
+        $entry = Entry::ofRefs($site, [$ref])[$ref] ?? abort(404, 'There is no such entry.');
+
+        return new JsonResponse(['widgets' => $whereabouts->of($site, $entry)]);
+    }
+
+    public function export(ListEntries $request, Site $site, Export $export, string $form): StreamedResponse
+    {
+        $listing = $request->listing($site);
+
+        return new StreamedResponse(function () use ($export, $form, $listing, $site): void {
+            foreach ($export->write($form, $listing->each(), "$site->name: entries") as $piece) {
+                echo $piece;
+            }
+        }, headers: ['Content-Type' => Export::TYPES[$form].'; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"entries.$form\""]);
+    }
+
+    public function labels(Site $site, Marks $marks): JsonResponse
+    {
+        return new JsonResponse(['labels' => $marks->labels($site)]);
+    }
+
+    /** Hides, holds, releases or labels entries; what is out follows at once. The answer names those it changed, to take it back. */
+    public function mark(Request $request, Site $site, Marks $marks, Refresh $refresh): JsonResponse
+    {
+        $given = $request->validate([
+            'ids' => ['required', 'array', 'max:'.self::MOST],
+            'ids.*' => ['string', 'max:600'],
+            'hidden' => ['required_without_all:held,label', 'prohibits:held,label', 'boolean'],
+            'held' => ['prohibits:label', 'boolean'],
+            'label' => ['string', 'max:100'],
+            'on' => ['required_with:label', 'boolean'],
+        ]);
+        /** @var list<string> $ids */
+        $ids = array_values($given['ids']);
+        [$changes, $cause] = match (true) {
+            isset($given['hidden']) => [$marks->hide($site, $ids, (bool) $given['hidden']), (bool) $given['hidden'] ? 'hidden' : 'shown again'],
+            isset($given['held']) => [$marks->hold($site, $ids, (bool) $given['held']), (bool) $given['held'] ? 'held' : 'released'],
+            default => [$marks->label($site, $ids, (string) $given['label'], (bool) $given['on']), 'labelled'],
+        };
+        $editions = $refresh->after($site, array_values($changes), self::told($changes, $cause));
+
+        return new JsonResponse(['changed' => array_map(strval(...), array_keys($changes)), 'editions' => $editions]);
+    }
+
+    /** @param  array<string, Change>  $changes */
+    private static function told(array $changes, string $cause): string
+    {
+        return count($changes) === 1 ? "An entry was $cause" : count($changes)." entries were $cause";
     }
 }

@@ -25,6 +25,7 @@ final class TodayController
                 'source' => ['key' => $round->source->key, 'name' => $round->source->name],
                 'round' => RoundResource::make($round),
             ], $rounds->get()->all()),
+            'held' => $site->entries()->where('held', true)->where('gone', false)->count(),
             'entries' => $site->entries()->where('gone', false)->count(),
             'sources' => $site->sources()->whereNull('disconnected_at')->count(),
             'widgets' => $site->widgets()->count(),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editions\Publish;
+use App\Editions\Refresh;
 use App\Http\Resources\WidgetResource;
 use App\Models\Site;
 use App\Models\Widget;
@@ -64,12 +65,35 @@ final class WidgetController
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
 
-    public function publish(Site $site, string $key, Publish $publish): JsonResponse
+    public function publish(Site $site, string $key, Publish $publish, Refresh $refresh): JsonResponse
     {
         $widget = $this->found($site, $key);
         $isNew = $publish->draft($widget, 'By hand') !== null;
+        if ($isNew) {
+            $refresh->apartFrom($widget);
+        }
 
         return WidgetResource::make($widget->refresh())->response()->setStatusCode($isNew ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
+    }
+
+    /**
+     * Pins an entry first, or takes the pin back. Where the bench has nothing that is not out, the pin goes out at once;
+     * else it waits there with the other changes.
+     */
+    public function pin(Request $request, Site $site, string $key, Publish $publish, Refresh $refresh): JsonResponse
+    {
+        $given = $request->validate(['id' => ['required', 'string', 'max:600'], 'on' => ['required', 'boolean']]);
+        $widget = $this->found($site, $key);
+        $json = $widget->draft()->toArray();
+        $isOut = $widget->edition !== null && $widget->edition->toBrief()->toArray() === $json;
+        $others = array_values(array_filter($widget->draft()->pins, fn (string $pin): bool => $pin !== $given['id']));
+        $json['sift'] = ['pins' => (bool) $given['on'] ? [...$others, (string) $given['id']] : $others] + (is_array($json['sift']) ? $json['sift'] : []);
+        $widget->update(['brief' => BriefReader::read($json)->toArray()]);
+        if ($isOut && $publish->draft($widget, (bool) $given['on'] ? 'An entry was pinned' : 'A pin was taken back') !== null) {
+            $refresh->apartFrom($widget);
+        }
+
+        return new JsonResponse(['out' => $isOut]);
     }
 
     private function found(Site $site, string $key): Widget

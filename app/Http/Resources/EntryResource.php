@@ -20,7 +20,12 @@ final class EntryResource extends JsonResource
         return [
             'entry' => EntryJson::write($this->resource->toCore()),
             'rating' => $this->resource->toCore()->rating?->spoken(),
-            'hidden' => $this->hidden,
+            'hidden' => (bool) $this->resource->getAttribute('hidden'),
+            'held' => $this->held,
+            'heldFor' => $this->held ? $this->held_for ?? [] : [],
+            'barred' => $this->barred,
+            'subject' => $this->subject,
+            'labels' => $this->own_labels ?? [],
             'duplicate' => $this->duplicate,
             'told' => $this->duplicate ? 1 : (int) $this->resource->getAttribute('told_count'),
             'gone' => $this->gone_at?->toRfc3339String(),

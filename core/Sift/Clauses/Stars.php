@@ -24,12 +24,13 @@ final readonly class Stars implements Clause
 
     public function phrase(): string
     {
-        [$from, $to] = [Numbers::spoken($this->wanted->from), Numbers::spoken($this->wanted->to)];
+        [$least, $most] = [$this->wanted->least(), $this->wanted->most()];
+        [$from, $to] = [Numbers::spoken($least), Numbers::spoken($most)];
         $stars = match (true) {
-            $this->wanted->from === 1.0 && $this->wanted->to === 5.0 => 'any stars',
-            $this->wanted->from === $this->wanted->to => $from.($this->wanted->from === 1.0 ? ' star' : ' stars').' only',
-            $this->wanted->to === 5.0 => "$from stars and up",
-            $this->wanted->from === 1.0 => "$to stars and down",
+            $least === 1.0 && $most === 5.0 => 'any stars',
+            $least === $most => $from.($least === 1.0 ? ' star' : ' stars').' only',
+            $most === 5.0 => "$from stars and up",
+            $least === 1.0 => "$to stars and down",
             default => "$from to $to stars",
         };
 
@@ -40,7 +41,7 @@ final readonly class Stars implements Clause
     {
         return $entry->stars === null
             ? $this->wanted->keepUnrated
-            : $entry->stars >= $this->wanted->from && $entry->stars <= $this->wanted->to;
+            : $entry->stars >= $this->wanted->least() && $entry->stars <= $this->wanted->most();
     }
 
     public function reason(Facts $entry): string
@@ -53,6 +54,6 @@ final readonly class Stars implements Clause
     public function condition(): Condition
     {
         return new Condition('(CASE WHEN stars IS NULL THEN ? ELSE stars >= ? AND stars <= ? END)',
-            [$this->wanted->keepUnrated ? 1 : 0, $this->wanted->from, $this->wanted->to]);
+            [$this->wanted->keepUnrated ? 1 : 0, $this->wanted->least(), $this->wanted->most()]);
     }
 }

@@ -16,8 +16,8 @@ final class BriefTest extends TestCase
     public function test_the_usual_is_ten_of_the_newest(): void
     {
         self::assertSame(
-            'Show the newest ten entries from every source, any stars or none, with or without words, none picked by hand. Lay them in a carousel, three across, under the overall figures, dressed in Paper, on any page with its code, looked at as its sources are.',
-            Sentence::text(BriefReader::read(['version' => 1])),
+            'Show the newest ten entries from every source, any stars or none, with or without words, none picked by hand, asking no more. Lay them in a carousel, three across, under the overall figures, dressed in Paper, on any page with its code, looked at as its sources are.',
+            Sentence::text(BriefReader::read(['version' => 1]), new Surroundings),
         );
     }
 
@@ -28,7 +28,7 @@ final class BriefTest extends TestCase
             'sift' => ['stars' => ['from' => 3, 'to' => 4], 'withWords' => true, 'order' => 'shuffled', 'limit' => 14, 'pins' => ['a', 'b'], 'hidden' => ['c']],
             'shape' => ['layout' => 'list', 'head' => ['count']], 'dress' => ['name' => 'night-ink']]);
         self::assertSame(
-            'Show 14 reviews and posts, shuffled daily from three sources, three to four stars, with words, two pinned first, one hidden. Lay them in a list, under the count, dressed in Night ink, on any page with its code, looked at every hour and every day.',
+            'Show 14 reviews and posts, shuffled daily from three sources, three to four stars, with words, two pinned first, one hidden, asking no more. Lay them in a list, under the count, dressed in Night ink, on any page with its code, looked at every hour and every day.',
             Sentence::text($brief, new Surroundings(4, ['dome' => 'the Dome'], ['every hour', 'every day'])),
         );
     }
@@ -50,6 +50,22 @@ final class BriefTest extends TestCase
         yield [['stars' => ['to' => 2, 'unrated' => 'keep']], 'two stars and down or unrated'];
         yield [['stars' => ['from' => 1, 'to' => 1]], 'one star only'];
         yield [['stars' => ['from' => 4.5]], '4.5 stars and up'];
+        yield [['stars' => ['from' => 4, 'to' => 3]], 'three to four stars'];
+        yield [['order' => 'balanced'], 'ten reviews in good balance from'];
+        yield [['order' => 'shuffled', 'shuffle' => 'visit'], 'ten reviews, shuffled at every visit'];
+        yield [['order' => 'liked', 'limit' => 3], 'the three most liked reviews'];
+        yield [['languages' => ['only' => ['en', 'de']]], 'with or without words, in English or German, none picked by hand, and no more'];
+        yield [['languages' => ['pageFirst' => true]], 'the page\'s language first'];
+        yield [['when' => ['last' => 30]], 'of the last 30 days'];
+        yield [['when' => ['last' => 1, 'unit' => 'months']], 'of the last month'];
+        yield [['when' => ['from' => '2026-06-30', 'to' => '2026-03-01']], 'from 1 March 2026 to 30 June 2026'];
+        yield [['when' => ['sinceReopened' => true]], 'since the subject reopened'];
+        yield [['words' => ['any' => ['dome', 'night*'], 'none' => ['queue']]], 'saying "dome" or "night*", not saying "queue"'];
+        yield [['hashtags' => ['all' => ['a', 'b', 'c', 'd']]], 'tagged all of four'];
+        yield [['labels' => ['any' => ['front'], 'byPage' => [['page' => '/x']]]], 'labelled "front", labels by page'];
+        yield [['withPictures' => true, 'withReply' => true], 'with pictures, with a reply'];
+        yield [['length' => ['from' => 40, 'to' => 1200]], '40 to 1,200 characters long'];
+        yield [['most' => ['author' => 1, 'source' => 3]], 'at most one from one author, at most three from one source'];
     }
 
     public function test_what_is_written_whole_is_read_the_same(): void
@@ -79,7 +95,12 @@ final class BriefTest extends TestCase
         yield 'another version' => [['version' => 9], '/version', 'is 9'];
         yield 'an unknown part' => [['version' => 1, 'sieve' => 1], '/sieve', 'not known. Known here: version, gather'];
         yield 'an unknown member' => [['version' => 1, 'sift' => ['star' => 4]], '/sift/star', 'stars, withWords'];
-        yield 'stars the wrong way round' => [['version' => 1, 'sift' => ['stars' => ['from' => 5, 'to' => 4]]], '/sift/stars', 'from 5 to 4'];
+        yield 'a language that is none' => [['version' => 1, 'sift' => ['languages' => ['only' => ['en_GB!']]]], '/sift/languages/only/0', 'BCP 47'];
+        yield 'a day that is none' => [['version' => 1, 'sift' => ['when' => ['from' => '2026-02-30']]], '/sift/when/from', 'a day such as'];
+        yield 'too many words' => [['version' => 1, 'sift' => ['words' => ['any' => array_fill(0, 5001, 'a')]]], '/sift/words/any', 'at most 5000'];
+        yield 'an unknown member of words' => [['version' => 1, 'sift' => ['words' => ['some' => ['a']]]], '/sift/words/some', 'all, any, none'];
+        yield 'a weight beyond its scale' => [['version' => 1, 'sift' => ['balance' => ['variety' => 11]]], '/sift/balance/variety', 'between 0 and 10'];
+        yield 'another leave' => [['version' => 1, 'gather' => ['allowed' => [['channel' => 'wayleaf', 'show' => 'some']]]], '/gather/allowed/0/show', '"everything", "figures", "whole"'];
         yield 'six stars' => [['version' => 1, 'sift' => ['stars' => ['from' => 6]]], '/sift/stars/from', 'between 1 and 5'];
         yield 'a limit of none' => [['version' => 1, 'sift' => ['limit' => 0]], '/sift/limit', 'between 1 and 100'];
         yield 'a limit in words' => [['version' => 1, 'sift' => ['limit' => 'ten']], '/sift/limit', 'a whole number'];

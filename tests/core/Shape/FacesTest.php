@@ -18,10 +18,13 @@ use Gnomic\Shape\Plan;
 use Gnomic\Standing\Overall;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\core\AtADay;
 
 /** People and pictures on a card: named as the owner wishes, pictures only where we keep them. */
 final class FacesTest extends TestCase
 {
+    use AtADay;
+
     #[DataProvider('names')]
     public function test_names(?string $name, ?string $short, ?string $initials, string $face): void
     {
@@ -67,7 +70,7 @@ final class FacesTest extends TestCase
     {
         $brief = BriefReader::read(['version' => 1, 'shape' => $shape]);
 
-        return Plan::of($brief, [$entry], Overall::ofTally([]), [], new DateTimeZone('UTC'), $pictures)->cards[0];
+        return Plan::of($brief, self::on(), [$entry], Overall::ofTally([]), [], new DateTimeZone('UTC'), $pictures)->cards[0];
     }
 
     public function test_a_card_shows_what_is_kept_and_leaves_no_gap_for_the_rest(): void

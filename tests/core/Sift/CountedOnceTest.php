@@ -7,14 +7,18 @@ namespace Tests\core\Sift;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Sieve;
 use Gnomic\Sift\Sifting;
 use Gnomic\Sift\Tally;
 use Gnomic\Sift\Touch;
 use PHPUnit\Framework\TestCase;
+use Tests\core\AtADay;
 
 /** An opinion told at three places, by whichever of them a brief looks at. */
 final class CountedOnceTest extends TestCase
 {
+    use AtADay;
+
     /** @param  list<string>|null  $sources */
     private static function brief(?array $sources, string ...$pins): Brief
     {
@@ -35,7 +39,7 @@ final class CountedOnceTest extends TestCase
     /** @param  list<string>|null  $sources */
     private static function shown(?array $sources): string
     {
-        return implode(' ', Sifting::of(self::brief($sources), self::told(), 'day')->selection()->shown);
+        return implode(' ', Sifting::of(self::brief($sources), self::told(), self::on())->selection()->shown);
     }
 
     public function test_one_speaks_among_the_sources_of_the_brief(): void
@@ -49,27 +53,27 @@ final class CountedOnceTest extends TestCase
 
     public function test_figures_count_it_once_too(): void
     {
-        $overall = fn (?array $sources): string => ($found = Tally::ofEach(self::told())->overall(self::brief($sources)))->count.' '.$found->shown();
+        $overall = fn (?array $sources): string => ($found = Tally::ofEach(Sieve::of(self::brief($sources), self::on()), self::told())->overall())->count.' '.$found->shown();
         self::assertSame(['2 3.5', '2 3.3', '2 3.0', '1 5.0'], [$overall(null), $overall(['box', 'book']), $overall(['book']), $overall(['dir'])]);
     }
 
     public function test_a_pin_brings_no_duplicate_back(): void
     {
-        self::assertSame(['dir:a', 'book:b'], Sifting::of(self::brief(null, 'box:a'), self::told(), 'day')->selection()->shown);
+        self::assertSame(['dir:a', 'book:b'], Sifting::of(self::brief(null, 'box:a'), self::told(), self::on())->selection()->shown);
     }
 
     public function test_a_change_of_who_speaks_touches_the_briefs_that_see_it(): void
     {
         [, $box] = self::told();
         $alone = new Facts('box:a', 'box', 'review', 4.6, 50, 200);
-        self::assertTrue(Touch::canChange(self::brief(null), $alone, $box));
-        self::assertTrue(Touch::canChange(self::brief(['box']), $alone, $box), 'it is shown before and after');
-        self::assertFalse(Touch::canChange(self::brief(['dir']), $alone, $box));
+        self::assertTrue(Touch::canChange(self::brief(null), self::on(), $alone, $box));
+        self::assertTrue(Touch::canChange(self::brief(['box']), self::on(), $alone, $box), 'it is shown before and after');
+        self::assertFalse(Touch::canChange(self::brief(['dir']), self::on(), $alone, $box));
     }
 
     public function test_why_it_is_left_out(): void
     {
-        $verdicts = Sifting::of(self::brief(null), self::told(), 'day')->verdicts();
+        $verdicts = Sifting::of(self::brief(null), self::told(), self::on())->verdicts();
         self::assertSame(['once', 'once'], [$verdicts[2]->step, $verdicts[3]->step]);
         self::assertStringContainsString('told elsewhere too', $verdicts[2]->reason);
     }

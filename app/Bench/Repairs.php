@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Site;
+use App\Sift\SiteSieve;
+use Gnomic\Brief\Brief;
+use Gnomic\Brief\Numbers;
+use Gnomic\Sift\Loosening;
+
+/** What to loosen in a brief that leaves nothing: the smallest change that gives enough. */
+final class Repairs
+{
+    /** Entries that are enough, where the brief does not want fewer. */
+    private const ENOUGH = 3;
+
+    /** Offers beyond which a choice gets no easier. */
+    private const MOST = 3;
+
+    /**
+     * One clause at a time, the smallest loosening of each that is enough; where no single clause is to blame, those that
+     * are so together.
+     *
+     * @return list<array{text: string, brief: array<string, mixed>}>
+     */
+    public function of(Site $site, Brief $brief, SiteSieve $sieve): array
+    {
+        $enough = min(self::ENOUGH, $brief->limits->most);
+        $offers = [];
+        foreach ($sieve->tally()->account() as $step) {
+            // What nothing but this clause keeps out is what the loosest of its loosenings gives.
+            if ($step->alone !== null && $step->alone >= $enough) {
+                $offers[] = $this->smallest($site, $brief, $sieve, $step->key, $enough);
+            }
+        }
+        foreach ($offers === [] ? $sieve->tally()->togetherOut() : [] as $keys) {
+            $passing = $sieve->tally()->passingWithout($keys);
+            if ($passing >= $enough && array_filter($keys, fn (string $key): bool => ! $this->canGo($key)) === []) {
+                $offers[] = ['passing' => $passing, 'offer' => $this->offer(Loosening::without($brief, $keys), $passing)];
+                break;
+            }
+        }
+        usort($offers, fn (array $one, array $other): int => $one['passing'] <=> $other['passing']);
+
+        return array_slice(array_column($offers, 'offer'), 0, self::MOST);
+    }
+
+    /** @return array{passing: int, offer: array{text: string, brief: array<string, mixed>}} */
+    private function smallest(Site $site, Brief $brief, SiteSieve $sieve, string $key, int $enough): array
+    {
+        $last = ['passing' => 0, 'offer' => ['text' => '', 'brief' => []]];
+        foreach (Loosening::of($brief, $key) as $looser) {
+            $passing = SiteSieve::of($site, $looser->brief, $sieve->around())->tally()->passing();
+            $last = ['passing' => $passing, 'offer' => $this->offer($looser, $passing)];
+            if ($passing >= $enough) {
+                break;
+            }
+        }
+
+        return $last;
+    }
+
+    /** @return array{text: string, brief: array<string, mixed>} */
+    private function offer(Loosening $looser, int $passing): array
+    {
+        return ['text' => "$looser->phrase: ".Numbers::spoken($passing).' would pass', 'brief' => $looser->brief->toArray()];
+    }
+
+    private function canGo(string $key): bool
+    {
+        return ! in_array($key, ['present', 'once', 'decided', 'hidden', 'never'], true);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Entries\Listing;
+use App\Models\Site;
+use App\Models\View;
+use Gnomic\Brief\BriefReader;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+
+/** Views of the entries that the owner has given a name. */
+final class ViewController
+{
+    private const MOST = 50;
+
+    public function index(Site $site): JsonResponse
+    {
+        $views = [];
+        foreach (View::query()->where('site_id', $site->id)->orderBy('name')->get() as $view) {
+            $views[] = ['id' => $view->id, 'name' => $view->name] + $view->wanted;
+        }
+
+        return new JsonResponse(['views' => $views]);
+    }
+
+    /** The same name again is the same view, changed. */
+    public function store(Request $request, Site $site): JsonResponse
+    {
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:60'],
+            'wanted' => ['present', 'array'],
+            'state' => ['nullable', Rule::in(Listing::STATES)],
+            'search' => ['nullable', 'string', 'max:200'],
+        ]);
+        if ($site->views()->count() >= self::MOST) {
+            abort(422, 'There are '.self::MOST.' views already. Remove one that is not used any more.');
+        }
+        $brief = BriefReader::read(['version' => 1] + array_intersect_key($given['wanted'], ['gather' => true, 'sift' => true]));
+        $view = $site->views()->updateOrCreate(['name' => trim((string) $given['name'])], ['wanted' => [
+            'wanted' => array_intersect_key($brief->toArray(), ['gather' => true, 'sift' => true]),
+            'state' => $given['state'] ?? null,
+            'search' => (string) ($given['search'] ?? ''),
+        ]]);
+
+        return new JsonResponse(['id' => $view->id, 'name' => $view->name] + $view->wanted, JsonResponse::HTTP_CREATED);
+    }
+
+    public function destroy(Site $site, int $id): JsonResponse
+    {
+        $site->views()->whereKey($id)->firstOrFail()->delete();
+
+        return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
+    }
+}

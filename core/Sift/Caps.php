@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Sift;
+
+use Gnomic\Brief\MostWanted;
+use Gnomic\Brief\Numbers;
+
+/**
+ * At most so many from one author, and then, of those left, at most so many from one source; always the first in the order.
+ * Pins count, and are never left out. Entries that nobody is named for have no author in common.
+ */
+final readonly class Caps
+{
+    /** @param  list<string>  $pins */
+    public function __construct(private ?MostWanted $most, private array $pins)
+    {
+    }
+
+    /** @return list<array{key: string, phrase: string, most: int}> the steps that there are */
+    public function steps(): array
+    {
+        $steps = [];
+        foreach (['author' => $this->most?->author, 'source' => $this->most?->source] as $of => $most) {
+            if ($most !== null) {
+                $steps[] = ['key' => self::key($of), 'phrase' => 'at most '.Numbers::spoken($most)." from one $of", 'most' => $most];
+            }
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  iterable<T>  $ordered
+     * @param  callable(T): array{string, string, string|null}  $of  identifier, source and author
+     * @return array{kept: list<T>, out: array<string, list<T>>} out by the key of the step
+     */
+    public function apply(iterable $ordered, callable $of): array
+    {
+        $out = array_fill_keys(array_column($this->steps(), 'key'), []);
+        $kept = [];
+        $byAuthor = $bySource = [];
+        $pins = array_flip($this->pins);
+        foreach ($ordered as $entry) {
+            [$id, $source, $author] = $of($entry);
+            $isPinned = isset($pins[$id]);
+            if ($this->most?->author !== null && $author !== null) {
+                $byAuthor[$author] = ($byAuthor[$author] ?? 0) + 1;
+                if ($byAuthor[$author] > $this->most->author && ! $isPinned) {
+                    $out[self::key('author')][] = $entry;
+
+                    continue;
+                }
+            }
+            if ($this->most?->source !== null) {
+                $bySource[$source] = ($bySource[$source] ?? 0) + 1;
+                if ($bySource[$source] > $this->most->source && ! $isPinned) {
+                    $out[self::key('source')][] = $entry;
+
+                    continue;
+                }
+            }
+            $kept[] = $entry;
+        }
+
+        return ['kept' => $kept, 'out' => $out];
+    }
+
+    /** Why the step of this key leaves an entry out. */
+    public function reason(string $key): string
+    {
+        $of = $key === self::key('author') ? 'author' : 'source';
+        $most = $of === 'author' ? $this->most?->author : $this->most?->source;
+
+        return 'Before it '.($most === 1 ? 'stands one' : 'stand '.Numbers::spoken((int) $most))." of the same $of, the brief wants at most ".Numbers::spoken((int) $most).'.';
+    }
+
+    private static function key(string $of): string
+    {
+        return $of === 'author' ? 'mostOfAuthor' : 'mostOfSource';
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Sift\Clauses;
+
+use Gnomic\Brief\TermsWanted;
+use Gnomic\Sift\Clause;
+use Gnomic\Sift\Condition;
+use Gnomic\Sift\Facts;
+use Gnomic\Sift\Term;
+
+/** Entries that say certain words, in title or text: all of some, any of others, none of a third kind. */
+final readonly class Said implements Clause
+{
+    /** @var array<string, Term> by the word as it was written; words with nothing to look for ask nothing and are left out */
+    private array $all;
+
+    /** @var array<string, Term> */
+    private array $any;
+
+    /** @var array<string, Term> */
+    private array $none;
+
+    public function __construct(private TermsWanted $wanted)
+    {
+        [$this->all, $this->any, $this->none] = array_map(Term::each(...), [$wanted->all, $wanted->any, $wanted->none]);
+    }
+
+    public function key(): string
+    {
+        return 'said';
+    }
+
+    public function phrase(): string
+    {
+        return TermsSpoken::of($this->wanted, 'saying ', 'not saying ');
+    }
+
+    public function keeps(Facts $entry): bool
+    {
+        return $this->fault($entry) === null;
+    }
+
+    public function reason(Facts $entry): string
+    {
+        return (string) $this->fault($entry);
+    }
+
+    public function condition(): Condition
+    {
+        $parts = [];
+        $bindings = [];
+        foreach ([[$this->all, ' AND ', 'IN'], [$this->any, ' OR ', 'IN'], [$this->none, ' OR ', 'NOT IN']] as [$terms, $glue, $in]) {
+            if ($terms !== []) {
+                $parts[] = "id $in (SELECT rowid FROM entry_words WHERE entry_words MATCH ?)";
+                $bindings[] = 'said : ('.implode($glue, array_map(fn (Term $term): string => $term->query(), $terms)).')';
+            }
+        }
+
+        return new Condition($parts === [] ? '(1)' : '('.implode(' AND ', $parts).')', $bindings);
+    }
+
+    private function fault(Facts $entry): ?string
+    {
+        $line = $entry->saying->line();
+        foreach ($this->all as $word => $term) {
+            if (! $term->isIn($line)) {
+                return "It does not say \"$word\".";
+            }
+        }
+        foreach ($this->none as $word => $term) {
+            if ($term->isIn($line)) {
+                return "It says \"$word\", which the brief leaves out.";
+            }
+        }
+        foreach ($this->any as $term) {
+            if ($term->isIn($line)) {
+                return null;
+            }
+        }
+
+        return $this->any === [] ? null : 'It says none of '.TermsSpoken::listed($this->wanted->any, 'or').'.';
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Sift;
+
+use Gnomic\Gather\Text\Tokens;
+
+/** What an entry says, title and words, made ready to be searched when it first is. */
+final class Saying
+{
+    private ?string $line = null;
+
+    public function __construct(private readonly string $text)
+    {
+    }
+
+    /** As Tokens::line(). */
+    public function line(): string
+    {
+        return $this->line ??= Tokens::line($this->text);
+    }
+}

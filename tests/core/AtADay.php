@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core;
+
+use DateTimeImmutable;
+use Gnomic\Sift\Circumstances;
+
+/** Circumstances with nothing to them but the day. */
+trait AtADay
+{
+    private static function on(string $day = '2026-01-01'): Circumstances
+    {
+        return new Circumstances(new DateTimeImmutable($day));
+    }
+}
