@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Tables;
 
-/** Rows of CSV (RFC 4180) that no spreadsheet takes for formulas: a text that would begin one gets an apostrophe before it. */
+/** Rows of CSV (RFC 4180) that no spreadsheet takes for formulas: a text that would begin one gets an apostrophe before it (CWE-1236). */
 final class Cells
 {
     /** Signs with which spreadsheets begin a formula, or skip on their way to one. */
@@ -23,9 +23,8 @@ final class Cells
         return preg_match('/[",\r\n]|^\s|\s$/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
     }
 
-    /** A number is none, whatever its sign. */
     private static function beginsFormula(string $text): bool
     {
-        return ! is_numeric($text) && (preg_match(self::FORMULA, $text) === 1 || preg_match('/^[\t\r\n]/', $text) === 1);
+        return preg_match(self::FORMULA, $text) === 1 || preg_match('/^[\t\r\n]/', $text) === 1;
     }
 }
