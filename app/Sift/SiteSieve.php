@@ -12,7 +12,6 @@ use Gnomic\Entry\Entry as CoreEntry;
 use Gnomic\Sift\Balance;
 use Gnomic\Sift\Caps;
 use Gnomic\Sift\Circumstances;
-use Gnomic\Sift\Counted;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Ordered;
 use Gnomic\Sift\Ranking;
@@ -22,7 +21,6 @@ use Gnomic\Sift\Sieve;
 use Gnomic\Sift\Tally;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use PDO;
 
 /**
  * A brief's sieve over a site's stored entries, by the database and one covering index: one walk counts what each clause
@@ -38,10 +36,13 @@ final readonly class SiteSieve
 
     private Caps $caps;
 
+    private Matches $matches;
+
     private function __construct(private Site $site, private Brief $brief, Circumstances $around, ?Tally $tally)
     {
         $this->sieve = Sieve::of($brief, $around);
-        $this->tally = $tally ?? $this->counted();
+        $this->matches = new Matches;
+        $this->tally = $tally ?? (new SiteTally($site, $this->sieve, $this->matches))->counted();
         $this->ranking = Ranking::of($brief, $around, $this->tally);
         $this->caps = new Caps($brief->most, $brief->pins);
     }
@@ -71,7 +72,7 @@ final readonly class SiteSieve
     {
         [$shown, $out] = $this->reckoned();
 
-        return new Selection($shown, $this->tally->steps(array_map(count(...), $out), count($shown)));
+        return new Selection($shown, $this->tally->steps($out, count($shown)));
     }
 
     /**
@@ -137,9 +138,9 @@ final readonly class SiteSieve
         if ($stopped !== null) {
             return ['place' => null, 'step' => $stopped->key(), 'reason' => $stopped->reason($facts)];
         }
-        [$shown, $out, $variety] = $this->reckoned();
+        ['kept' => $kept, 'out' => $out, 'variety' => $variety] = $this->brief->most === null ? $this->first() : $this->capped();
         $reasons = new Reasons($this->brief, $this->ranking, $variety);
-        $place = array_search($entry->ref, $shown, true);
+        $place = array_search($entry->ref, array_slice($kept, 0, $this->brief->limits->most), true);
         foreach ($out as $step => $refs) {
             if (in_array($entry->ref, $refs, true)) {
                 return ['place' => null, 'step' => $step, 'reason' => $this->caps->reason($step)];
@@ -169,27 +170,12 @@ final readonly class SiteSieve
         return array_values(array_filter(array_map(fn (string $ref): ?CoreEntry => ($found[$ref] ?? null)?->toCore(), $refs)));
     }
 
-    /** All that a site collected, counted by what each clause makes of it: one walk, however many clauses there are. */
-    private function counted(): Tally
-    {
-        $failures = $this->sieve->failuresInSql();
-        $counts = $this->sieve->countsInSql();
-        $rows = $this->rows($this->collected()->selectRaw("$failures->sql AS failures, $counts->sql AS counts, source, stars, length > 0 AS worded, COUNT(*) AS times, MIN(published) AS oldest",
-            [...$failures->bindings, ...$counts->bindings])->groupByRaw('1, 2, 3, 4, 5'));
-        $counted = [];
-        foreach ($rows as [$failed, $isCounted, $source, $stars, $worded, $times, $oldest]) {
-            $counted[] = new Counted((int) $failed, (bool) $isCounted, (string) $source, $stars === null ? null : (float) $stars, (bool) $worded, (int) $times, $oldest === null ? null : (int) $oldest);
-        }
-
-        return new Tally($this->sieve, $counted);
-    }
-
     /** @return list<string> */
     private function behindClause(string $step, bool $kept, int $offset, int $count): array
     {
         $query = $this->collected();
         foreach ($step === 'collected' ? [] : $this->sieve->clauses as $clause) {
-            $condition = $this->sieve->condition($clause);
+            $condition = $this->matches->prepared($this->sieve->condition($clause));
             $isStep = $clause->key() === $step;
             $condition = $isStep && ! $kept ? $condition->not() : $condition;
             $query->whereRaw($condition->sql, $condition->bindings);
@@ -204,20 +190,36 @@ final readonly class SiteSieve
         return self::refs($query->orderByRaw('published IS NULL, published DESC, ref')->offset($offset)->limit($count));
     }
 
-    /** @return array{list<string>, array<string, list<string>>, array<string, int>} what is shown, what is beyond a cap, and the variety of those that the balanced order chose */
+    /** @return array{list<string>, array<string, int>} what is shown, and how many are beyond a cap, by the key of the step */
     private function reckoned(): array
     {
+        $limit = $this->brief->limits->most;
         if ($this->brief->most === null) {
-            [$shown, $variety] = $this->passing(0, $this->brief->limits->most);
-
-            return [$shown, [], $variety];
+            return [$this->passing(0, $limit)[0], []];
         }
-        ['kept' => $kept, 'out' => $out, 'variety' => $variety] = $this->capped();
+        $out = (new CapCounts($this->brief->most, $this->brief->pins, $this->tally))->of($this->ordered(), fn (iterable $rows): array => $this->turned($rows)[0]);
+        // The first of them, as many as fill the widget behind the caps; the rest is only counted.
+        $wanted = min($limit, $this->tally->passing() - array_sum($out));
+        $kept = $rows = [];
+        for ($chunk = Balance::pool($limit); count($kept) < $wanted; $chunk *= 4) {
+            array_push($rows, ...$this->passingRows(count($rows), $chunk));
+            $kept = $this->caps->apply($rows, fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]])['kept'];
+        }
 
-        return [array_slice($kept, 0, $this->brief->limits->most), $out, $variety];
+        return [array_map(strval(...), array_slice(array_column($kept, 0), 0, $limit)), $out];
     }
 
-    /** @return array{list<string>, array<string, int>} */
+    /** @return list<list<mixed>> reference, source and author of those that pass, in their order */
+    private function passingRows(int $offset, int $count): array
+    {
+        if ($this->brief->order !== Order::Balanced) {
+            return [...Rows::of($this->ordered()->select(['ref', 'source', 'author'])->offset($offset)->limit($count))];
+        }
+
+        return array_map(fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author], $this->facts($this->passing($offset, $count)[0]));
+    }
+
+    /** @return array{list<string>, array<string, int>} references, and the variety of those that the balanced order chose */
     private function behindCaps(string $step, bool $kept, int $offset, int $count): array
     {
         ['kept' => $all, 'out' => $out, 'variety' => $variety] = $this->capped();
@@ -250,6 +252,14 @@ final readonly class SiteSieve
         return [[...$refs, ...($more > 0 ? self::refs($this->ordered()->offset($from)->limit($more)) : [])], $head->variety];
     }
 
+    /** @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} those shown, where nothing is capped */
+    private function first(): array
+    {
+        [$shown, $variety] = $this->passing(0, $this->brief->limits->most);
+
+        return ['kept' => $shown, 'out' => [], 'variety' => $variety];
+    }
+
     /** The first of the balanced order: the pins, and the pool that is chosen from. */
     private function inTurns(): Ordered
     {
@@ -262,11 +272,7 @@ final readonly class SiteSieve
     /** @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} references of those that pass every clause, by what the caps make of them */
     private function capped(): array
     {
-        $rows = $this->rows($this->ordered()->select(['ref', 'source', 'author']));
-        $variety = [];
-        if ($this->brief->order === Order::Balanced) {
-            [$rows, $variety] = $this->turned($rows);
-        }
+        [$rows, $variety] = $this->turned(Rows::of($this->ordered()->select(['ref', 'source', 'author'])));
         ['kept' => $kept, 'out' => $out] = $this->caps->apply($rows, fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]]);
 
         return ['kept' => array_map(strval(...), array_column($kept, 0)), 'out' => array_map(fn (array $rows): array => array_map(strval(...), array_column($rows, 0)), $out), 'variety' => $variety];
@@ -282,10 +288,15 @@ final readonly class SiteSieve
         foreach ($rows as $row) {
             $byRef[(string) $row[0]] = $row;
         }
+        if ($this->brief->order !== Order::Balanced) {
+            return [array_values($byRef), []];
+        }
         $turns = $this->inTurns();
         $head = [];
         foreach ($turns->entries as $entry) {
-            $head[$entry->id] = $byRef[$entry->id];
+            if (isset($byRef[$entry->id])) {
+                $head[$entry->id] = $byRef[$entry->id];
+            }
         }
 
         return [array_values($head + $byRef), $turns->variety];
@@ -295,7 +306,7 @@ final readonly class SiteSieve
     {
         $query = $this->collected();
         foreach ($this->sieve->clauses as $clause) {
-            $condition = $this->sieve->condition($clause);
+            $condition = $this->matches->prepared($this->sieve->condition($clause));
             $query->whereRaw($condition->sql, $condition->bindings);
         }
         $order = $this->ranking->sql();
@@ -309,9 +320,9 @@ final readonly class SiteSieve
      */
     private function facts(array $refs): array
     {
-        $found = Entry::ofRefs($this->site, $refs);
+        $found = StoredFacts::of($this->site, $refs);
 
-        return array_values(array_filter(array_map(fn (string $ref): ?Facts => ($found[$ref] ?? null)?->facts(), $refs)));
+        return array_values(array_filter(array_map(fn (string $ref): ?Facts => $found[$ref] ?? null, $refs)));
     }
 
     /** @return list<string> */
@@ -320,21 +331,8 @@ final readonly class SiteSieve
         return array_map(strval(...), $query->pluck('ref')->all());
     }
 
-    /** @return iterable<list<mixed>> as the database gives them, one by one: objects would cost more than the walk */
-    private function rows(Builder $query): iterable
-    {
-        $statement = DB::connection()->getPdo()->prepare($query->toSql());
-        foreach ($query->getBindings() as $index => $value) {
-            $statement->bindValue($index + 1, $value, is_int($value) ? PDO::PARAM_INT : PDO::PARAM_STR);
-        }
-        $statement->execute();
-        while (is_array($row = $statement->fetch(PDO::FETCH_NUM))) {
-            yield array_values($row);
-        }
-    }
-
     private function collected(): Builder
     {
-        return DB::table('entries')->where('site_id', $this->site->id);
+        return DB::table(DB::raw('entries INDEXED BY entries_facts'))->where('site_id', $this->site->id);
     }
 }

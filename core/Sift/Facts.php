@@ -29,6 +29,7 @@ final readonly class Facts
      * @param  int  $pictures  how many there are
      * @param  list<string>  $tags  hashtags, folded
      * @param  list<string>  $labels  folded
+     * @param  bool|null  $barred  says a word that the site never shows; null where nobody has looked yet
      */
     public function __construct(
         public string $id,
@@ -50,6 +51,7 @@ final readonly class Facts
         public array $tags = [],
         public array $labels = [],
         ?Saying $saying = null,
+        public ?bool $barred = null,
     ) {
         $this->saying = $saying ?? new Saying('');
     }

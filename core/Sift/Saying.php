@@ -15,6 +15,15 @@ final class Saying
     {
     }
 
+    /** From Tokens::inAscii() of its line, as an index keeps it. */
+    public static function kept(string $line): self
+    {
+        $saying = new self('');
+        $saying->line = Tokens::fromAscii($line);
+
+        return $saying;
+    }
+
     /** As Tokens::line(). */
     public function line(): string
     {

@@ -115,6 +115,17 @@ final readonly class Sieve
         return $failures;
     }
 
+    /** Those of failures() that whole classes of alike entries have, where none of them is picked out. */
+    public function failuresOfClass(Facts $entry): int
+    {
+        $failures = 0;
+        foreach ($this->clauses as $index => $clause) {
+            $failures |= $clause instanceof OfAlike && ! $clause->keeps($entry) ? 1 << $index : 0;
+        }
+
+        return $failures;
+    }
+
     /** Whether an entry counts in the overall figures: what stars, words or a hand keep out does too. */
     public function counts(Facts $entry): bool
     {
@@ -135,38 +146,33 @@ final readonly class Sieve
         return $this->brief->pins !== [] && self::yieldsToPins($clause) ? Condition::oneOf('ref', $this->brief->pins)->or($condition) : $condition;
     }
 
-    /** failures() in SQL. */
-    public function failuresInSql(): Condition
+    /**
+     * The bits of failures() that are not of whole classes of alike entries, in SQL and without regard to pins; null where
+     * there are none.
+     */
+    public function ownFailuresInSql(): ?Condition
     {
         $sums = [];
         $bindings = [];
-        foreach ($this->clauses as $index => $clause) {
-            $condition = $this->condition($clause);
-            $sums[] = "(NOT $condition->sql) * ".(1 << $index);
+        foreach ($this->own() as $place => $index) {
+            $condition = $this->clauses[$index]->condition();
+            $sums[] = "(NOT $condition->sql) * ".(1 << $place);
             array_push($bindings, ...$condition->bindings);
         }
 
-        return new Condition('('.implode(' + ', $sums).')', $bindings);
+        return $sums === [] ? null : new Condition('('.implode(' + ', $sums).')', $bindings);
     }
 
-    /** counts() in SQL. */
-    public function countsInSql(): Condition
+    /** @return list<int> which of the clauses are not of whole classes, in their order */
+    public function own(): array
     {
-        $conditions = array_map(fn (Clause $clause): Condition => $clause->condition(), $this->figures);
-
-        return new Condition('('.implode(' AND ', array_map(fn (Condition $one): string => $one->sql, $conditions)).')',
-            array_merge(...array_map(fn (Condition $one): array => $one->bindings, $conditions)));
+        return array_keys(array_filter($this->clauses, fn (Clause $clause): bool => ! $clause instanceof OfAlike));
     }
 
-    public function find(string $key): ?Clause
+    /** @return list<string> identifiers of entries that are judged one by one: the brief picks them out, or a page does */
+    public function picked(): array
     {
-        foreach ($this->clauses as $clause) {
-            if ($clause->key() === $key) {
-                return $clause;
-            }
-        }
-
-        return null;
+        return array_values(array_unique([...$this->brief->pins, ...$this->brief->hidden, ...array_merge(...array_map(fn (string $widget): array => $this->around->shownBy[$widget] ?? [], $this->brief->apartFrom))]));
     }
 
     /**

@@ -32,6 +32,19 @@ final readonly class Tally
         return array_sum(array_map(fn (Counted $one): int => $one->failures === 0 ? $one->times : 0, $this->counted));
     }
 
+    /** @return array<string, int> how many of each source pass every clause */
+    public function passingBySource(): array
+    {
+        $passing = [];
+        foreach ($this->counted as $one) {
+            if ($one->failures === 0) {
+                $passing[$one->source] = ($passing[$one->source] ?? 0) + $one->times;
+            }
+        }
+
+        return $passing;
+    }
+
     /**
      * The sieve's account through its clauses.
      *

@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Fills the measured instance: php fill.php COUNT brings its first site to COUNT entries, by copies of those that are there.
 
 use App\Models\Site;
+use Gnomic\Sift\Facts;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 
@@ -23,6 +24,8 @@ DB::transaction(function () use ($models, $have, $count): void {
         $row['native'] = "copy-$number";
         $row['ref'] = "$row[source]:copy-$number";
         $row['published'] -= $number * 3600;
+        $row['lot'] = Facts::lotOf((string) $row['ref']);
+        $row['author'] = $row['author'] === null ? null : "$row[author] ".($number % 10 === 0 ? $number % 5000 : $number);
         DB::table('entries')->insert($row);
     }
 });

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Gnomic\Sift\Clauses;
 
 use Gnomic\Brief\Numbers;
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries about the subjects that the brief names. */
-final readonly class AboutSubjects implements Clause
+final readonly class AboutSubjects implements OfAlike
 {
     /** @param  list<string>  $subjects keys */
     public function __construct(private array $subjects)

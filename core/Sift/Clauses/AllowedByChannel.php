@@ -6,12 +6,12 @@ namespace Gnomic\Sift\Clauses;
 
 use Gnomic\Brief\Allowed;
 use Gnomic\Sift\Circumstances;
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries of channels of which more than the figures may be shown. */
-final readonly class AllowedByChannel implements Clause
+final readonly class AllowedByChannel implements OfAlike
 {
     /** @param  array<string, Allowed>  $allowed by channel */
     public function __construct(private array $allowed, private Circumstances $around)

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Gnomic\Sift\Clauses;
 
 use Gnomic\Brief\Numbers;
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries that no other widget of the same page shows. */
-final readonly class ApartFrom implements Clause
+final readonly class ApartFrom implements OfAlike
 {
     /**
      * @param  list<string>  $widgets  keys

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /**
  * Of entries told at several places, one. Always part of the sieve, and always of the brief's own sources: where the one
  * that would speak comes from a source that the brief leaves out, the next one speaks.
  */
-final readonly class CountedOnce implements Clause
+final readonly class CountedOnce implements OfAlike
 {
     /** @param  list<string>|null  $sources of the brief; null for all */
     public function __construct(private ?array $sources)

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries that do not wait for the owner's decision. Always part of the sieve. */
-final readonly class Decided implements Clause
+final readonly class Decided implements OfAlike
 {
     public function key(): string
     {

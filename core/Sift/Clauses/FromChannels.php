@@ -6,12 +6,12 @@ namespace Gnomic\Sift\Clauses;
 
 use Gnomic\Brief\Numbers;
 use Gnomic\Sift\Circumstances;
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries of the channels that the brief names. */
-final readonly class FromChannels implements Clause
+final readonly class FromChannels implements OfAlike
 {
     /** @param  list<string>  $channels */
     public function __construct(private array $channels, private Circumstances $around)

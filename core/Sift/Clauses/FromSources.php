@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Gnomic\Sift\Clauses;
 
 use Gnomic\Brief\Numbers;
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries of the sources that the brief names. */
-final readonly class FromSources implements Clause
+final readonly class FromSources implements OfAlike
 {
     /** @param  list<string>  $sources keys */
     public function __construct(private array $sources)

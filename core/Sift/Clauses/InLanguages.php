@@ -6,13 +6,13 @@ namespace Gnomic\Sift\Clauses;
 
 use Gnomic\Brief\LanguagesWanted;
 use Gnomic\Brief\Numbers;
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 use Locale;
 
 /** Entries in the languages that the brief names, by basic filtering (RFC 4647, section 3.3.1). */
-final readonly class InLanguages implements Clause
+final readonly class InLanguages implements OfAlike
 {
     /** @param  list<string>  $only  ranges */
     public function __construct(private array $only, private bool $keepUnknown)

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 use Gnomic\Sift\Term;
 
 /** Entries that say none of the words which the site never shows. */
-final readonly class NeverSaid implements Clause
+final readonly class NeverSaid implements OfAlike
 {
     /** @var array<string, Term> */
     private array $terms;
@@ -33,7 +33,7 @@ final readonly class NeverSaid implements Clause
 
     public function keeps(Facts $entry): bool
     {
-        return $this->said($entry) === null;
+        return ! ($entry->barred ?? $this->said($entry) !== null);
     }
 
     public function reason(Facts $entry): string

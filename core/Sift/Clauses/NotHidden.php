@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries that the owner has hidden neither here nor everywhere. Always part of the sieve. */
-final readonly class NotHidden implements Clause
+final readonly class NotHidden implements OfAlike
 {
     /** @param  list<string>  $hiddenHere */
     public function __construct(private array $hiddenHere)

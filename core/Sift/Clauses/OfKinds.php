@@ -6,12 +6,12 @@ namespace Gnomic\Sift\Clauses;
 
 use Gnomic\Brief\Numbers;
 use Gnomic\Entry\Kind;
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries of the kinds that the brief names. */
-final readonly class OfKinds implements Clause
+final readonly class OfKinds implements OfAlike
 {
     /** @param  list<Kind>  $kinds */
     public function __construct(private array $kinds)

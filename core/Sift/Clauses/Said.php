@@ -13,6 +13,9 @@ use Gnomic\Sift\Term;
 /** Entries that say certain words, in title or text: all of some, any of others, none of a third kind. */
 final readonly class Said implements Clause
 {
+    /** How its conditions ask the index: what a database does with it again and again, it may do once beforehand. */
+    public const MATCHING = 'IN (SELECT rowid FROM entry_words WHERE entry_words MATCH ?)';
+
     /** @var array<string, Term> by the word as it was written; words with nothing to look for ask nothing and are left out */
     private array $all;
 
@@ -51,9 +54,9 @@ final readonly class Said implements Clause
     {
         $parts = [];
         $bindings = [];
-        foreach ([[$this->all, ' AND ', 'IN'], [$this->any, ' OR ', 'IN'], [$this->none, ' OR ', 'NOT IN']] as [$terms, $glue, $in]) {
+        foreach ([[$this->all, ' AND ', ''], [$this->any, ' OR ', ''], [$this->none, ' OR ', 'NOT ']] as [$terms, $glue, $in]) {
             if ($terms !== []) {
-                $parts[] = "id $in (SELECT rowid FROM entry_words WHERE entry_words MATCH ?)";
+                $parts[] = "id $in".self::MATCHING;
                 $bindings[] = 'said : ('.implode($glue, array_map(fn (Term $term): string => $term->query(), $terms)).')';
             }
         }

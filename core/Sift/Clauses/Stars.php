@@ -6,12 +6,12 @@ namespace Gnomic\Sift\Clauses;
 
 use Gnomic\Brief\Numbers;
 use Gnomic\Brief\StarsWanted;
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries rated within bounds, both included; those with no rating by a choice of its own. */
-final readonly class Stars implements Clause
+final readonly class Stars implements OfAlike
 {
     public function __construct(private StarsWanted $wanted)
     {

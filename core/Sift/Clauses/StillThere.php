@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries that are still at their source. Always part of the sieve. */
-final readonly class StillThere implements Clause
+final readonly class StillThere implements OfAlike
 {
     public function key(): string
     {

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries with a picture of their own; the face of who wrote is none. */
-final readonly class WithPictures implements Clause
+final readonly class WithPictures implements OfAlike
 {
     public function key(): string
     {

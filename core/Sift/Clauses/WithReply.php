@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries that the owner has replied to. */
-final readonly class WithReply implements Clause
+final readonly class WithReply implements OfAlike
 {
     public function key(): string
     {

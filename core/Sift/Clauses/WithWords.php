@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\OfAlike;
 
 /** Entries that say something. A title alone is no words. */
-final readonly class WithWords implements Clause
+final readonly class WithWords implements OfAlike
 {
     public function key(): string
     {
