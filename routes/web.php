@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\ChoiceController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\GrantController;
 use App\Http\Controllers\ImportController;
@@ -43,6 +44,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('grants/{id}/choices', [GrantController::class, 'choices'])->whereNumber('id');
             Route::get('subjects', [SubjectController::class, 'index']);
             Route::post('subjects', [SubjectController::class, 'store']);
+            Route::patch('subjects/{key}', [SubjectController::class, 'update']);
             Route::put('subjects/{key}/addresses', [SubjectController::class, 'address']);
             Route::get('templates/{kind}.{form}', [ImportController::class, 'template'])->where(['kind' => 'subjects|entries', 'form' => 'csv|xlsx']);
             Route::post('imports', [ImportController::class, 'store']);
@@ -64,7 +66,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('entries/where', [EntryController::class, 'where']);
             Route::get('entries/export.{form}', [EntryController::class, 'export'])->where('form', 'csv|jsonl|json');
             Route::post('entries/marks', [EntryController::class, 'mark']);
-            Route::get('labels', [EntryController::class, 'labels']);
+            Route::get('choices', ChoiceController::class);
             Route::get('views', [ViewController::class, 'index']);
             Route::post('views', [ViewController::class, 'store']);
             Route::delete('views/{id}', [ViewController::class, 'destroy'])->whereNumber('id');

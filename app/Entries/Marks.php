@@ -54,14 +54,6 @@ final class Marks
         });
     }
 
-    /** @return list<string> the labels that the owner has put on anything, as written, the most used first */
-    public function labels(Site $site): array
-    {
-        $rows = DB::select('SELECT one.value AS label FROM entries, json_each(entries.own_labels) AS one WHERE site_id = ? AND own_labels IS NOT NULL GROUP BY one.value ORDER BY COUNT(*) DESC, one.value LIMIT 200', [$site->id]);
-
-        return array_map(fn (object $row): string => (string) $row->label, $rows);
-    }
-
     /**
      * @param  list<string>  $refs
      * @param  callable(Entry): (array<string, mixed>|null)  $change  null where there is nothing to change

@@ -48,7 +48,7 @@ final class BriefReader
             channels: Fields::textsOrNull($gather, 'channels', 50, 100),
             subjects: Fields::textsOrNull($gather, 'subjects', 200, 200),
             kinds: $gather->has('kinds') ? self::kinds($gather) : null,
-            apartFrom: Fields::distinct($gather, 'apartFrom', Fields::texts($gather, 'apartFrom', 20, 40)),
+            apartFrom: Fields::distinct($gather, 'apartFrom', Fields::texts($gather, 'apartFrom', 50, 40)),
             allowed: self::allowed($gather),
             stars: StarsWanted::read($sift->objectOrNull('stars')),
             withWords: $sift->boolOr('withWords', false),

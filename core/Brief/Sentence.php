@@ -38,6 +38,34 @@ final class Sentence
         ];
     }
 
+    /**
+     * The part that chooses entries, for a list of them: "Reviews, newest first, from all nine sources, three stars and down".
+     *
+     * @return list<Phrase>
+     */
+    public static function ofListing(Brief $brief, Surroundings $around): array
+    {
+        $order = match ($brief->order) {
+            Order::Newest => 'newest first',
+            Order::Oldest => 'oldest first',
+            Order::Highest => 'best first',
+            Order::Lowest => 'worst first',
+            Order::Liked => 'most liked first',
+            Order::Longest => 'longest first',
+            Order::Shuffled => 'shuffled',
+            Order::Balanced => 'in good balance',
+        };
+        $noun = $brief->kinds === null ? 'entries' : Numbers::listed(array_map(fn (Kind $kind): string => $kind->noun(2), $brief->kinds));
+
+        return [
+            new Phrase(ucfirst($noun).", $order", 'order', 'sift'),
+            new Phrase(', from '),
+            new Phrase(self::sources($brief, $around), 'sources', 'gather'),
+            ...self::wishes($brief, $around, false),
+            new Phrase('.'),
+        ];
+    }
+
     public static function text(Brief $brief, Surroundings $around): string
     {
         return implode('', array_map(fn (Phrase $phrase): string => $phrase->text, self::of($brief, $around)));
@@ -101,7 +129,7 @@ final class Sentence
      *
      * @return list<Phrase>
      */
-    private static function wishes(Brief $brief, Surroundings $around): array
+    private static function wishes(Brief $brief, Surroundings $around, bool $withHand = true): array
     {
         $told = [];
         foreach (Sieve::of($brief, $around->circumstances)->clauses as $clause) {
@@ -123,7 +151,11 @@ final class Sentence
             array_push($phrases, new Phrase(', '), new Phrase(implode(', ', $parts), $key, 'sift'));
         }
 
-        return [...$phrases, new Phrase(', '), new Phrase(self::hand($brief), 'hand', 'sift'), new Phrase(', '), new Phrase($told === [] ? 'asking no more' : 'and no more', 'more', 'sift')];
+        if ($withHand) {
+            array_push($phrases, new Phrase(', '), new Phrase(self::hand($brief), 'hand', 'sift'));
+        }
+
+        return [...$phrases, new Phrase(', '), new Phrase($told === [] ? 'asking no more' : 'and no more', 'more', 'sift')];
     }
 
     private static function ratings(Brief $brief): string

@@ -175,6 +175,18 @@ final readonly class Sieve
         return array_values(array_unique([...$this->brief->pins, ...$this->brief->hidden, ...array_merge(...array_map(fn (string $widget): array => $this->around->shownBy[$widget] ?? [], $this->brief->apartFrom))]));
     }
 
+    /** The clause of this key; null where the brief has none. */
+    public function find(string $key): ?Clause
+    {
+        foreach ($this->clauses as $clause) {
+            if ($clause->key() === $key) {
+                return $clause;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * The sources of which one may speak for entries that tell the same; null for all.
      *

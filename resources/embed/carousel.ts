@@ -6,20 +6,22 @@ export function carousel(root: ShadowRoot, track: HTMLElement, signal: AbortSign
   const turn = root.querySelector<HTMLElement>('.turn');
   const [back, on, pause] = ['.back', '.on', '.pause'].map((name) => root.querySelector<HTMLButtonElement>(name));
   const at = root.querySelector('.at');
-  const slides = [...track.children] as HTMLElement[];
+  const all = [...track.children] as HTMLElement[];
   if (!turn || !back || !on || !at) return;
 
   const listen = (target: EventTarget, type: string, act: (event: Event) => void): void =>
     target.addEventListener(type, act, { signal });
-  const across = (): number => Math.max(1, Math.round(track.clientWidth / (slides[0]?.offsetWidth || 1)));
-  const pages = (): number => Math.ceil(slides.length / across());
+  const across = (): number => Math.max(1, Math.round(track.clientWidth / (all[0]?.offsetWidth || 1)));
+  // Where there is less room, the style sheet may show fewer.
+  const shown = (): HTMLElement[] => all.filter((slide) => slide.offsetWidth > 0);
+  const pages = (): number => Math.max(1, Math.ceil(shown().length / across()));
   const atEnd = (): boolean => Math.abs(track.scrollLeft) + track.clientWidth >= track.scrollWidth - 2;
   const page = (): number =>
-    atEnd() ? pages() - 1 : Math.round(Math.abs(track.scrollLeft) / (across() * (slides[0]?.offsetWidth || 1)));
+    atEnd() ? pages() - 1 : Math.round(Math.abs(track.scrollLeft) / (across() * (all[0]?.offsetWidth || 1)));
   const go = (to: number): void => {
     const whole = (to + pages()) % pages();
-    const slide = slides[Math.min(whole * across(), slides.length - 1)];
-    if (slide) track.scrollTo({ left: slide.offsetLeft - (slides[0]?.offsetLeft ?? 0) });
+    const slide = all[Math.min(whole * across(), shown().length - 1)];
+    if (slide) track.scrollTo({ left: slide.offsetLeft - (all[0]?.offsetLeft ?? 0) });
   };
 
   let said = '';

@@ -1,4 +1,5 @@
 import { carousel } from './carousel';
+import { fitting } from './others';
 import { whole } from './whole';
 
 /**
@@ -39,12 +40,11 @@ export class GnomicWidget extends HTMLElement {
     }
     try {
       if (!/^[a-z0-9]{4,40}$/.test(key)) throw new Error(`"${key}" is no key of a widget`);
-      const answer = await fetch(`${GnomicWidget.host}/w/${key}.html`, { signal, credentials: 'omit' });
-      if (!answer.ok)
-        throw new Error(answer.status === 404 ? `there is no widget with the key ${key}` : `status ${answer.status}`);
-      const holder = document.createElement('template');
-      holder.innerHTML = await answer.text();
-      const edition = holder.content.querySelector('template');
+      let edition = await this.#edition(`${key}.html`, signal);
+      const manifest = edition?.getAttribute('data-others');
+      const other = manifest ? fitting(manifest, this) : '';
+      // One that cannot be had leaves the usual one, which is never wrong.
+      if (other) edition = (await this.#edition(`${key}/at.${other}.html`, signal).catch(() => null)) ?? edition;
       if (!edition || signal.aborted) return;
       const root = there ?? this.attachShadow({ mode: 'open' });
       root.replaceChildren(edition.content);
@@ -56,6 +56,19 @@ export class GnomicWidget extends HTMLElement {
       console.warn(`Gnomic: ${(error as Error).message}. Copy the code of the widget once more.`);
       this.dispatchEvent(new CustomEvent('gnomic-widget:failed', { detail: { error } }));
     }
+  }
+
+  async #edition(path: string, signal: AbortSignal): Promise<HTMLTemplateElement | null> {
+    const answer = await fetch(`${GnomicWidget.host}/w/${path}`, { signal, credentials: 'omit' });
+    if (!answer.ok)
+      throw new Error(
+        answer.status === 404
+          ? `there is no widget with the key ${this.getAttribute('key')}`
+          : `status ${answer.status}`,
+      );
+    const holder = document.createElement('template');
+    holder.innerHTML = await answer.text();
+    return holder.content.querySelector('template');
   }
 
   #enliven(root: ShadowRoot, signal: AbortSignal): void {

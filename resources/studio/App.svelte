@@ -71,9 +71,12 @@
 
   function onkeydown(event: KeyboardEvent): void {
     if (isTyping(event) || inDialog() || !session) return;
+    if (event.defaultPrevented) return;
     const to = { t: '/', s: '/sources', e: '/entries', w: '/widgets' }[event.key];
-    if (leader && to) router.go(to);
-    else if (event.key === '?') keys = true;
+    if (leader && to) {
+      event.preventDefault(); // the letter is the leader's, and no key of the screen that is left
+      router.go(to);
+    } else if (event.key === '?') keys = true;
     else if (event.key === 'u' && !event.defaultPrevented) notices.undoLast();
     else if (event.key === '/') {
       event.preventDefault();
@@ -94,7 +97,7 @@
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
   <div class="frame" onclick={router.follow}>
     <Rail {session} onleave={leave} onkeys={() => (keys = true)} />
-    <main tabindex="-1" class:bench={!!bench}>
+    <main tabindex="-1" class:bench={!!bench} class:full={router.path === '/entries'}>
       {#if bench}
         {#key bench}<Bench key={bench} />{/key}
       {:else if router.path === '/'}
@@ -141,6 +144,9 @@
     padding: 24px 28px 64px;
     outline: 0;
     position: relative;
+  }
+  main.full {
+    padding-bottom: 0;
   }
   main.bench {
     padding: 0;

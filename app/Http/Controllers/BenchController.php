@@ -8,7 +8,11 @@ use App\Bench\Proof;
 use App\Http\Resources\EntryResource;
 use App\Models\Site;
 use App\Sift\SiteSieve;
+use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Sift\Circumstances;
+use Gnomic\Sift\Loosening;
+use Gnomic\Sift\Sieve;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -40,11 +44,26 @@ final class BenchController
             'from' => ['sometimes', 'integer', 'min:0'],
         ]);
         $from = (int) ($given['from'] ?? 0);
-        $rows = SiteSieve::of($site, BriefReader::read($given['brief']))->behind((string) $given['step'], (bool) $given['kept'], $from, self::PAGE);
+        $brief = BriefReader::read($given['brief']);
+        $step = (string) $given['step'];
+        $rows = SiteSieve::of($site, $brief)->behind($step, (bool) $given['kept'], $from, self::PAGE);
 
         return new JsonResponse([
             'entries' => array_map(fn (array $row): array => ['reason' => $row[1]] + EntryResource::make($row[0])->resolve(), $rows),
+            'looser' => array_map(fn (Loosening $looser): array => ['text' => $looser->phrase, 'brief' => $looser->brief->toArray()], $this->looser($brief, $step)),
             'next' => count($rows) === self::PAGE ? $from + self::PAGE : null,
         ]);
+    }
+
+    /** @return list<Loosening> a little looser, and without the clause */
+    private function looser(Brief $brief, string $step): array
+    {
+        if (str_starts_with($step, 'mostOf')) {
+            return [Loosening::without($brief, [$step])];
+        }
+        $clause = Sieve::of($brief, new Circumstances(now()->toDateTimeImmutable()))->find($step);
+        $looser = $clause === null || ! Loosening::canLeaveOut($clause) ? [] : Loosening::of($brief, $step);
+
+        return count($looser) > 2 ? [$looser[0], $looser[1], $looser[count($looser) - 1]] : $looser;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Around;
 use App\Editions\Refresh;
 use App\Entries\Export;
 use App\Entries\Marks;
@@ -13,6 +14,9 @@ use App\Http\Resources\EntryResource;
 use App\Models\Entry;
 use App\Models\Site;
 use App\Rounds\Change;
+use Gnomic\Brief\Doubts;
+use Gnomic\Brief\Phrase;
+use Gnomic\Brief\Sentence;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -25,13 +29,17 @@ final class EntryController
     /** Entries that are picked at once, for what is done to many. */
     private const MOST = 5000;
 
-    public function index(ListEntries $request, Site $site): JsonResponse
+    public function index(ListEntries $request, Site $site, Around $around): JsonResponse
     {
         $listing = $request->listing($site);
+        $wanted = $request->wanted();
 
         return new JsonResponse([
             'count' => $listing->count(),
             'entries' => EntryResource::collection($listing->page($request->integer('from'), self::PAGE)),
+            'wanted' => array_intersect_key($wanted->toArray(), ['gather' => true, 'sift' => true]),
+            'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::ofListing($wanted, $around->brief($site, $wanted))),
+            'doubts' => array_column(Doubts::about($wanted), 'text'),
         ]);
     }
 
@@ -58,11 +66,6 @@ final class EntryController
                 echo $piece;
             }
         }, headers: ['Content-Type' => Export::TYPES[$form].'; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"entries.$form\""]);
-    }
-
-    public function labels(Site $site, Marks $marks): JsonResponse
-    {
-        return new JsonResponse(['labels' => $marks->labels($site)]);
     }
 
     /** Hides, holds, releases or labels entries; what is out follows at once. The answer names those it changed, to take it back. */

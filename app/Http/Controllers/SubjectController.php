@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Channels\Channels;
+use App\Editions\RefreshSite;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
@@ -30,7 +31,7 @@ final class SubjectController
         return new JsonResponse([
             'channels' => array_map(fn (string $key, string $name): array => ['key' => $key, 'name' => $name], array_keys($names), $names),
             'subjects' => array_map(fn (Subject $subject): array => [
-                'key' => $subject->key, 'name' => $subject->name, 'kind' => $subject->kind, 'entries' => (int) ($loose[$subject->id] ?? 0),
+                'key' => $subject->key, 'name' => $subject->name, 'kind' => $subject->kind, 'reopenedOn' => $subject->reopened_on === null ? null : substr($subject->reopened_on, 0, 10), 'entries' => (int) ($loose[$subject->id] ?? 0),
                 'cells' => array_values(array_filter(array_map(fn (string $channel): array => $this->cell($channel, $subject, $bySubject[$subject->id] ?? []), array_keys($names)), fn (array $cell): bool => $cell['addresses'] !== [])),
             ], array_values($subjects->get()->all())),
         ]);
@@ -42,6 +43,16 @@ final class SubjectController
         $subject = Subject::named($site, (string) $given['name'], $given['kind'] ?? null);
 
         return new JsonResponse(['key' => $subject->key, 'name' => $subject->name], JsonResponse::HTTP_CREATED);
+    }
+
+    /** The day on which it reopened: briefs can show what was said since. */
+    public function update(Request $request, Site $site, string $key): JsonResponse
+    {
+        $given = $request->validate(['reopenedOn' => ['present', 'nullable', 'date_format:Y-m-d']]);
+        $site->subjects()->where('key', $key)->firstOrFail()->update(['reopened_on' => $given['reopenedOn']]);
+        RefreshSite::dispatch($site->id, 'A subject reopened');
+
+        return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
 
     /** Keeps or takes away an address on a channel; what is connected there stays connected. */

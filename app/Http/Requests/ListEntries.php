@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Entries\Listing;
 use App\Models\Site;
+use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Brief\BriefReader;
 use Illuminate\Foundation\Http\FormRequest;
@@ -28,13 +29,20 @@ final class ListEntries extends FormRequest
     /** @throws BriefIsWrong */
     public function listing(Site $site): Listing
     {
+        $state = $this->input('state');
+
+        return new Listing($site, $this->wanted(), is_string($state) && $state !== '' ? $state : null, $this->string('search')->toString());
+    }
+
+    /** @throws BriefIsWrong */
+    public function wanted(): Brief
+    {
         $wanted = $this->string('wanted')->toString();
         $json = $wanted === '' ? [] : json_decode($wanted, true, 32);
         if (! is_array($json)) {
             throw new BriefIsWrong('/', 'What is wanted is not JSON: '.json_last_error_msg().'.');
         }
-        $state = $this->input('state');
 
-        return new Listing($site, BriefReader::read(['version' => 1] + array_intersect_key($json, ['gather' => true, 'sift' => true])), is_string($state) && $state !== '' ? $state : null, $this->string('search')->toString());
+        return BriefReader::read(['version' => 1] + array_intersect_key($json, ['gather' => true, 'sift' => true]));
     }
 }

@@ -19,6 +19,11 @@ export type Subjects = Schemas['Subjects'];
 export type Import = Schemas['Import'];
 export type Rows = Schemas['Rows'];
 export type Today = Schemas['Today'];
+export type Offered = Schemas['Offered'];
+export type Rules = Schemas['Rules'];
+export type View = Schemas['View'];
+export type Whereabouts = Schemas['Whereabouts'];
+export type Warning = Proof['warnings'][number];
 export type Session = Schemas['Session'];
 export type PhraseKey = NonNullable<Phrase['key']>;
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { api, ask, type StoredEntry } from '../api/client';
+  import { api, ask, type StoredEntry, type WholeBrief } from '../api/client';
   import EntryRow from '../entries/EntryRow.svelte';
   import Situation from '../parts/Situation.svelte';
   import type { Bench } from './bench.svelte';
@@ -17,6 +17,7 @@
 
   let rows = $state<(StoredEntry & { reason: string })[]>();
   let next = $state<number | null>(null);
+  let looser = $state<{ text: string; brief: Record<string, unknown> }[]>([]);
   let broken = $state('');
   let panel = $state<HTMLElement>();
 
@@ -39,6 +40,7 @@
       const page = await ask(api.POST('/sieve', { body: { brief, step: of, kept: side, from } }));
       rows = from === 0 ? page.entries : [...(rows ?? []), ...page.entries];
       next = page.next;
+      looser = page.looser;
       broken = '';
     } catch (error) {
       broken = (error as Error).message;
@@ -69,6 +71,17 @@
         >{account?.dropped} {step === 'shown' ? 'wait' : 'kept out'}</button
       >
     {/if}
+    {#if account?.alone != null && account.dropped > 0}
+      <span class="small quiet"
+        >Without this clause {account.alone} more would pass, {account.more === 0 ? 'none' : account.more} of them at once
+        shown.</span
+      >
+    {/if}
+    <span class="looser">
+      {#each looser as one (one.text)}
+        <button class="field" onclick={() => bench.take(one.brief as WholeBrief)}>{one.text}</button>
+      {/each}
+    </span>
     <button class="plain link close" onclick={onclose}>Close</button>
   </header>
   <div class="list">
@@ -136,8 +149,16 @@
     font-weight: 600;
     border-bottom: 2px solid var(--accent);
   }
-  .close {
+  .looser {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
     margin-left: auto;
+  }
+  .looser button {
+    min-height: 28px;
+    padding: 2px 10px;
+    cursor: pointer;
   }
   .list {
     overflow-y: auto;

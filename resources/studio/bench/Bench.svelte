@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import Button from 'flowbite-svelte/Button.svelte';
-  import type { PhraseKey } from '../api/client';
+  import type { PhraseKey, WholeBrief } from '../api/client';
   import { clock } from '../parts/clock.svelte';
   import { ago } from '../parts/times';
   import { inDialog, isTyping } from '../parts/keys';
@@ -9,7 +9,7 @@
   import { Bench } from './bench.svelte';
   import Controls from './Controls.svelte';
   import Proofs from './Proofs.svelte';
-  import Sentence from './Sentence.svelte';
+  import Sentence from '../parts/Sentence.svelte';
   import SieveBar from './SieveBar.svelte';
 
   let { key }: { key: string } = $props();
@@ -27,16 +27,30 @@
   function open(phrase: PhraseKey | null, focus = true): void {
     bench.open = phrase;
     if (phrase && focus) {
-      requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-phrase="${phrase}"]`)?.focus());
+      // A wish that the sentence does not tell yet has its controls alone.
+      requestAnimationFrame(() =>
+        (document.querySelector<HTMLElement>(`[data-phrase="${phrase}"]`) ?? firstControl())?.focus(),
+      );
     }
   }
 
+  const firstControl = (): HTMLElement | null =>
+    document.querySelector<HTMLElement>('#controls :is(input:not([disabled]), select, textarea, button, a)');
+
   function onkeydown(event: KeyboardEvent): void {
     if (inDialog()) return;
+    if (event.key === 'ArrowDown' && bench.open && (event.target as Element).matches('[data-phrase]')) {
+      event.preventDefault();
+      firstControl()?.focus();
+      return;
+    }
     if (event.key === 'Escape' && bench.open) {
       const was = bench.open;
       bench.open = null;
-      document.querySelector<HTMLElement>(`[data-phrase="${was}"]`)?.focus();
+      (
+        document.querySelector<HTMLElement>(`[data-phrase="${was}"]`) ??
+        document.querySelector<HTMLElement>('[data-phrase="more"]')
+      )?.focus();
       return;
     }
     if (
@@ -98,10 +112,13 @@
       {#each bench.proof.warnings as warning (warning.text)}
         <p class="warning" role="status">
           ▲ {warning.text}
+          {#each warning.repairs as repair (repair.text)}
+            <button class="field repair" onclick={() => bench.take(repair.brief as WholeBrief)}>{repair.text}</button>
+          {/each}
           <button class="plain link" onclick={() => open(warning.key as PhraseKey)}>Change it</button>
         </p>
       {/each}
-      {#if bench.open}<Controls {bench} />{/if}
+      {#if bench.open}<Controls {bench} onopen={(key) => open(key)} />{/if}
       <Proofs
         proof={bench.proof}
         name={bench.widget.name}
@@ -164,6 +181,12 @@
   .warning {
     color: var(--attention);
     margin-top: 8px;
+  }
+  .repair {
+    min-height: 28px;
+    padding: 2px 10px;
+    margin: 0 4px;
+    cursor: pointer;
   }
   .alone {
     padding: 24px 28px;

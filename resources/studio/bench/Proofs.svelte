@@ -20,7 +20,7 @@
 </script>
 
 <div class="proofs" bind:clientWidth={room} style:gap="{GAP}px">
-  {#each shown as { width, across } (width)}
+  {#each shown as { width, across, cards } (width)}
     <figure style:width="{width * scale}px">
       <figcaption>
         <button
@@ -28,9 +28,9 @@
           aria-pressed={close === width}
           title={close === width ? 'All widths' : 'Look closer'}
           onclick={() => (close = close === width ? null : width)}
-          ><strong>{width}</strong> {close === width ? 'all widths' : 'look closer'}</button
+          ><strong>{width}</strong> {close === width ? 'all' : 'closer'}</button
         >
-        <span class="quiet">{across} across</span>
+        <span class="quiet">{cards}, {across} across</span>
       </figcaption>
       <Frame {width} {scale} {name} fragment={proof.fragment} onheight={(height) => onheight(width, height)} />
     </figure>

@@ -5,18 +5,29 @@
 
   let { bench }: { bench: Bench } = $props();
 
-  const steps = $derived(bench.proof?.sieve ?? []);
+  const steps = $derived(
+    // What always stands in the way of some entries is told where it does; a wish is told even where it keeps nothing out.
+    (bench.proof?.sieve ?? []).filter(
+      (step) => step.dropped > 0 || step.alone !== null || step.key === 'collected' || step.key === 'shown',
+    ),
+  );
   const collected = $derived(Math.max(1, steps[0]?.kept ?? 1));
   let looked = $state<{ step: string; kept: boolean } | null>(null);
 
   /** The height of a wedge's edge: what is left, in proportion; never nothing while something is left. */
   const edge = (count: number): number => (count === 0 ? 0 : Math.max(1.5, (18 * count) / collected));
   const before = (index: number): number => steps[Math.max(0, index - 1)]?.kept ?? 0;
+  const phrases: Record<string, string[]> = {
+    order: ['shown', 'kinds'],
+    sources: ['sources', 'channels', 'subjects'],
+    stars: ['stars', 'words'],
+    words: ['said', 'hashtags', 'length'],
+    media: ['pictures', 'reply'],
+    most: ['mostOfAuthor', 'mostOfSource'],
+    hand: ['hidden'],
+  };
   const isActive = (step: Step): boolean =>
-    (bench.open === 'stars' && (step.key === 'stars' || step.key === 'words')) ||
-    (bench.open === 'order' && (step.key === 'shown' || step.key === 'kinds')) ||
-    (bench.open === 'hand' && step.key === 'hidden') ||
-    (bench.open === 'sources' && step.key === 'sources');
+    bench.open !== null && (phrases[bench.open] ?? [bench.open]).includes(step.key);
 
   const look = (step: string, kept: boolean): void => {
     looked = looked?.step === step && looked.kept === kept ? null : { step, kept };
@@ -50,6 +61,9 @@
             >
           {/if}
         </span>
+        <span class="if quiet"
+          >{step.more ? `without it +${step.more} shown` : step.alone ? `without it +${step.alone} wait` : ''}</span
+        >
         <svg viewBox="0 0 100 18" preserveAspectRatio="none" aria-hidden="true">
           <path d="M0 {18 - edge(before(index))}L100 {18 - edge(step.kept)}V18H0z" />
         </svg>
@@ -72,8 +86,9 @@
   }
   li {
     flex: 1 1 0;
-    min-width: 92px;
+    min-width: 98px;
     display: grid;
+    align-content: end;
     line-height: 1.3;
   }
   .phrase {
@@ -99,6 +114,11 @@
   .dropped:hover {
     text-decoration: underline;
     text-underline-offset: 3px;
+  }
+  .if {
+    font-size: 12px;
+    white-space: nowrap;
+    min-height: 18px;
   }
   svg {
     width: 100%;

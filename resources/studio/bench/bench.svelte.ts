@@ -1,15 +1,26 @@
-import { api, ask, type PhraseKey, type Proof, type Source, type Widget, type WholeBrief } from '../api/client';
+import {
+  api,
+  ask,
+  type Offered,
+  type PhraseKey,
+  type Proof,
+  type Source,
+  type Widget,
+  type WholeBrief,
+} from '../api/client';
+import type { Holder } from '../clauses/holder';
 import { notices } from '../parts/notices.svelte';
 
 /** Widths at which a widget is proved: phone, tablet, desktop, in CSS pixels. */
 export const WIDTHS = [360, 768, 1120] as const;
 
 /** A widget on the bench: its brief as it is being changed, and what that makes. */
-export class Bench {
+export class Bench implements Holder {
   widget = $state<Widget>();
   brief = $state<WholeBrief>();
   proof = $state<Proof>();
   sources = $state<Source[]>([]);
+  offered = $state<Offered>();
   /** The phrase whose controls are open. */
   open = $state<PhraseKey | null>(null);
   broken = $state('');
@@ -34,10 +45,12 @@ export class Bench {
 
   async load(): Promise<void> {
     try {
-      const [widget, { sources }] = await Promise.all([
+      const [widget, { sources }, offered] = await Promise.all([
         ask(api.GET('/widgets/{key}', { params: { path: { key: this.key } } })),
         ask(api.GET('/sources')),
+        ask(api.GET('/choices')),
       ]);
+      this.offered = offered;
       this.widget = widget as Widget;
       this.brief = this.widget.brief;
       this.sources = sources;
@@ -66,6 +79,11 @@ export class Bench {
     this.#take(next);
   }
 
+  /** Takes a whole brief that was offered in place of this one. */
+  take(brief: WholeBrief): void {
+    this.change((changed) => Object.assign(changed, brief));
+  }
+
   undo(): boolean {
     const last = this.#before.pop();
     if (last) this.#take(last);
@@ -84,7 +102,9 @@ export class Bench {
     const mine = ++this.#asked;
     const brief = $state.snapshot(this.brief) as WholeBrief;
     try {
-      const proof = await ask(api.POST('/proof', { body: { brief, name: this.widget?.name, widths: [...WIDTHS] } }));
+      const proof = await ask(
+        api.POST('/proof', { body: { brief, key: this.key, name: this.widget?.name, widths: [...WIDTHS] } }),
+      );
       if (mine !== this.#asked) return;
       this.proof = proof;
       this.wrong = '';

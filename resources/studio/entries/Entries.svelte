@@ -1,227 +1,289 @@
 <script lang="ts">
-  import { onMount, tick } from 'svelte';
-  import { api, ask, type Source, type StoredEntry } from '../api/client';
+  import { onMount } from 'svelte';
+  import { api, ask, type View } from '../api/client';
+  import LabelsClause from '../clauses/LabelsClause.svelte';
+  import LanguagesClause from '../clauses/LanguagesClause.svelte';
+  import MediaClause from '../clauses/MediaClause.svelte';
+  import MoreClause from '../clauses/MoreClause.svelte';
+  import OrderClause from '../clauses/OrderClause.svelte';
+  import SourcesClause from '../clauses/SourcesClause.svelte';
+  import StarsClause from '../clauses/StarsClause.svelte';
+  import WhenClause from '../clauses/WhenClause.svelte';
+  import WordsClause from '../clauses/WordsClause.svelte';
   import { inDialog, isTyping } from '../parts/keys';
-  import { notices } from '../parts/notices.svelte';
+  import Sentence from '../parts/Sentence.svelte';
   import Situation from '../parts/Situation.svelte';
-  import EntryRow from './EntryRow.svelte';
+  import Ask from './Ask.svelte';
+  import Export from './Export.svelte';
+  import { Listing, type State } from './listing.svelte';
+  import { hide, hold, join, label, part, pin } from './marks';
+  import Reading from './Reading.svelte';
+  import Rows from './Rows.svelte';
+  import RulesPanel from './RulesPanel.svelte';
+  import Selected from './Selected.svelte';
+  import Views from './Views.svelte';
 
-  let search = $state('');
-  let source = $state('');
-  let stars = $state('');
-  let hiddenOnly = $state('');
-  let sources = $state<Source[]>([]);
-  let rows = $state<StoredEntry[]>();
-  let count = $state(0);
-  let next = $state<number | null>(null);
-  let broken = $state('');
-  let at = $state(0);
-  let waiting: ReturnType<typeof setTimeout> | undefined;
-  let asked = 0;
-
-  const narrowed = $derived(search !== '' || source !== '' || stars !== '' || hiddenOnly !== '');
-  const names = $derived(Object.fromEntries(sources.map((one) => [one.key, one.name])));
-
-  onMount(() => {
-    void load();
-    ask(api.GET('/sources')).then(
-      (answer) => (sources = answer.sources),
-      (error) => notices.fail(error),
-    );
-  });
-
-  async function load(from = 0): Promise<void> {
-    const mine = ++asked;
-    try {
-      const query = {
-        search: search || undefined,
-        source: source || undefined,
-        stars: (stars || undefined) as '1' | undefined,
-        state: (hiddenOnly || undefined) as 'hidden' | undefined,
-        before: from || undefined,
-      };
-      const page = await ask(api.GET('/entries', { params: { query } }));
-      if (mine !== asked) return; // a later question has been asked meanwhile
-      rows = from === 0 ? page.entries : [...(rows ?? []), ...page.entries];
-      [count, next, broken] = [page.count, page.next, ''];
-      if (from === 0) at = 0;
-    } catch (error) {
-      if (mine === asked) broken = (error as Error).message;
-    }
-  }
-
-  function later(): void {
-    clearTimeout(waiting);
-    waiting = setTimeout(() => void load(), 180);
-  }
-
-  async function hide(row: StoredEntry, hidden: boolean): Promise<void> {
-    try {
-      const { editions } = await ask(api.POST('/entries/hidden', { body: { ids: [row.entry.id], hidden } }));
-      rows = rows?.map((one) => (one.entry.id === row.entry.id ? { ...one, hidden } : one));
-      const widgets = editions === 0 ? 'No widget showed it.' : `${editions} brought up to date.`;
-      notices.say(
-        hidden ? `Hidden in every widget. ${widgets}` : `It may be shown again. ${widgets}`,
-        () => void hide(row, !hidden),
-      );
-    } catch (error) {
-      notices.fail(error);
-    }
-  }
-
+  const listing = new Listing();
+  let rows = $state<Rows>();
+  let asking = $state<'label' | 'pin' | null>(null);
+  let ruling = $state(false);
   /** The first of two that the owner says are the same; the second is chosen next. */
   let joining = $state('');
 
-  async function join(row: StoredEntry): Promise<void> {
+  const names = $derived(Object.fromEntries(listing.sources.map((one) => [one.key, one.name])));
+  const narrowed = $derived(
+    listing.search !== '' ||
+      listing.state !== '' ||
+      listing.sentence.length !== 7 ||
+      listing.sentence[2]?.text.startsWith('no ') === true ||
+      listing.sentence[4]?.text !== 'any stars or none, with or without words',
+  );
+  const states: [State, string][] = [
+    ['', 'In any state'],
+    ['held', 'Waiting for you'],
+    ['shown', 'On show now'],
+    ['hidden', 'Hidden by you'],
+    ['duplicate', 'Told elsewhere too'],
+    ['barred', 'With words never shown'],
+    ['gone', 'Gone at the source'],
+  ];
+
+  onMount(() => {
+    const state = new URLSearchParams(location.search).get('state');
+    if (states.some(([one]) => one === state)) listing.state = state as State;
+    void listing.load();
+    void listing.loadAround();
+  });
+
+  function show(view: View): void {
+    listing.show(view);
+  }
+
+  async function same(id: string): Promise<void> {
     const first = joining;
-    joining = first === '' ? row.entry.id : '';
-    if (first === '' || first === row.entry.id) return;
-    try {
-      await ask(api.POST('/likeness/joined', { body: { ids: [first, row.entry.id] } }));
-      await load();
-      notices.say(
-        'They are told as one.',
-        () =>
-          void ask(api.POST('/likeness/parted', { body: { id: row.entry.id } })).then(
-            () => load(),
-            (error) => notices.fail(error),
-          ),
-      );
-    } catch (error) {
-      notices.fail(error);
+    joining = first === '' ? id : '';
+    if (first !== '' && first !== id) await join(listing, [first, id]);
+  }
+
+  /** Parts the current one from those that tell the same. */
+  async function apart(id: string): Promise<void> {
+    const { group } = await ask(api.GET('/likeness', { params: { query: { id } } }));
+    const other = group.find(({ entry }) => entry.id !== id);
+    if (other) await part(listing, id, other.entry.id);
+  }
+
+  function onkeydown(event: KeyboardEvent): void {
+    if (event.defaultPrevented || isTyping(event) || inDialog()) return;
+    if (event.key === 'Escape') {
+      if (joining) joining = '';
+      else if (listing.open) close();
+      else listing.selected.clear();
+      return;
     }
+    if (event.key === 'ArrowDown' && listing.open && (event.target as Element).matches('[data-phrase]')) {
+      event.preventDefault();
+      document.querySelector<HTMLElement>('#controls :is(input:not([disabled]), select, textarea, button, a)')?.focus();
+      return;
+    }
+    const row = listing.current;
+    const targets = listing.targets();
+    const inList = (event.target as Element).closest('.box') !== null || event.target === document.body;
+    const acts: Record<string, () => unknown> = {
+      j: () => rows?.go(listing.at + 1, true),
+      k: () => rows?.go(listing.at - 1, true),
+      x: () => hide(listing, targets, !(listing.selected.size > 0 ? false : (row?.hidden ?? false))),
+      r: () => hold(listing, targets, false),
+      h: () => hold(listing, targets, true),
+      s: () => row && listing.turn(row.entry.id),
+      A: () => listing.selectAll(),
+      l: () => (asking = 'label'),
+      p: () => (asking = 'pin'),
+      d: () => row && same(row.entry.id),
+      D: () => row && row.told > 0 && apart(row.entry.id),
+    };
+    if (inList && event.key === 'ArrowDown') void rows?.go(listing.at + 1, true);
+    else if (inList && event.key === 'ArrowUp') void rows?.go(listing.at - 1, true);
+    else if (acts[event.key] && (row || targets.length > 0)) void acts[event.key]?.();
+    else return;
+    event.preventDefault();
   }
 
-  function clear(): void {
-    search = source = stars = hiddenOnly = '';
-    void load();
-  }
-
-  async function onkeydown(event: KeyboardEvent): Promise<void> {
-    if (isTyping(event) || inDialog() || !rows) return;
-    const step = { j: 1, k: -1 }[event.key];
-    const row = rows[at];
-    if (step) {
-      at = Math.max(0, Math.min(rows.length - 1, at + step));
-      if (at > rows.length - 5 && next !== null) void load(next);
-      await tick();
-      document.querySelector('[data-current=true]')?.scrollIntoView({ block: 'nearest' });
-    } else if (event.key === 'x' && row) void hide(row, !row.hidden);
-    else if (event.key === 'd' && row) void join(row);
-    else if (event.key === 'Escape') joining = '';
+  function close(): void {
+    const was = listing.open;
+    listing.open = null;
+    (
+      document.querySelector<HTMLElement>(`[data-phrase="${was}"]`) ??
+      document.querySelector<HTMLElement>('[data-phrase="more"]')
+    )?.focus();
   }
 </script>
 
 <svelte:window {onkeydown} />
 
-<header>
-  <h1>Entries</h1>
-  <div class="narrow">
+<div class="entries">
+  <header>
+    <h1>Entries</h1>
     <input
-      class="field"
+      class="field search"
       type="search"
       placeholder="Search words and names"
       aria-label="Search"
-      bind:value={search}
-      oninput={later}
+      bind:value={listing.search}
+      oninput={() => listing.later()}
     />
-    <select class="field" aria-label="Source" bind:value={source} onchange={() => load()}>
-      <option value="">All sources</option>
-      {#each sources as one (one.key)}<option value={one.key}>{one.name}</option>{/each}
+    <select class="field" aria-label="State" bind:value={listing.state} onchange={() => listing.load()}>
+      {#each states as [state, name] (state)}<option value={state}>{name}</option>{/each}
     </select>
-    <select class="field" aria-label="Stars" bind:value={stars} onchange={() => load()}>
-      <option value="">Any stars</option>
-      {#each [5, 4, 3, 2, 1] as number (number)}<option value={String(number)}
-          >{number} {number === 1 ? 'star' : 'stars'}</option
-        >{/each}
-      <option value="none">No rating</option>
-    </select>
-    <select class="field" aria-label="State" bind:value={hiddenOnly} onchange={() => load()}>
-      <option value="">Shown and hidden</option>
-      <option value="hidden">Hidden by you</option>
-      <option value="gone">Gone at the source</option>
-      <option value="duplicate">Told elsewhere too</option>
-    </select>
-  </div>
-</header>
+    <Views {listing} onshow={show} />
+    <Export query={listing.query} />
+    <button class="field press" onclick={() => (ruling = true)}>Rules</button>
+  </header>
 
-{#if rows}
-  {#if broken}<p role="alert" class="wrong">✕ {broken}</p>{/if}
-  <p class="quiet" role="status">
-    {count}
-    {count === 1 ? 'entry' : 'entries'}{narrowed ? ' like this' : ''}, newest first
-  </p>
-  {#if rows.length === 0 && narrowed}
-    <Situation
-      kind="empty"
-      title="No entry is like this"
-      text="Fewer words, another source or other stars may find some."
-    >
-      {#snippet step()}<button class="plain link" onclick={clear}>Show all entries</button>{/snippet}
-    </Situation>
-  {:else if rows.length === 0}
-    <Situation
-      kind="empty"
-      title="No entries yet"
-      text="What people say of you comes in here, from the sources you connect."
-    >
-      {#snippet step()}<a class="link" href="/sources">Connect a source</a>{/snippet}
+  {#if listing.count !== null}
+    <div class="chosen">
+      <Sentence
+        small
+        phrases={listing.sentence}
+        open={listing.open}
+        onopen={(phrase) => (listing.open = phrase === listing.open ? null : phrase)}
+      />
+      {#each listing.doubts as doubt (doubt)}<p class="doubt small" role="status">▲ {doubt}</p>{/each}
+      {#if listing.open && listing.brief}
+        {@const brief = listing.brief}
+        <section id="controls" aria-label="What is listed">
+          {#if listing.open === 'order'}<OrderClause holder={listing} {brief} listing />
+          {:else if listing.open === 'sources'}<SourcesClause holder={listing} {brief} />
+          {:else if listing.open === 'stars'}<StarsClause holder={listing} {brief} />
+          {:else if listing.open === 'words'}<WordsClause holder={listing} {brief} />
+          {:else if listing.open === 'languages'}<LanguagesClause holder={listing} {brief} pageFirst={false} />
+          {:else if listing.open === 'when'}<WhenClause holder={listing} {brief} />
+          {:else if listing.open === 'labels'}<LabelsClause holder={listing} {brief} byPage={false} />
+          {:else if listing.open === 'media'}<MediaClause holder={listing} {brief} />
+          {:else if listing.open === 'more'}<MoreClause
+              keys={['words', 'languages', 'when', 'labels', 'media']}
+              onopen={(key) => (listing.open = key)}
+            />{/if}
+        </section>
+      {/if}
+      {#if listing.broken}<p role="alert" class="wrong">✕ {listing.broken}</p>{/if}
+      {#if joining}<p class="doubt small" role="status">
+          ▲ Go to the one that tells the same and press d. Escape leaves it.
+        </p>{/if}
+      <Selected {listing} onlabel={() => (asking = 'label')} />
+    </div>
+    {#if listing.count === 0 && narrowed}
+      <Situation
+        kind="empty"
+        title="No entry is like this"
+        text="Fewer words, another source or other stars may find some."
+      >
+        {#snippet step()}<button class="plain link" onclick={() => listing.clear()}>Show all entries</button>{/snippet}
+      </Situation>
+    {:else if listing.count === 0}
+      <Situation
+        kind="empty"
+        title="No entries yet"
+        text="What people say of you comes in here, from the sources you connect."
+      >
+        {#snippet step()}<a class="link" href="/sources">Connect a source</a>{/snippet}
+      </Situation>
+    {:else}
+      <div class="panes">
+        <Rows {listing} {names} bind:this={rows} />
+        <div class="pane">
+          {#if listing.current}{#key listing.current.entry.id}<Reading
+                {listing}
+                row={listing.current}
+                {names}
+              />{/key}{/if}
+        </div>
+      </div>
+    {/if}
+  {:else if listing.broken}
+    <Situation kind="broken" title="The entries cannot be shown" text={listing.broken}>
+      {#snippet step()}<button class="plain link" onclick={() => listing.load()}>Try again</button>{/snippet}
     </Situation>
   {:else}
-    <ol>
-      {#each rows as row, index (row.entry.id)}
-        <EntryRow
-          {row}
-          source={names[row.entry.source ?? ''] ?? row.entry.source ?? ''}
-          words={search}
-          current={index === at}
-          onhide={(hidden) => hide(row, hidden)}
-          joining={joining ? (joining === row.entry.id ? 'this' : 'other') : undefined}
-          onjoin={() => join(row)}
-          onparted={() => load()}
-          {names}
-        />
-      {/each}
-    </ol>
-    {#if next !== null}
-      <button class="plain link more" onclick={() => load(next ?? 0)}
-        >Show {Math.min(40, count - rows.length)} more of {count}</button
-      >
-    {/if}
+    <Situation kind="loading" title="Fetching the entries" />
   {/if}
-{:else if broken}
-  <Situation kind="broken" title="The entries cannot be shown" text={broken}>
-    {#snippet step()}<button class="plain link" onclick={() => load()}>Try again</button>{/snippet}
-  </Situation>
-{:else}
-  <Situation kind="loading" title="Fetching the entries" />
-{/if}
+</div>
+
+<Ask
+  bind:open={() => asking === 'label', (open) => !open && (asking = null)}
+  title="Put a label on {listing.targets().length === 1 ? 'it' : `${listing.targets().length} entries`}"
+  label="Label"
+  offers={listing.offered?.labels ?? []}
+  free
+  onchoose={(chosen) => label(listing, listing.targets(), chosen.name, true).then(() => listing.loadAround())}
+/>
+<Ask
+  bind:open={() => asking === 'pin', (open) => !open && (asking = null)}
+  title="Pin it first in a widget"
+  label="Widget"
+  offers={listing.offered?.widgets ?? []}
+  onchoose={(chosen) => listing.current && pin(listing.current.entry.id, chosen, true)}
+/>
+<RulesPanel bind:open={ruling} onchange={() => listing.load()} />
 
 <style>
+  .entries {
+    display: grid;
+    grid-template-rows: auto auto minmax(0, 1fr);
+    height: 100%;
+  }
   header {
     display: flex;
     flex-wrap: wrap;
-    justify-content: space-between;
     align-items: center;
-    gap: 12px 24px;
-    margin-bottom: 8px;
-  }
-  .narrow {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px;
+    margin-bottom: 10px;
   }
-  .narrow select {
+  h1 {
+    margin-right: auto;
+  }
+  .search {
+    width: 240px;
+  }
+  header select {
     padding-right: 30px;
   }
-  ol {
-    margin-top: 8px;
-    border-top: 1px solid var(--line);
+  .press {
+    cursor: pointer;
   }
-  .more {
-    margin: 16px 0;
+  .chosen {
+    padding-bottom: 6px;
+  }
+  #controls {
+    margin: 10px 0 4px;
+    padding: 14px 16px;
+    background: var(--surface);
+    border: solid var(--line);
+    border-width: 1px 0;
+  }
+  .panes {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(300px, 400px);
+    min-height: 320px;
+  }
+  .pane {
+    overflow-y: auto;
+    border-top: 1px solid var(--line);
+    padding-top: 12px;
+  }
+  .doubt {
+    color: var(--attention);
   }
   .wrong {
     color: var(--harm);
+  }
+  @media (max-width: 900px) {
+    .entries {
+      display: block;
+      height: auto;
+    }
+    .panes {
+      grid-template-columns: 1fr;
+      grid-template-rows: 60vh auto;
+    }
   }
 </style>

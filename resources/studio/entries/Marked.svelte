@@ -1,19 +1,14 @@
 <script lang="ts">
+  import { marked } from '../parts/fold';
+
   interface Props {
     text: string;
-    /** Words to mark, apart by blanks. */
+    /** What was looked for: words that begin so are marked. */
     words: string;
   }
   let { text, words }: Props = $props();
 
-  const pieces = $derived.by(() => {
-    const wanted = words
-      .split(/\s+/)
-      .filter(Boolean)
-      .map((word) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
-    if (wanted.length === 0) return [text];
-    return text.split(new RegExp(`(${wanted.join('|')})`, 'giu'));
-  });
+  const pieces = $derived(marked(text, words));
 </script>
 
 {#each pieces as piece, index (index)}{#if index % 2 === 1}<mark>{piece}</mark>{:else}{piece}{/if}{/each}

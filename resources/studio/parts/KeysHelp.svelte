@@ -18,8 +18,13 @@
       name: 'Entries',
       keys: [
         ['j, k', 'next and previous entry'],
+        ['s, A', 'select the entry; select all that is listed'],
+        ['x', 'hide in every widget, or show again: what is selected, or the entry'],
+        ['r, h', 'release what waits; hold'],
+        ['l', 'put a label on'],
+        ['p', 'pin the entry first in a widget'],
         ['d', 'say that two entries are the same: on one, then on the other'],
-        ['x', 'hide the entry in every widget, or show it again'],
+        ['D', 'say that an entry is told elsewhere by mistake'],
       ],
     },
     {
@@ -27,6 +32,8 @@
       keys: [
         ['1 to 6', 'open the first phrase of Gather, Sift, Shape, Dress, Place, Tend'],
         ['[ and ]', 'previous and next phrase'],
+        ['↓', 'from an open phrase into its controls'],
+        ['Esc', 'back to the phrase'],
       ],
     },
   ];

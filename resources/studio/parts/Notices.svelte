@@ -7,13 +7,7 @@
     <div class="notice" data-tone={notice.tone}>
       <span>{notice.tone === 'harm' ? '✕ ' : ''}{notice.text}</span>
       {#if notice.undo}
-        <button
-          class="plain link"
-          onclick={() => {
-            notice.undo?.();
-            notices.dismiss(notice.id);
-          }}>Undo</button
-        >
+        <button class="plain link" onclick={() => notices.undo(notice.id)}>Undo</button>
       {/if}
       <button class="plain" aria-label="Dismiss" onclick={() => notices.dismiss(notice.id)}>×</button>
     </div>

@@ -38,6 +38,12 @@
     <a href="/sources">{count(today.sources, 'source')}</a>;
     <a href="/widgets">{today.out} of {count(today.widgets, 'widget')}</a> on pages.
   </p>
+  {#if today.held > 0}
+    <p class="held">
+      ▲ <a class="link" href="/entries?state=held">{count(today.held, 'new entry waits', 'new entries wait')}</a> for
+      your decision, and {today.held === 1 ? 'shows' : 'show'} nowhere until then.
+    </p>
+  {/if}
   <h2>What the last rounds did</h2>
   {#if today.rounds.length === 0}
     <Situation
@@ -82,7 +88,7 @@
 <style>
   .line {
     font: 400 24px/1.5 var(--font-serif);
-    margin: 12px 0 32px;
+    margin: 12px 0 24px;
     max-width: 34em;
   }
   .line a {
@@ -90,6 +96,10 @@
   }
   .line a:hover {
     color: var(--accent);
+  }
+  .held {
+    color: var(--attention);
+    margin-bottom: 24px;
   }
   ol {
     margin-top: 8px;

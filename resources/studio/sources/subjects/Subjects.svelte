@@ -56,6 +56,12 @@
   const cellOf = (subject: Subject, channel: string): Cell[] =>
     subject.cells.find((cell) => cell.channel === channel)?.addresses ?? [];
 
+  const reopen = (key: string, day: string | null, before: string | null): Promise<void> =>
+    act(async () => {
+      await ask(api.PATCH('/subjects/{key}', { params: { path: { key } }, body: { reopenedOn: day } }));
+      notices.say('Kept. Widgets that show what was said since follow.', () => void reopen(key, before, day));
+    });
+
   const add = (): Promise<void> =>
     act(async () => {
       await ask(api.POST('/subjects', { body: { name } }));
@@ -114,6 +120,13 @@
                 ]
                   .filter(Boolean)
                   .join(', ')}</span
+              ><label class="small quiet reopened"
+                >reopened on <input
+                  class="field"
+                  type="date"
+                  value={subject.reopenedOn ?? ''}
+                  onchange={(event) => reopen(subject.key, event.currentTarget.value || null, subject.reopenedOn)}
+                /></label
               ></th
             >
             {#each table.channels as channel (channel.key)}
@@ -183,6 +196,19 @@
 {/if}
 
 <style>
+  .reopened {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    margin-top: 4px;
+    white-space: nowrap;
+  }
+  .reopened input {
+    min-height: 26px;
+    padding: 0 6px;
+    width: 132px;
+    font-size: 13px;
+  }
   th,
   td {
     border-left: 1px solid var(--line);

@@ -1,20 +1,21 @@
 <script lang="ts">
-  import type { WholeBrief } from '../../api/client';
-  import type { Bench } from '../bench.svelte';
+  import type { WholeBrief } from '../api/client';
   import Choice from './Choice.svelte';
+  import type { Holder } from './holder';
 
-  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+  let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
-  const figures = $derived(bench.proof?.figures);
+  const figures = $derived(holder.proof?.figures);
   const spread = $derived(figures?.spread ?? [0, 0, 0, 0, 0]);
   const most = $derived(Math.max(1, ...spread));
   const stars = $derived(brief.sift.stars);
-  const [from, to] = $derived([stars?.from ?? 1, stars?.to ?? 5]);
+  // Bounds the wrong way round, as an imported brief may have them, mean the same as the right way round.
+  const [from, to] = $derived([stars?.from ?? 1, stars?.to ?? 5].sort((a, b) => a - b) as [number, number]);
   const inside = (number: number): boolean => stars === null || (number >= from && number <= to);
 
   /** Sets a bound; the other gives way where they would cross. All stars, unrated kept, is no clause at all. */
   function bound(which: 'from' | 'to', number: number): void {
-    bench.change((changed) => {
+    holder.change((changed) => {
       const next = { from, to, unrated: stars?.unrated ?? 'drop' } as const;
       const range =
         which === 'from' ? { from: number, to: Math.max(number, to) } : { from: Math.min(number, from), to: number };
@@ -23,7 +24,7 @@
   }
 
   function unrated(): void {
-    bench.change((changed) => {
+    holder.change((changed) => {
       const keep = stars === null || stars.unrated === 'keep';
       changed.sift.stars = !keep && from === 1 && to === 5 ? null : { from, to, unrated: keep ? 'drop' : 'keep' };
     });
@@ -40,12 +41,14 @@
           class="plain"
           class:inside={inside(number)}
           aria-pressed={inside(number)}
-          aria-label="{number} {number === 1 ? 'star' : 'stars'} and up; {count} ratings have {number}"
+          aria-label="{number} {number === 1 ? 'star' : 'stars'} and up{holder.proof
+            ? `; ${count} ratings have ${number}`
+            : ''}"
           onclick={() => bound('from', number)}
         >
-          <span class="bar" style:height="{Math.max(3, (62 * count) / most)}px"></span>
+          <span class="bar" style:height="{holder.proof ? Math.max(3, (62 * count) / most) : 14}px"></span>
           <strong>{number}</strong>
-          <span class="small figures">{count}</span>
+          {#if holder.proof}<span class="small figures">{count}</span>{/if}
         </button>
       {/each}
     </div>
@@ -66,25 +69,26 @@
     <Choice
       type="checkbox"
       checked={brief.sift.withWords}
-      note="{figures?.wordless ?? 0} have none"
-      onchange={() => bench.change((changed) => (changed.sift.withWords = !changed.sift.withWords))}
+      note={figures && `${figures.wordless} have none`}
+      onchange={() => holder.change((changed) => (changed.sift.withWords = !changed.sift.withWords))}
       >Only with words</Choice
     >
     <Choice
       type="checkbox"
       checked={stars === null || stars.unrated === 'keep'}
-      note="{figures?.unrated ?? 0} have none"
+      note={figures && `${figures.unrated} have none`}
       onchange={unrated}>Also those without a rating</Choice
     >
   </div>
-  <div class="beside">
-    <strong>Shown above the cards</strong>
-    <p>
-      {#if figures?.mean}{figures.mean} over all {figures.count} ratings, whatever you choose here.{:else}No figure:
-        nothing is rated.{/if}
-    </p>
-    {#if bench.proof?.honestLine && brief.shape.honest}<p>And below: “{bench.proof.honestLine}”</p>{/if}
-  </div>
+  {#if figures}<div class="beside">
+      <strong>Shown above the cards</strong>
+      <p>
+        {#if figures.mean}{figures.mean} over all {figures.count} ratings, whatever you choose here.{#if figures.interval}
+            With so many, the mean is known to {figures.interval[0]}–{figures.interval[1]}.{/if}{:else}No figure:
+          nothing is rated.{/if}
+      </p>
+      {#if holder.proof?.honestLine && brief.shape.honest}<p>And below: “{holder.proof.honestLine}”</p>{/if}
+    </div>{/if}
 </div>
 
 <style>

@@ -5,8 +5,10 @@
     phrases: Phrase[];
     open: PhraseKey | null;
     onopen: (phrase: PhraseKey) => void;
+    /** Whether it stands above a list, and is not what the screen is about. @default false */
+    small?: boolean;
   }
-  let { phrases, open, onopen }: Props = $props();
+  let { phrases, open, onopen, small = false }: Props = $props();
 
   function press(event: KeyboardEvent, key: Phrase['key']): void {
     if (!key || (event.key !== 'Enter' && event.key !== ' ')) return;
@@ -16,7 +18,7 @@
 </script>
 
 <!-- Spans, since a button cannot be broken between lines. -->
-<p class="sentence">
+<p class="sentence" class:small>
   {#each phrases as phrase, index (phrase.key ?? index)}{#if phrase.key}<span
         class="phrase"
         role="button"
@@ -34,6 +36,10 @@
     font: 400 26px/1.45 var(--font-serif);
     text-wrap: pretty;
     max-width: 46em;
+  }
+  .sentence.small {
+    font-size: 18px;
+    max-width: none;
   }
   .phrase {
     cursor: pointer;

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { WholeBrief } from '../../api/client';
-  import { notices } from '../../parts/notices.svelte';
-  import { WIDTHS, type Bench } from '../bench.svelte';
+  import type { WholeBrief } from '../api/client';
+  import { notices } from '../parts/notices.svelte';
+  import { WIDTHS, type Bench } from '../bench/bench.svelte';
 
   let { bench }: { bench: Bench; brief: WholeBrief } = $props();
 

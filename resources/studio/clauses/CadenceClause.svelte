@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { WholeBrief } from '../../api/client';
-  import { clock } from '../../parts/clock.svelte';
-  import { ago } from '../../parts/times';
-  import Cadence from '../../sources/Cadence.svelte';
-  import type { Bench } from '../bench.svelte';
+  import type { WholeBrief } from '../api/client';
+  import { clock } from '../parts/clock.svelte';
+  import { ago } from '../parts/times';
+  import Cadence from '../sources/Cadence.svelte';
+  import type { Bench } from '../bench/bench.svelte';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 

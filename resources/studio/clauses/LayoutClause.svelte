@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { WholeBrief } from '../../api/client';
-  import type { Bench } from '../bench.svelte';
+  import type { WholeBrief } from '../api/client';
+  import type { Bench } from '../bench/bench.svelte';
   import Choice from './Choice.svelte';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
@@ -79,6 +79,12 @@
         </select></label
       >
       <p class="small quiet">Five seconds is comfortable. Visitors can pause it.</p>
+      <Choice
+        type="checkbox"
+        checked={shape.wholeRows}
+        onchange={() => bench.change((changed) => (changed.shape.wholeRows = !changed.shape.wholeRows))}
+        >Whole rows only</Choice
+      >
     </div>
   {/if}
   <fieldset class="card">

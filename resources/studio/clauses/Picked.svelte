@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { api, ask, type StoredEntry } from '../../api/client';
-  import type { Bench } from '../bench.svelte';
+  import { api, ask, type StoredEntry } from '../api/client';
+  import type { Bench } from '../bench/bench.svelte';
 
   let { bench, id }: { bench: Bench; id: string } = $props();
   let row = $state<StoredEntry | null>();

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { WholeBrief } from '../../api/client';
-  import type { Bench } from '../bench.svelte';
+  import type { WholeBrief } from '../api/client';
+  import type { Bench } from '../bench/bench.svelte';
   import Choice from './Choice.svelte';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();

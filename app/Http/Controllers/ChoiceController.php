@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Channels\Channels;
+use App\Models\Entry;
+use App\Models\Site;
+use Gnomic\Sift\Clauses\InLanguages;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
+
+/** What there is to choose from at a site, where a clause names things: languages, labels, hashtags, subjects, channels, widgets. */
+final class ChoiceController
+{
+    private const MOST = 60;
+
+    public function __invoke(Site $site, Channels $channels): JsonResponse
+    {
+        $entries = DB::table(DB::raw('entries INDEXED BY entries_facts'))->where('site_id', $site->id);
+        $languages = (clone $entries)->whereNotNull('language')->groupBy('language')->selectRaw('language, COUNT(*) AS times')->pluck('times', 'language')->all();
+        $byChannel = $site->sources()->pluck('channel', 'key')->all();
+        $bySource = (clone $entries)->groupBy('source')->selectRaw('source, COUNT(*) AS times')->pluck('times', 'source')->all();
+        $bySubject = (clone $entries)->whereNotNull('subject')->groupBy('subject')->selectRaw('subject, COUNT(*) AS times')->pluck('times', 'subject')->all();
+        $ofChannels = [];
+        foreach ($byChannel as $source => $channel) {
+            $ofChannels[$channel] = ($ofChannels[$channel] ?? 0) + (int) ($bySource[$source] ?? 0);
+        }
+        $names = $channels->names();
+        $subjects = $site->subjects()->pluck('name', 'key')->all();
+
+        return new JsonResponse([
+            'languages' => self::choices($languages, fn (string $language): string => InLanguages::named($language)),
+            'labels' => self::choices(self::between($entries->clone()->where('labels', '!=', '')->groupBy('labels')->selectRaw('labels, COUNT(*) AS times')->pluck('times', 'labels')->all()), fn (string $label): string => $label),
+            'hashtags' => self::choices(self::between($entries->clone()->where('tags', '!=', '')->groupBy('tags')->selectRaw('tags, COUNT(*) AS times')->pluck('times', 'tags')->all()), fn (string $tag): string => $tag),
+            'subjects' => self::choices($bySubject + array_fill_keys(array_keys($subjects), 0), fn (string $key): string => $subjects[$key] ?? $key),
+            'channels' => self::choices($ofChannels, fn (string $key): string => $names[$key] ?? $key),
+            'widgets' => array_map(fn (object $widget): array => ['key' => $widget->key, 'name' => $widget->name, 'count' => (int) $widget->shown], array_values(DB::table('widgets')->leftJoin('editions', 'editions.id', '=', 'widgets.edition_id')
+                ->where('site_id', $site->id)->orderBy('name')->limit(200)->get(['widgets.key', 'widgets.name', 'editions.shown'])->all())),
+        ]);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $lines  how often each line of things between bars occurs
+     * @return array<string, int>
+     */
+    private static function between(array $lines): array
+    {
+        $counts = [];
+        foreach ($lines as $line => $times) {
+            foreach (Entry::apart((string) $line) as $one) {
+                $counts[$one] = ($counts[$one] ?? 0) + (is_numeric($times) ? (int) $times : 0);
+            }
+        }
+
+        return $counts;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $counts
+     * @param  callable(string): string  $named
+     * @return list<array{key: string, name: string, count: int}> the most frequent first
+     */
+    private static function choices(array $counts, callable $named): array
+    {
+        arsort($counts);
+        $choices = [];
+        foreach (array_slice($counts, 0, self::MOST, true) as $key => $count) {
+            $choices[] = ['key' => (string) $key, 'name' => $named((string) $key), 'count' => is_numeric($count) ? (int) $count : 0];
+        }
+
+        return $choices;
+    }
+}

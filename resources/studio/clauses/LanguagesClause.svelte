@@ -1,0 +1,90 @@
+<script lang="ts">
+  import type { WholeBrief } from '../api/client';
+  import Choice from './Choice.svelte';
+  import type { Holder } from './holder';
+
+  interface Props {
+    holder: Holder;
+    brief: WholeBrief;
+    /** Whether the page can say which language comes first. @default true */
+    pageFirst?: boolean;
+  }
+  let { holder, brief, pageFirst = true }: Props = $props();
+
+  const languages = $derived(brief.sift.languages);
+  const only = $derived(languages?.only ?? null);
+  const known = $derived([
+    ...(holder.offered?.languages ?? []),
+    ...(only ?? [])
+      .filter((tag) => !holder.offered?.languages.some(({ key }) => key === tag))
+      .map((tag) => ({ key: tag, name: tag, count: 0 })),
+  ]);
+
+  type Languages = NonNullable<WholeBrief['sift']['languages']>;
+  function change(how: (languages: Languages) => void): void {
+    holder.change((changed) => {
+      const next: Languages = { only: null, unknown: 'drop', pageFirst: false, ...changed.sift.languages };
+      how(next);
+      if (next.only?.length === 0) next.only = null;
+      changed.sift.languages = next.only === null && !next.pageFirst ? null : next;
+    });
+  }
+  const turn = (tag: string): void =>
+    change((next) => {
+      const had = next.only ?? [];
+      next.only = had.includes(tag) ? had.filter((one) => one !== tag) : [...had, tag];
+    });
+</script>
+
+<div class="columns">
+  <fieldset>
+    <legend>In which languages</legend>
+    <Choice type="radio" name="languages" checked={only === null} onchange={() => change((next) => (next.only = null))}
+      >In any language</Choice
+    >
+    <div class="many">
+      {#each known as language (language.key)}
+        <Choice
+          type="checkbox"
+          checked={only?.includes(language.key) ?? false}
+          note={String(language.count)}
+          onchange={() => turn(language.key)}>{language.name}</Choice
+        >
+      {/each}
+    </div>
+  </fieldset>
+  <div class="switches">
+    <Choice
+      type="checkbox"
+      checked={languages?.unknown === 'keep'}
+      disabled={only === null}
+      onchange={() => change((next) => (next.unknown = next.unknown === 'keep' ? 'drop' : 'keep'))}
+      >Also those whose language nobody knows</Choice
+    >
+    {#if pageFirst}
+      <Choice
+        type="checkbox"
+        checked={languages?.pageFirst ?? false}
+        onchange={() => change((next) => (next.pageFirst = !next.pageFirst))}
+        >The language of the visitor’s page first, then the others</Choice
+      >
+      <p class="small quiet">The page says its language itself; the widget has one order ready for each.</p>
+    {/if}
+  </div>
+</div>
+
+<style>
+  .columns {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 16px 48px;
+  }
+  .many {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(190px, auto));
+    gap: 0 32px;
+  }
+  .switches {
+    max-width: 380px;
+  }
+</style>
