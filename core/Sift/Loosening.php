@@ -110,7 +110,7 @@ final readonly class Loosening
     {
         $length = $brief->length ?? new LengthWanted(0, null);
         $rungs = [];
-        foreach ([2, 4, 8] as $times) {
+        for ($times = 2; $times <= 4096 && ($length->least() >= $times || ($length->most() !== null && $length->most() * $times < 100_000)); $times *= 2) {
             $rungs[] = ['length' => ['from' => intdiv($length->least(), $times), 'to' => $length->most() === null ? null : min(100_000, $length->most() * $times)]];
         }
 

@@ -165,11 +165,12 @@ test('an entry is hidden everywhere by a key, and comes back by another', async 
   await page.keyboard.press('g');
   await page.keyboard.press('e');
   await page.getByLabel('Search').fill('Wren Hollis');
-  await expect(page.getByText('1 entry like this')).toBeVisible();
+  await expect(page.getByText('1 entry', { exact: true })).toBeVisible();
   await expect(page.locator('mark').first()).toHaveText('Wren');
   await page.getByRole('heading', { name: 'Entries' }).click();
   await page.keyboard.press('x');
-  await expect(page.getByText('Hidden everywhere')).toBeVisible();
+  await expect(page.getByText('One entry hidden in every widget.')).toBeVisible();
+  await expect(page.locator('.row .flag')).toHaveText('hidden');
   await expect(async () => {
     await page.request
       .get(`${GNOMIC}/w/dome4visit.html`)

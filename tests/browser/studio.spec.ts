@@ -37,9 +37,24 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.goto('/widgets/dome4visit');
     // The proof is the same widget on three pages: its landmarks stand there three times, in three frames.
     const thrice = ['landmark-unique'];
-    for (const phrase of ['order', 'sources', 'stars', 'hand', 'layout', 'head', 'dress', 'place', 'cadence']) {
+    for (const phrase of ['order', 'sources', 'stars', 'hand', 'more', 'layout', 'head', 'dress', 'place', 'cadence']) {
       await page.locator(`[data-phrase=${phrase}]`).click();
       await expect(page.locator('#controls')).toBeVisible();
+      await expectAccessible(page, thrice);
+    }
+    for (const wish of [
+      'Words, hashtags',
+      'Languages',
+      'Time',
+      'Labels',
+      'Pictures',
+      'Not too many',
+      'What channels',
+      'Nothing twice',
+    ]) {
+      await page.locator('[data-phrase=more]').click();
+      await page.getByRole('button', { name: new RegExp(`^${wish}`) }).click();
+      await expect(page.locator('#controls :is(input, select, textarea)').first()).toBeVisible();
       await expectAccessible(page, thrice);
     }
     await page.getByRole('button', { name: /kept out: four stars/ }).click();
@@ -86,6 +101,9 @@ test('a brief that leaves nothing says which clause did it, and leads there', as
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Change it' }).click();
   await expect(page.getByLabel('Reviews')).toBeVisible();
+  await page.getByRole('button', { name: /^Leave out the choice of kinds: \d+ would pass/ }).click();
+  await expect(page.getByText(/Nothing is left/)).toHaveCount(0);
+  await expect(page.frameLocator('iframe[title*="768"]').locator('article').first()).toBeVisible();
 });
 
 test('a screen whose answer does not come says so and can be tried again', async ({ page }) => {
@@ -97,16 +115,19 @@ test('a screen whose answer does not come says so and can be tried again', async
   await expect(page.getByRole('alert')).toContainText('The entries cannot be shown');
   await page.unroute('**/api/entries*');
   await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByText(/entries, newest first/)).toBeVisible();
+  await expect(page.locator('.sentence')).toContainText('Entries, newest first');
 });
 
 test('a new site is empty and says what to do first', async ({ page }) => {
   await page.route('**/api/sources', (route) => route.fulfill({ json: { sources: [] } }));
   await page.route('**/api/widgets', (route) => route.fulfill({ json: { widgets: [] } }));
   await page.route('**/api/today', (route) =>
-    route.fulfill({ json: { rounds: [], entries: 0, sources: 0, widgets: 0, out: 0 } }),
+    route.fulfill({ json: { rounds: [], entries: 0, held: 0, sources: 0, widgets: 0, out: 0 } }),
   );
-  await page.route('**/api/entries', (route) => route.fulfill({ json: { entries: [], count: 0, next: null } }));
+  const sentence = [{ text: 'Entries, newest first.', key: null, stage: null }];
+  await page.route('**/api/entries', (route) =>
+    route.fulfill({ json: { entries: [], count: 0, wanted: {}, sentence, doubts: [] } }),
+  );
   await signIn(page);
   await expect(page.getByText('No round has brought anything yet')).toBeVisible();
   for (const [path, says] of [

@@ -48,19 +48,10 @@
   }
 </script>
 
-<div
-  class="behind"
-  role="dialog"
-  tabindex="-1"
-  aria-label="Entries behind the number"
-  bind:this={panel}
-  onkeydown={(event) => {
-    if (event.key === 'Escape') {
-      event.stopPropagation();
-      onclose();
-    }
-  }}
->
+<!-- Wherever the focus is: what it stood on may have left the list. -->
+<svelte:window onkeydown={(event) => event.key === 'Escape' && onclose()} />
+
+<div class="behind" role="dialog" tabindex="-1" aria-label="Entries behind the number" bind:this={panel}>
   <header>
     <h2>{account?.phrase ?? step}</h2>
     <button class="plain side" aria-pressed={kept} onclick={() => onturn(true)}

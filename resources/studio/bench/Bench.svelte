@@ -38,7 +38,8 @@
     document.querySelector<HTMLElement>('#controls :is(input:not([disabled]), select, textarea, button, a)');
 
   function onkeydown(event: KeyboardEvent): void {
-    if (inDialog()) return;
+    // The entries behind a number close themselves first.
+    if (inDialog() || (event.key === 'Escape' && document.querySelector('.behind'))) return;
     if (event.key === 'ArrowDown' && bench.open && (event.target as Element).matches('[data-phrase]')) {
       event.preventDefault();
       firstControl()?.focus();

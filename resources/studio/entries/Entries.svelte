@@ -31,13 +31,6 @@
   let joining = $state('');
 
   const names = $derived(Object.fromEntries(listing.sources.map((one) => [one.key, one.name])));
-  const narrowed = $derived(
-    listing.search !== '' ||
-      listing.state !== '' ||
-      listing.sentence.length !== 7 ||
-      listing.sentence[2]?.text.startsWith('no ') === true ||
-      listing.sentence[4]?.text !== 'any stars or none, with or without words',
-  );
   const states: [State, string][] = [
     ['', 'In any state'],
     ['held', 'Waiting for you'],
@@ -171,7 +164,7 @@
         </p>{/if}
       <Selected {listing} onlabel={() => (asking = 'label')} />
     </div>
-    {#if listing.count === 0 && narrowed}
+    {#if listing.count === 0 && listing.narrowed}
       <Situation
         kind="empty"
         title="No entry is like this"

@@ -33,7 +33,9 @@
       rules = kept;
       onchange();
       const barred =
-        kept.barred === 0 ? 'No entry says one of the words.' : `${kept.barred} entries say one of the words.`;
+        kept.barred === 0
+          ? 'No entry says one of the words never shown.'
+          : `${kept.barred === 1 ? 'One entry says' : `${kept.barred} entries say`} one of the words never shown.`;
       notices.say(`The rules are kept. ${barred}`, undo && (() => void keep(undo)));
     } catch (error) {
       notices.fail(error);

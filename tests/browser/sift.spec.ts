@@ -1,0 +1,215 @@
+import { expect, test, type Page } from '@playwright/test';
+import { atFourthOrigin, expectAccessible, signIn } from './people';
+import { GNOMIC } from './setting';
+
+/** Presses a key some times. */
+async function press(page: Page, key: string, times = 1): Promise<void> {
+  for (let time = 0; time < times; time++) await page.keyboard.press(key);
+}
+
+/** Goes by Tab until the focus stands on something of this name. */
+async function tabTo(page: Page, name: RegExp): Promise<void> {
+  for (let step = 0; step < 60; step++) {
+    const named = await page.evaluate(() => {
+      const on = document.activeElement as HTMLElement | null;
+      const label = (on as HTMLInputElement | null)?.labels?.[0]?.textContent;
+      return (on?.getAttribute('aria-label') ?? label ?? on?.textContent ?? '').trim();
+    });
+    if (name.test(named)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Tab does not lead to ${name}`);
+}
+
+test('from an empty brief to a good one, by the sentence and keys alone', async ({ page }) => {
+  await signIn(page);
+  await press(page, 'g');
+  await press(page, 'w');
+  await tabTo(page, /^New widget$/);
+  await press(page, 'Enter');
+  const sentence = page.locator('.sentence');
+  await expect(sentence).toContainText('Show the newest ten entries from');
+
+  // How many, of what: the first phrase of Sift is open by one key, its controls are one arrow below.
+  await press(page, '2');
+  await press(page, 'ArrowDown');
+  await tabTo(page, /^Posts$/);
+  await press(page, 'Space');
+  await tabTo(page, /^Testimonials$/);
+  await page.keyboard.press('Shift+Tab');
+  await tabTo(page, /^Testimonials$/);
+  await press(page, 'Space');
+  await expect(sentence).toContainText('the newest ten reviews');
+  await tabTo(page, /Newest first/);
+  await press(page, 'ArrowDown', 7);
+  await expect(sentence).toContainText('ten reviews in good balance');
+  await press(page, 'Escape');
+  await expect(page.locator('[data-phrase=order]')).toBeFocused();
+
+  // Stars: the next phrases.
+  await press(page, 'Enter');
+  await press(page, ']', 2);
+  await expect(page.locator('[data-phrase=stars]')).toHaveAttribute('aria-expanded', 'true');
+  await press(page, 'ArrowDown');
+  await tabTo(page, /^4 stars and up/);
+  await press(page, 'Enter');
+  await tabTo(page, /Only with words/);
+  await press(page, 'Space');
+  await expect(sentence).toContainText('four stars and up, with words');
+  await press(page, 'Escape');
+
+  // A wish that the sentence does not tell yet: by the phrase that leads to them.
+  await page.locator('[data-phrase=more]').focus();
+  await press(page, 'Enter');
+  await press(page, 'ArrowDown');
+  await tabTo(page, /^Languages/);
+  await press(page, 'Enter');
+  await tabTo(page, /^English$/);
+  await press(page, 'Space');
+  await expect(sentence).toContainText('in English');
+  await press(page, 'Escape');
+  await expect(page.locator('[data-phrase=languages]')).toBeFocused();
+
+  const proof = page.frameLocator('iframe[title*="1120"]');
+  await expect(proof.locator('article')).toHaveCount(10);
+  await expect(proof.locator('.honest [lang=en]')).toHaveText(
+    /A selection: four stars and up, with words\. See all \(\d+\)/,
+  );
+  await tabTo(page, /^Publish the first edition$/).catch(async () => {
+    await page.getByRole('button', { name: 'Publish the first edition' }).focus();
+  });
+  await press(page, 'Enter');
+  await expect(page.getByText('Edition 1, out')).toBeVisible();
+});
+
+test('the sieve says what each clause costs, and a number of it opens the way to loosen it', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/widgets');
+  await page.getByRole('button', { name: 'New widget' }).click();
+  const sentence = page.locator('.sentence');
+  await page.locator('[data-phrase=stars]').click();
+  await page.getByRole('button', { name: /^5 stars and up/ }).click();
+  await page.locator('[data-phrase=more]').click();
+  await page.getByRole('button', { name: /^Words, hashtags/ }).click();
+  await page.getByLabel('All of').first().fill('saturn, rings');
+  await expect(sentence).toContainText('saying "saturn" and "rings"');
+
+  // The account adds up, whatever was written.
+  const account = await page.locator('.sieve li').evaluateAll((steps) =>
+    steps.map((step) => ({
+      kept: Number(step.querySelector('.kept')?.textContent),
+      dropped: Number((step.querySelector('.dropped')?.textContent ?? '0').replace(/\D/g, '')),
+    })),
+  );
+  account.slice(1).forEach((step, index) => expect(step.kept + step.dropped).toBe(account[index]?.kept));
+
+  const shown = account.at(-1)?.kept ?? 0;
+  expect(shown).toBeLessThan(10);
+  await expect(page.locator('.sieve li', { hasText: 'saying' }).locator('.if')).toHaveText(
+    /without it \+\d+ (shown|wait)/,
+  );
+  await page.getByRole('button', { name: /kept out: saying/ }).click();
+  const behind = page.getByRole('dialog', { name: 'Entries behind the number' });
+  await expect(behind).toContainText('It does not say "');
+  await expect(behind).toContainText(/Without this clause \d+ more would pass/);
+  await expectAccessible(page, ['landmark-unique']);
+  await behind.getByRole('button', { name: 'Leave out the words said' }).click();
+  await expect(sentence).not.toContainText('saying');
+  await page.keyboard.press('Escape');
+
+  // What is hardly meant is told, kept and harmless.
+  await page.locator('[data-phrase=more]').click();
+  await page.getByRole('button', { name: /^Words, hashtags/ }).click();
+  await page.getByLabel('None of').first().fill('/que+ue.*/');
+  await expect(page.getByText(/looks like a regular expression. Words are meant here/)).toBeVisible();
+  await expect(page.frameLocator('iframe[title*="768"]').locator('article').first()).toBeVisible();
+  await page
+    .getByLabel('None of')
+    .first()
+    .fill(Array.from({ length: 5001 }, (_, index) => `word${index}`).join(', '));
+  await expect(page.getByText(/These are 5,001 words/)).toBeVisible();
+  await page
+    .getByLabel('None of')
+    .first()
+    .fill(Array.from({ length: 5000 }, (_, index) => `word${index}`).join(', '));
+  await expect(page.getByText('5,000 words are a long list.', { exact: false })).toBeVisible();
+});
+
+test('what leaves nothing is named, and the smallest change that gives enough is one press away', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/widgets');
+  await page.getByRole('button', { name: 'New widget' }).click();
+  await page.locator('[data-phrase=more]').click();
+  await page.getByRole('button', { name: /^Words, hashtags/ }).click();
+  await page.getByRole('spinbutton', { name: 'From' }).fill('4000');
+  const warning = page.getByText(/Nothing is left: "at least 4,000 characters long" kept out the last/);
+  await expect(warning).toBeVisible();
+  await expect(page.frameLocator('iframe[title*="768"]').getByText('Nothing is shown here yet.')).toBeVisible();
+  await page.getByRole('button', { name: /^At least [\d,]+ characters long: .* would pass$/ }).click();
+  await expect(warning).toHaveCount(0);
+  await expect(page.frameLocator('iframe[title*="768"]').locator('article').first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('u');
+  await expect(warning).toBeVisible();
+});
+
+test('the honest line speaks the language of the page, and leads to everything', async ({ page }) => {
+  for (const [language, says] of [
+    ['en', 'A selection: four stars and up, with words. See all'],
+    ['de', 'Eine Auswahl: ab 4 Sternen, mit Text. Alle ansehen'],
+    ['ja', '抜粋：星4以上、文章あり。 すべて見る'],
+    ['eu', 'A selection: four stars and up, with words. See all'],
+  ] as const) {
+    const theirs = await atFourthOrigin(
+      `<!doctype html><html lang="${language}"><meta charset="utf-8"><title>x</title><script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="dome4visit"></gnomic-widget>`,
+    );
+    await page.goto(theirs.origin);
+    const line = page.locator('gnomic-widget .honest span:visible');
+    await expect(line).toHaveCount(1);
+    await expect(line).toContainText(says);
+    theirs.close();
+  }
+  const all = await page.locator('gnomic-widget .honest span:visible a').getAttribute('href');
+  expect(all).toBe(`${GNOMIC}/w/dome4visit/all.html`);
+  await page.goto(all ?? '');
+  await expect(page.locator('article').first()).toBeVisible();
+  const ratings = await page.locator('article .rating').allTextContents();
+  expect(ratings.some((rating) => /^\s*[12] of 5/.test(rating))).toBe(true);
+  await expectAccessible(page);
+});
+
+test('a widget fits its page and its visit: language first, an order for each visit, labels by page', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/widgets');
+  await page.getByRole('button', { name: 'New widget' }).click();
+  await expect(page).toHaveURL(/\/widgets\/[a-z0-9]{10}$/);
+  const key = page.url().split('/').pop() ?? '';
+  await page.locator('[data-phrase=more]').click();
+  await page.getByRole('button', { name: /^Languages/ }).click();
+  await page.getByLabel('The language of the visitor’s page first, then the others').check();
+  await page.locator('[data-phrase=order]').click();
+  await page.getByLabel('Shuffled', { exact: true }).check();
+  await page.getByLabel('another at every visit').check();
+  await expect(page.locator('.sentence')).toContainText('ten entries, shuffled at every visit');
+  await page.getByRole('button', { name: 'Publish the first edition' }).click();
+  await expect(page.getByText('Edition 1, out')).toBeVisible();
+
+  const orders = new Set<string>();
+  const visitor = await page.context().browser()!.newContext();
+  const theirs = await visitor.newPage();
+  const site = await atFourthOrigin(
+    `<!doctype html><html lang="de-AT"><meta charset="utf-8"><title>x</title><script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}"></gnomic-widget>`,
+  );
+  for (let visit = 0; visit < 8; visit++) {
+    await theirs.goto(site.origin);
+    const words = theirs.locator('gnomic-widget article .words');
+    await expect(words.first()).toHaveAttribute('lang', 'de');
+    orders.add((await words.allTextContents()).join('|'));
+  }
+  expect(orders.size).toBeGreaterThan(1);
+  expect(await visitor.cookies()).toEqual([]);
+  site.close();
+  await visitor.close();
+});
