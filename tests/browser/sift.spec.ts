@@ -27,6 +27,7 @@ test('from an empty brief to a good one, by the sentence and keys alone', async 
   await press(page, 'w');
   await tabTo(page, /^New widget$/);
   await press(page, 'Enter');
+  await expect(page).toHaveURL(/\/widgets\/[a-z0-9]{10}$/);
   const sentence = page.locator('.sentence');
   await expect(sentence).toContainText('Show the newest ten entries from');
 

@@ -102,7 +102,7 @@
     <input class="field" aria-label="Put a label on it" placeholder="Add a label" maxlength="100" bind:value={adding} />
   </form>
 
-  <h3>Where it shows</h3>
+  <h2 class="where-title">Where it shows</h2>
   {#if broken}<p class="small attention">{broken}</p>
   {:else if !where}<p class="small quiet">Looking.</p>
   {:else if where.length === 0}<p class="small quiet">No widget is out yet.</p>
@@ -159,8 +159,8 @@
   h2 {
     font: 600 18px/1.35 var(--font-serif);
   }
-  h3 {
-    font-weight: 600;
+  .where-title {
+    font: 600 15px/1.4 var(--font-sans);
     margin-top: 6px;
   }
   .text {
