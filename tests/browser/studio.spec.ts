@@ -42,16 +42,18 @@ for (const scheme of ['light', 'dark'] as const) {
       await expect(page.locator('#controls')).toBeVisible();
       await expectAccessible(page, thrice);
     }
-    for (const wish of [
+    // Each is looked at in the light; in the dark, two that have all kinds of controls between them.
+    const wishes = [
       'Words, hashtags',
+      'What channels',
       'Languages',
       'Time',
       'Labels',
       'Pictures',
       'Not too many',
-      'What channels',
       'Nothing twice',
-    ]) {
+    ];
+    for (const wish of scheme === 'light' ? wishes : wishes.slice(0, 2)) {
       await page.locator('[data-phrase=more]').click();
       await page.getByRole('button', { name: new RegExp(`^${wish}`) }).click();
       await expect(page.locator('#controls :is(input, select, textarea)').first()).toBeVisible();

@@ -235,14 +235,14 @@ test('by hand: a testimonial with a picture, edited with its history, removed an
   const entry = page.getByRole('listitem').filter({ hasText: 'Thirty children' });
   await expect(entry).toContainText('Juno Park');
   await expect(page.getByText('juno@school.example')).toHaveCount(0);
-  await entry.getByRole('link', { name: 'Edit' }).click();
+  await entry.locator('.open').click();
+  await page.locator('.reading').getByRole('link', { name: 'Edit' }).click();
   await expect(page.getByLabel(/E-mail/)).toHaveValue('juno@school.example');
   await page.getByLabel('What they said').fill('Thirty-one children, one comet, no complaints.');
   await page.getByRole('button', { name: 'Keep the edit' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Thirty-one children' })).toContainText(
-    '1 earlier form kept',
-  );
-  await page.getByRole('listitem').filter({ hasText: 'Thirty-one' }).getByRole('link', { name: 'Edit' }).click();
+  await page.getByRole('listitem').filter({ hasText: 'Thirty-one children' }).locator('.open').click();
+  await expect(page.locator('.reading')).toContainText('1 earlier form kept');
+  await page.locator('.reading').getByRole('link', { name: 'Edit' }).click();
   await page.getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByText('The testimonial is removed.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -111,12 +111,14 @@ test('labels and pins, by keys', async ({ page }) => {
   await page.keyboard.type('Front page');
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-current=true] .flag.label')).toHaveText('Front page');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('u');
   await expect(page.locator('[data-current=true] .flag.label')).toHaveCount(0);
   await page.keyboard.press('p');
   await page.keyboard.type('Dome, visit');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Pinned first in “Dome, visit page”/)).toBeVisible();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(async () => {
     const html = await published(page.request, 'dome4visit');
     expect(html.slice(0, html.indexOf('</article>'))).toContain(name);
