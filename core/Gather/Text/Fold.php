@@ -22,9 +22,9 @@ final class Fold
         }
         $apart = Normalizer::normalize(mb_scrub($text, 'UTF-8'), Normalizer::FORM_KD);
         $bare = (string) preg_replace(self::ACCENTS, '', is_string($apart) ? $apart : $text);
-        $folded = preg_replace(self::ACCENTS, '', mb_convert_case($bare, MB_CASE_FOLD, 'UTF-8'));
-        $whole = Normalizer::normalize((string) $folded, Normalizer::FORM_C);
+        $folded = mb_convert_case($bare, MB_CASE_FOLD, 'UTF-8');
+        $whole = Normalizer::normalize($folded, Normalizer::FORM_C);
 
-        return is_string($whole) ? $whole : (string) $folded;
+        return is_string($whole) ? $whole : $folded;
     }
 }
