@@ -4,38 +4,35 @@ declare(strict_types=1);
 
 namespace App\Sift;
 
+use App\Models\Site;
 use Gnomic\Brief\MostWanted;
 use Gnomic\Sift\Caps;
-use Gnomic\Sift\Condition;
+use Gnomic\Sift\Facts;
 use Gnomic\Sift\Tally;
-use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 
 /** How many the caps of a brief leave out, without putting all that pass in their order: only those of authors who have too many. */
 final readonly class CapCounts
 {
     /** @param  list<string>  $pins */
-    public function __construct(private MostWanted $most, private array $pins, private Tally $tally)
+    public function __construct(private Site $site, private MostWanted $most, private array $pins, private Tally $tally, private Passing $passing)
     {
     }
 
     /**
-     * @param  Builder  $passing  those that pass, in their order
      * @param  callable(iterable<list<mixed>>): list<list<mixed>>  $turned  the last touch to the order
      * @return array<string, int> by the key of the step
      */
-    public function of(Builder $passing, callable $turned): array
+    public function of(callable $turned): array
     {
-        $pinned = $this->pins === [] ? [] : [...Rows::of((clone $passing)->reorder()->whereIn('ref', $this->pins)->select(['ref', 'source', 'author']))];
         $dropped = ['mostOfAuthor' => 0, 'mostOfSource' => 0];
         $bySource = $this->tally->passingBySource();
-        if ($this->most->author !== null) {
-            foreach ($this->overAuthors($passing, $turned) as $source => $count) {
-                $dropped['mostOfAuthor'] += $count;
-                $bySource[$source] -= $count;
-            }
+        foreach ($this->most->author === null ? [] : $this->overAuthors($turned) as $source => $count) {
+            $dropped['mostOfAuthor'] += $count;
+            $bySource[$source] -= $count;
         }
         foreach ($this->most->source === null ? [] : $bySource as $source => $count) {
-            $pins = count(array_filter($pinned, fn (array $row): bool => (string) $row[1] === (string) $source));
+            $pins = count(array_filter($this->passing->pinned, fn (Facts $pin): bool => $pin->source === (string) $source));
             $dropped['mostOfSource'] += $count - min($count, max($this->most->source, $pins));
         }
 
@@ -49,25 +46,41 @@ final readonly class CapCounts
      * @param  callable(iterable<list<mixed>>): list<list<mixed>>  $turned
      * @return array<string, int>
      */
-    private function overAuthors(Builder $passing, callable $turned): array
+    private function overAuthors(callable $turned): array
     {
         $most = (int) $this->most->author;
-        $heavy = (clone $passing)->reorder()->whereNotNull('author')->groupBy('author')->havingRaw('COUNT(*) > ?', [$most]);
+        $pins = array_map(fn (Facts $pin): array => [$pin->id, $pin->source, $pin->author], $this->passing->pinned);
+        [$room, $bindings] = $this->room($most);
+        // Who has said so much at all is soon found along an index; only their entries are looked at.
+        $talkative = DB::table(DB::raw('entries INDEXED BY entries_authors'))->where('site_id', $this->site->id)->whereNotNull('author')->groupBy('author')->havingRaw('COUNT(*) > ?', [$pins === [] ? $most : 0])->select('author');
+        $heavy = $this->passing->others('entries_authors')->whereIn('author', $talkative)->groupBy('author')->havingRaw("COUNT(*) > $room", $bindings);
         $dropped = [];
         if ($this->most->source === null) {
-            $pins = Condition::oneOf('ref', $this->pins);
-            foreach (Rows::of($heavy->selectRaw("MIN(source), COUNT(*) - MAX(?, SUM($pins->sql))", [$most, ...$pins->bindings])) as [$source, $count]) {
+            foreach (Rows::of($heavy->selectRaw("MIN(source), COUNT(*) - $room", $bindings)) as [$source, $count]) {
                 $dropped[(string) $source] = ($dropped[(string) $source] ?? 0) + (int) $count;
             }
 
             return $dropped;
         }
-        $rows = Rows::of((clone $passing)->whereIn('author', $heavy->select('author'))->select(['ref', 'source', 'author']));
+        $rows = $turned(Rows::of($this->passing->othersInOrder('entries_authors')->whereIn('author', $heavy->select('author'))->select(['ref', 'source', 'author'])));
         $caps = new Caps(new MostWanted($most, null), $this->pins);
-        foreach ($caps->apply($turned($rows), fn (array $row): array => [(string) $row[0], (string) $row[1], (string) $row[2]])['out']['mostOfAuthor'] as $row) {
+        foreach ($caps->apply([...$pins, ...$rows], fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]])['out']['mostOfAuthor'] as $row) {
             $dropped[(string) $row[1]] = ($dropped[(string) $row[1]] ?? 0) + 1;
         }
 
         return $dropped;
+    }
+
+    /**
+     * How many more of an author are kept behind the pins.
+     *
+     * @return array{string, list<string>} an expression over the column author, and its bindings
+     */
+    private function room(int $most): array
+    {
+        $pins = array_count_values(array_filter(array_map(fn (Facts $pin): ?string => $pin->author, $this->passing->pinned), fn (?string $author): bool => $author !== null));
+        $cases = implode('', array_map(fn (int $count): string => ' WHEN ? THEN '.max(0, $most - $count), $pins));
+
+        return $pins === [] ? [(string) $most, []] : ["(CASE author$cases ELSE $most END)", array_map(strval(...), array_keys($pins))];
     }
 }

@@ -41,11 +41,27 @@ final class Matches
         return new Condition($sql, array_values($bindings));
     }
 
+    /**
+     * The table of what is found, where the condition asks for nothing else, and how many they are.
+     *
+     * @return array{table: string, count: int}|null
+     */
+    public function alone(Condition $condition): ?array
+    {
+        if ($condition->sql !== '(id '.Said::MATCHING.')') {
+            return null;
+        }
+        $table = $this->found((string) $condition->bindings[0]);
+        $count = Rows::first("SELECT COUNT(*) FROM temp.$table", []);
+
+        return ['table' => $table, 'count' => is_int($count) ? $count : 0];
+    }
+
     private function found(string $query): string
     {
         if (! isset($this->tables[$query])) {
             $table = 'matches_'.self::$next++;
-            DB::statement("CREATE TEMP TABLE $table (id INTEGER PRIMARY KEY)");
+            DB::statement("CREATE TEMP TABLE $table (entry INTEGER PRIMARY KEY)");
             DB::insert("INSERT INTO temp.$table SELECT rowid FROM entry_words WHERE entry_words MATCH ?", [$query]);
             $this->tables[$query] = $table;
         }

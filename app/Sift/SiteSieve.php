@@ -38,18 +38,26 @@ final readonly class SiteSieve
 
     private Matches $matches;
 
-    private function __construct(private Site $site, private Brief $brief, Circumstances $around, ?Tally $tally)
+    private Passing $passing;
+
+    private Once $turns;
+
+    private function __construct(private Site $site, private Brief $brief, Circumstances $around, private SiteTally $counts)
     {
         $this->sieve = Sieve::of($brief, $around);
-        $this->matches = new Matches;
-        $this->tally = $tally ?? (new SiteTally($site, $this->sieve, $this->matches))->counted();
+        $this->matches = $counts->matches;
+        $this->tally = $counts->tally;
         $this->ranking = Ranking::of($brief, $around, $this->tally);
         $this->caps = new Caps($brief->most, $brief->pins);
+        $this->passing = new Passing($site, $this->sieve, $this->ranking, $this->matches, $counts->passing());
+        $this->turns = new Once;
     }
 
     public static function of(Site $site, Brief $brief, ?Circumstances $around = null): self
     {
-        return new self($site, $brief, $around ?? Around::of($site)->brief($brief), null);
+        $around ??= Around::of($site)->brief($brief);
+
+        return new self($site, $brief, $around, new SiteTally($site, Sieve::of($brief, $around)));
     }
 
     public function around(): Circumstances
@@ -60,7 +68,7 @@ final readonly class SiteSieve
     /** The same counts in another order: on a page of another language, or at another visit. */
     public function at(?string $language, int $visit): self
     {
-        return new self($this->site, $this->brief, $this->sieve->around->at($language, $this->sieve->around->page, $visit), $this->tally);
+        return new self($this->site, $this->brief, $this->sieve->around->at($language, $this->sieve->around->page, $visit), $this->counts);
     }
 
     public function tally(): Tally
@@ -153,7 +161,7 @@ final readonly class SiteSieve
     /** @return list<string> primary subtags of the languages that pass, the most frequent first */
     public function languages(): array
     {
-        $query = $this->ordered()->reorder()->whereNotNull('language')->selectRaw("CASE WHEN INSTR(language, '-') > 0 THEN SUBSTR(language, 1, INSTR(language, '-') - 1) ELSE language END AS spoken")
+        $query = $this->passing->others()->whereNotNull('language')->selectRaw("CASE WHEN INSTR(language, '-') > 0 THEN SUBSTR(language, 1, INSTR(language, '-') - 1) ELSE language END AS spoken")
             ->groupBy('spoken')->orderByRaw('COUNT(*) DESC, spoken');
 
         return array_map(strval(...), $query->pluck('spoken')->all());
@@ -197,26 +205,28 @@ final readonly class SiteSieve
         if ($this->brief->most === null) {
             return [$this->passing(0, $limit)[0], []];
         }
-        $out = (new CapCounts($this->brief->most, $this->brief->pins, $this->tally))->of($this->ordered(), fn (iterable $rows): array => $this->turned($rows)[0]);
+        $out = (new CapCounts($this->site, $this->brief->most, $this->brief->pins, $this->tally, $this->passing))->of(fn (iterable $rows): array => $this->turned($rows)[0]);
         // The first of them, as many as fill the widget behind the caps; the rest is only counted.
         $wanted = min($limit, $this->tally->passing() - array_sum($out));
         $kept = $rows = [];
         for ($chunk = Balance::pool($limit); count($kept) < $wanted; $chunk *= 4) {
             array_push($rows, ...$this->passingRows(count($rows), $chunk));
-            $kept = $this->caps->apply($rows, fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]])['kept'];
+            $kept = $this->caps->apply($rows, fn (array $row): array => $row)['kept'];
         }
 
-        return [array_map(strval(...), array_slice(array_column($kept, 0), 0, $limit)), $out];
+        return [array_slice(array_column($kept, 0), 0, $limit), $out];
     }
 
-    /** @return list<list<mixed>> reference, source and author of those that pass, in their order */
+    /** @return list<array{string, string, string|null}> reference, source and author of those that pass, in their order */
     private function passingRows(int $offset, int $count): array
     {
         if ($this->brief->order !== Order::Balanced) {
-            return [...Rows::of($this->ordered()->select(['ref', 'source', 'author'])->offset($offset)->limit($count))];
+            return $this->passing->rows($offset, $count);
         }
+        $head = array_map(fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author], array_slice($this->inTurns()->entries, $offset, $count));
+        $more = $count - count($head);
 
-        return array_map(fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author], $this->facts($this->passing($offset, $count)[0]));
+        return $more <= 0 ? $head : [...$head, ...$this->passing->rows($offset + count($head), $more)];
     }
 
     /** @return array{list<string>, array<string, int>} references, and the variety of those that the balanced order chose */
@@ -241,15 +251,7 @@ final readonly class SiteSieve
      */
     private function passing(int $offset, int $count): array
     {
-        if ($count === 0 || $this->brief->order !== Order::Balanced) {
-            return [$count === 0 ? [] : self::refs($this->ordered()->offset($offset)->limit($count)), []];
-        }
-        $head = $this->inTurns();
-        $refs = array_map(fn (Facts $entry): string => $entry->id, array_slice($head->entries, $offset, $count));
-        $from = max($offset, count($head->entries));
-        $more = $offset + $count - $from;
-
-        return [[...$refs, ...($more > 0 ? self::refs($this->ordered()->offset($from)->limit($more)) : [])], $head->variety];
+        return [$count === 0 ? [] : array_column($this->passingRows($offset, $count), 0), $this->brief->order === Order::Balanced && $count > 0 ? $this->inTurns()->variety : []];
     }
 
     /** @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} those shown, where nothing is capped */
@@ -263,19 +265,20 @@ final readonly class SiteSieve
     /** The first of the balanced order: the pins, and the pool that is chosen from. */
     private function inTurns(): Ordered
     {
-        $refs = self::refs($this->ordered()->limit(count($this->brief->pins) + Balance::pool($this->brief->limits->most)));
-        $head = $this->ranking->inTurns($this->facts($refs));
+        return $this->turns->of(function (): Ordered {
+            $refs = array_column($this->passing->rows(0, count($this->passing->pinned) + Balance::pool($this->brief->limits->most)), 0);
 
-        return new Ordered($head->entries, $head->variety);
+            return $this->ranking->inTurns($this->facts($refs));
+        });
     }
 
     /** @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} references of those that pass every clause, by what the caps make of them */
     private function capped(): array
     {
-        [$rows, $variety] = $this->turned(Rows::of($this->ordered()->select(['ref', 'source', 'author'])));
-        ['kept' => $kept, 'out' => $out] = $this->caps->apply($rows, fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]]);
+        [$rows, $variety] = $this->turned($this->passing->all());
+        ['kept' => $kept, 'out' => $out] = $this->caps->apply(Passing::typed($rows), fn (array $row): array => $row);
 
-        return ['kept' => array_map(strval(...), array_column($kept, 0)), 'out' => array_map(fn (array $rows): array => array_map(strval(...), array_column($rows, 0)), $out), 'variety' => $variety];
+        return ['kept' => array_column($kept, 0), 'out' => array_map(fn (array $rows): array => array_column($rows, 0), $out), 'variety' => $variety];
     }
 
     /**
@@ -300,18 +303,6 @@ final readonly class SiteSieve
         }
 
         return [array_values($head + $byRef), $turns->variety];
-    }
-
-    private function ordered(): Builder
-    {
-        $query = $this->collected();
-        foreach ($this->sieve->clauses as $clause) {
-            $condition = $this->matches->prepared($this->sieve->condition($clause));
-            $query->whereRaw($condition->sql, $condition->bindings);
-        }
-        $order = $this->ranking->sql();
-
-        return $query->orderByRaw($order->sql, $order->bindings);
     }
 
     /**

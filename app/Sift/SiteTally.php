@@ -6,6 +6,7 @@ namespace App\Sift;
 
 use App\Models\Entry;
 use App\Models\Site;
+use Gnomic\Sift\Condition;
 use Gnomic\Sift\Counted;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sieve;
@@ -22,13 +23,32 @@ final readonly class SiteTally
     /** Digits for the figure that an entry gets: one bit for each clause that is not of whole classes. */
     private const DIGITS = '0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz-_';
 
-    public function __construct(private Site $site, private Sieve $sieve, private Matches $matches)
+    /** Entries that are sooner fetched one by one than walked past. */
+    public const FEW = 6000;
+
+    public Tally $tally;
+
+    public Matches $matches;
+
+    /** @var array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}> */
+    private array $classes;
+
+    public function __construct(private Site $site, private Sieve $sieve)
     {
+        $this->matches = new Matches;
+        $this->classes = $this->classes();
+        $this->tally = $this->counted();
     }
 
-    public function counted(): Tally
+    /** @return list<string> classes that pass every clause which is asked of classes */
+    public function passing(): array
     {
-        $classes = $this->classes();
+        return array_map(strval(...), array_keys(array_filter($this->classes, fn (array $class): bool => $this->sieve->failuresOfClass($class['facts']) === 0)));
+    }
+
+    private function counted(): Tally
+    {
+        $classes = $this->classes;
         $counted = [];
         foreach ($this->takeOut($classes) as $entry) {
             $counted[] = self::one($entry, $this->sieve, 1, $entry->published, 0);
@@ -53,22 +73,67 @@ final readonly class SiteTally
     /** @return array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}> by class; how often each figure occurs in it */
     private function classes(): array
     {
-        $own = $this->sieve->ownFailuresInSql();
-        $own = $own === null ? null : $this->matches->prepared($own);
-        // Numbers below ten are digits as they are.
-        $figure = $own === null || count($this->sieve->own()) < 4 ? $own?->sql : "SUBSTR('".self::DIGITS."', $own->sql + 1, 1)";
-        $site = $this->site->id;
-        $rows = $own === null
-            // Each class is found from the one before it by a step in the index: many entries, few classes.
-            ? Rows::asked('WITH RECURSIVE classes(class) AS (SELECT MIN(alike) FROM entries WHERE site_id = ? UNION ALL SELECT (SELECT MIN(alike) FROM entries WHERE site_id = ? AND alike > class) FROM classes WHERE class IS NOT NULL)
-                SELECT class, (SELECT MIN(published) FROM entries WHERE site_id = ? AND alike = class), (SELECT COUNT(*) FROM entries WHERE site_id = ? AND alike = class) FROM classes WHERE class IS NOT NULL', [$site, $site, $site, $site])
-            : Rows::asked("SELECT alike, MIN(published), GROUP_CONCAT($figure, '') FROM entries INDEXED BY entries_alike WHERE site_id = ? GROUP BY alike", [...$own->bindings, $site]);
+        $found = $this->foundAlone();
+        $rows = $found !== null || $this->sieve->own() === [] ? $this->counts() : $this->figures();
         $classes = [];
         foreach ($rows as [$class, $oldest, $figures]) {
-            $classes[(string) $class] = ['facts' => self::factsOf((string) $class), 'oldest' => $oldest === null ? null : (int) $oldest, 'times' => $own === null ? [0 => (int) $figures] : self::times((string) $figures)];
+            $class = (string) $class;
+            $times = match (true) {
+                ! is_int($figures) => self::times((string) $figures),
+                $found === null => [0 => $figures],
+                default => [0 => $found[$class] ?? 0, 1 => $figures - ($found[$class] ?? 0)],
+            };
+            $classes[$class] = ['facts' => self::factsOf($class), 'oldest' => $oldest === null ? null : (int) $oldest, 'times' => $times];
         }
 
         return $classes;
+    }
+
+    /**
+     * Each class, its oldest date and how many it has; found from the one before it by a step in the index: many entries, few classes.
+     *
+     * @return iterable<list<mixed>>
+     */
+    private function counts(): iterable
+    {
+        $site = $this->site->id;
+
+        return Rows::asked('WITH RECURSIVE classes(class) AS (SELECT MIN(alike) FROM entries WHERE site_id = ? UNION ALL SELECT (SELECT MIN(alike) FROM entries WHERE site_id = ? AND alike > class) FROM classes WHERE class IS NOT NULL)
+            SELECT class, (SELECT MIN(published) FROM entries WHERE site_id = ? AND alike = class), (SELECT COUNT(*) FROM entries WHERE site_id = ? AND alike = class) FROM classes WHERE class IS NOT NULL', [$site, $site, $site, $site]);
+    }
+
+    /**
+     * Each class, its oldest date and a digit for each of its entries.
+     *
+     * @return iterable<list<mixed>>
+     */
+    private function figures(): iterable
+    {
+        $own = $this->matches->prepared($this->sieve->ownFailuresInSql() ?? new Condition('0'));
+        // Numbers below ten are digits as they are.
+        $figure = count($this->sieve->own()) < 4 ? $own->sql : "SUBSTR('".self::DIGITS."', $own->sql + 1, 1)";
+
+        return Rows::asked("SELECT alike, MIN(published), GROUP_CONCAT($figure, '') FROM entries INDEXED BY entries_alike WHERE site_id = ? GROUP BY alike", [...$own->bindings, $this->site->id]);
+    }
+
+    /**
+     * Where words are all that is asked entry by entry, and not too many have them: how many in each class do.
+     *
+     * @return array<string, int>|null
+     */
+    private function foundAlone(): ?array
+    {
+        $own = $this->sieve->own();
+        $found = count($own) === 1 ? $this->matches->alone($this->sieve->clauses[$own[0]]->condition()) : null;
+        if ($found === null || $found['count'] > self::FEW) {
+            return null;
+        }
+        $counts = [];
+        foreach (Rows::asked("SELECT alike, COUNT(*) FROM temp.{$found['table']} CROSS JOIN entries ON entries.id = entry WHERE site_id = ? GROUP BY alike", [$this->site->id]) as [$class, $count]) {
+            $counts[(string) $class] = is_int($count) ? $count : 0;
+        }
+
+        return $counts;
     }
 
     /** @return array<int, int> how often each figure stands in a line of digits */

@@ -104,7 +104,13 @@ final readonly class Ranking
         });
     }
 
-    /** The same order in SQL, but for the choosing of the balanced one. */
+    /** Whether some come before others by their language. */
+    public function hasPageLanguage(): bool
+    {
+        return $this->pageLanguage() !== null;
+    }
+
+    /** The order of all but pins in SQL; the choosing of the balanced one comes after. */
     public function sql(): Condition
     {
         $newest = 'published IS NULL, published DESC, ref';
@@ -122,11 +128,7 @@ final readonly class Ranking
         if ($language !== null) {
             $order = new Condition('(CASE WHEN language = ? OR SUBSTR(language, 1, ?) = ? THEN 0 ELSE 1 END), '.$order->sql, [$language, strlen($language) + 1, "$language-", ...$order->bindings]);
         }
-        $cases = '';
-        foreach (array_keys($this->brief->pins) as $place) {
-            $cases .= " WHEN ? THEN $place";
-        }
 
-        return $cases === '' ? $order : new Condition('CASE ref'.$cases.' ELSE '.PHP_INT_MAX." END, $order->sql", [...$this->brief->pins, ...$order->bindings]);
+        return $order;
     }
 }

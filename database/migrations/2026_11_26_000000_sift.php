@@ -42,10 +42,11 @@ return new class extends Migration
             $table->index(['site_id', 'source', 'kind', 'gone', 'hidden', 'held', 'barred', 'told_by', 'stars', 'length', 'published', 'subject', 'author',
                 'language', 'pictures', 'replied', 'likes', 'tags', 'labels', 'lot', 'ref'], 'entries_facts');
             $table->index(['site_id', 'held']);
+            $table->index(['site_id', 'author'], 'entries_authors');
         });
         // What entries agree in that are alike to most clauses; found class by class along an index of its own.
         DB::statement('ALTER TABLE entries ADD COLUMN alike TEXT GENERATED ALWAYS AS (json_array(source, kind, gone, hidden, held, barred, told_by, stars, length > 0, pictures > 0, replied, subject, language)) VIRTUAL');
-        DB::statement('CREATE INDEX entries_alike ON entries (site_id, alike, published, length, tags, labels)');
+        DB::statement('CREATE INDEX entries_alike ON entries (site_id, alike, published, ref, stars, length, lot, likes, source, author, language, tags, labels)');
         // The key of the subject goes with the subject, whoever sets it.
         DB::statement('UPDATE entries SET subject = (SELECT key FROM subjects WHERE subjects.id = entries.subject_id)');
         foreach (['INSERT', 'UPDATE OF subject_id'] as $when) {

@@ -128,13 +128,13 @@ final class EntriesTest extends TestCase
         $source = $this->source($this->mine);
         $this->store($source, [$this->review('a', 5, 'The queue.'), $this->review('b', 5, 'The sky.'), $this->review('c', 5, '天文台')]);
         $widget = $this->widget('never00001', ['sift' => ['pins' => ['the-dome:a']]]);
-        self::assertSame(3, $widget->edition?->shown);
+        self::assertStringContainsString('The queue.', $this->file('never00001'));
         $this->ask('put', '/rules', ['never' => ['QUEUE', '天文', '/x.*/', '!']])->assertOk()->assertJson(['barred' => 2, 'never' => ['QUEUE', '天文', '/x.*/', '!']]);
         self::assertSame(1, $widget->refresh()->edition?->shown);
         $this->store($source->refresh(), [$this->review('d', 5, 'No queues, one queue.')]);
         self::assertTrue(StoredEntry::query()->where('native', 'd')->firstOrFail()->barred);
         $this->ask('put', '/rules', ['never' => []])->assertJsonPath('barred', 0);
-        self::assertSame(4, $widget->refresh()->edition?->shown);
+        self::assertSame(4, $widget->refresh()->edition->shown);
         $this->ask('put', '/rules', ['never' => array_fill(0, 5001, 'x')])->assertUnprocessable();
     }
 
@@ -148,7 +148,7 @@ final class EntriesTest extends TestCase
         self::assertSame([['front00001', null, '3 stars, the brief wants four stars and up.'], ['foot000001', 1, 'It passes every clause; it stands at place 1 of the lowest rated entry.']], $where('the-dome:b'));
         self::assertSame(['the-dome:a', 'the-dome:b'], array_map(fn (array $row): string => $row['entry']['id'], $this->ask('get', '/entries', at: '/entries?state=shown')->json('entries')));
         $this->ask('post', '/widgets/{key}/pins', ['id' => 'the-dome:b', 'on' => true], '/widgets/front00001/pins')->assertJsonPath('out', true);
-        self::assertSame(['front00001', 1, 'You have pinned it; it stands at place 1.'], $where('the-dome:b')[0]);
+        self::assertContains(['front00001', 1, 'You have pinned it; it stands at place 1.'], $where('the-dome:b'));
         Widget::query()->where('key', 'front00001')->firstOrFail()->update(['brief' => ['version' => 1]]);
         $this->ask('post', '/widgets/{key}/pins', ['id' => 'the-dome:a', 'on' => true], '/widgets/front00001/pins')->assertJsonPath('out', false);
         $this->ask('get', '/entries/where', at: '/entries/where?id=not:there')->assertNotFound();

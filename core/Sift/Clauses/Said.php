@@ -50,18 +50,17 @@ final readonly class Said implements Clause
         return (string) $this->fault($entry);
     }
 
+    /** One question to the index: what is wanted, without what is not; where nothing is wanted, all but that. */
     public function condition(): Condition
     {
-        $parts = [];
-        $bindings = [];
-        foreach ([[$this->all, ' AND ', ''], [$this->any, ' OR ', ''], [$this->none, ' OR ', 'NOT ']] as [$terms, $glue, $in]) {
-            if ($terms !== []) {
-                $parts[] = "id $in".self::MATCHING;
-                $bindings[] = 'said : ('.implode($glue, array_map(fn (Term $term): string => $term->query(), $terms)).')';
-            }
-        }
+        $wanted = implode(' AND ', array_filter([self::asked($this->all, ' AND '), self::asked($this->any, ' OR ')]));
+        $unwanted = (string) self::asked($this->none, ' OR ');
 
-        return new Condition($parts === [] ? '(1)' : '('.implode(' AND ', $parts).')', $bindings);
+        return match (true) {
+            $wanted === '' && $unwanted === '' => new Condition('(1)'),
+            $wanted === '' => new Condition('(id NOT '.self::MATCHING.')', [$unwanted]),
+            default => new Condition('(id '.self::MATCHING.')', [$unwanted === '' ? $wanted : "($wanted) NOT $unwanted"]),
+        };
     }
 
     private function fault(Facts $entry): ?string
@@ -84,5 +83,11 @@ final readonly class Said implements Clause
         }
 
         return $this->any === [] ? null : 'It says none of '.TermsSpoken::listed($this->wanted->any, 'or').'.';
+    }
+
+    /** @param  array<string, Term>  $terms */
+    private static function asked(array $terms, string $glue): ?string
+    {
+        return $terms === [] ? null : 'said : ('.implode($glue, array_map(fn (Term $term): string => $term->query(), $terms)).')';
     }
 }
