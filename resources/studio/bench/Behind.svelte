@@ -62,18 +62,20 @@
         >{account?.dropped} {step === 'shown' ? 'wait' : 'kept out'}</button
       >
     {/if}
-    {#if account?.alone != null && account.dropped > 0}
-      <span class="small quiet"
-        >Without this clause {account.alone} more would pass, {account.more === 0 ? 'none' : account.more} of them at once
-        shown.</span
-      >
-    {/if}
-    <span class="looser">
-      {#each looser as one (one.text)}
-        <button class="field" onclick={() => bench.take(one.brief as WholeBrief)}>{one.text}</button>
-      {/each}
-    </span>
     <button class="plain link close" onclick={onclose}>Close</button>
+    {#if looser.length > 0}
+      <p class="looser small">
+        {#if account?.alone != null && account.dropped > 0}
+          <span class="quiet"
+            >Without this clause {account.alone} more would pass, {account.more === 0 ? 'none' : account.more} of them shown
+            at once.</span
+          >
+        {/if}
+        {#each looser as one (one.text)}
+          <button class="field" onclick={() => bench.take(one.brief as WholeBrief)}>{one.text}</button>
+        {/each}
+      </p>
+    {/if}
   </header>
   <div class="list">
     {#if broken}
@@ -126,9 +128,11 @@
   }
   header {
     display: flex;
+    flex-wrap: wrap;
     align-items: baseline;
-    gap: 20px;
-    padding: 12px 28px 8px;
+    gap: 4px 20px;
+    padding: 10px 28px 8px;
+    white-space: nowrap;
     border-bottom: 1px solid var(--line);
   }
   .side {
@@ -141,10 +145,14 @@
     border-bottom: 2px solid var(--accent);
   }
   .looser {
+    flex-basis: 100%;
     display: flex;
     flex-wrap: wrap;
+    align-items: baseline;
     gap: 6px;
-    margin-left: auto;
+  }
+  .looser span {
+    margin-right: 10px;
   }
   .looser button {
     min-height: 28px;

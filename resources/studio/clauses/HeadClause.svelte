@@ -10,6 +10,10 @@
     ['count', 'How many ratings it rests on'],
     ['spread', 'Their spread, as a small picture'],
   ] as const;
+  /** Sources of the widget that come with figures of their own. */
+  const told = $derived(
+    bench.sources.filter((source) => source.figures && (brief.gather.sources?.includes(source.key) ?? true)),
+  );
   const turn = (part: (typeof parts)[number][0]): void =>
     bench.change((changed) => {
       const has = changed.shape.head.includes(part);
@@ -28,6 +32,16 @@
     <p class="small quiet">
       The figures are over everything collected from the sources of this widget, never only over what it shows.
     </p>
+    {#if told.length > 0}
+      <p class="small quiet">What services say of themselves is not mixed in, since nobody can see what it rests on:</p>
+      <ul class="small quiet">
+        {#each told as source (source.key)}
+          <li>
+            {source.name}: {source.figures?.mean} from {source.figures?.count ?? 'an unknown number of'} ratings
+          </li>
+        {/each}
+      </ul>
+    {/if}
   </fieldset>
   <div>
     <label for="heading">A heading of its own</label><br />

@@ -83,10 +83,13 @@
   {#if figures}<div class="beside">
       <strong>Shown above the cards</strong>
       <p>
-        {#if figures.mean}{figures.mean} over all {figures.count} ratings, whatever you choose here.{#if figures.interval}
-            With so many, the mean is known to {figures.interval[0]}–{figures.interval[1]}.{/if}{:else}No figure:
+        {#if figures.mean}{figures.mean} over all {figures.count} ratings, whatever you choose here.{:else}No figure:
           nothing is rated.{/if}
       </p>
+      {#if figures.interval}<p class="small">
+          With that many, its mean is sure to lie between {figures.interval[0]} and {figures.interval[1]}, 95 times in
+          100.
+        </p>{/if}
       {#if holder.proof?.honestLine && brief.shape.honest}<p>And below: “{holder.proof.honestLine}”</p>{/if}
     </div>{/if}
 </div>

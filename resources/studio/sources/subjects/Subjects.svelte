@@ -13,6 +13,8 @@
   /** The cell in which an address is being written. */
   let writing = $state('');
   let address = $state('');
+  /** The subject of which the day is being written on which it reopened. */
+  let dating = $state('');
 
   type Subject = Subjects['subjects'][number];
   type Cell = Subject['cells'][number]['addresses'][number];
@@ -120,14 +122,15 @@
                 ]
                   .filter(Boolean)
                   .join(', ')}</span
-              ><label class="small quiet reopened"
-                >reopened on <input
-                  class="field"
-                  type="date"
-                  value={subject.reopenedOn ?? ''}
-                  onchange={(event) => reopen(subject.key, event.currentTarget.value || null, subject.reopenedOn)}
-                /></label
-              ></th
+              >{#if subject.reopenedOn || dating === subject.key}<label class="small quiet reopened"
+                  >reopened on <input
+                    class="field"
+                    type="date"
+                    value={subject.reopenedOn ?? ''}
+                    onchange={(event) => reopen(subject.key, event.currentTarget.value || null, subject.reopenedOn)}
+                  /></label
+                >{:else}<button class="plain link small" onclick={() => (dating = subject.key)}>It reopened…</button
+                >{/if}</th
             >
             {#each table.channels as channel (channel.key)}
               {@const cells = cellOf(subject, channel.key)}
