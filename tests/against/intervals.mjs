@@ -5,7 +5,7 @@ import { mean, sampleStandardDeviation } from 'simple-statistics';
 
 const samples = JSON.parse(readFileSync(0, 'utf8'));
 const { jStat } = jstat;
-console.log(
+process.stdout.write(
   JSON.stringify(
     samples.map((sample) => ({
       mean: mean(sample),

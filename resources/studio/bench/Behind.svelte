@@ -144,6 +144,9 @@
     font-weight: 600;
     border-bottom: 2px solid var(--accent);
   }
+  .close {
+    margin-left: auto;
+  }
   .looser {
     flex-basis: 100%;
     display: flex;
