@@ -59,6 +59,6 @@ final class Doubts
 
     private static function looksLikeAPattern(string $word): bool
     {
-        return preg_match('~^/.+/[a-z]*$|\\\\[bdswBDSW]|\.[*+]|\(\?|\[[^\]]+\]|\([^)]*\|[^)]*\)|[^\s]\*[^\s]|[\^$|]~u', $word) === 1;
+        return preg_match('~^/.+/[a-z]*$|\\\\[bdswBDSW]|\.[*+]|\(\?|\[[^\]]+\]|\([^)]*\|[^)]*\)|[^\s]\*[^\s]|^\^|\$$|\w\|\w~u', $word) === 1;
     }
 }

@@ -77,7 +77,7 @@ final class HonestyTest extends TestCase
     public function test_what_is_hardly_meant_is_told_with_what_it_is_taken_for(): void
     {
         $about = fn (array $sift): array => array_column(Doubts::about(BriefReader::read(['version' => 1, 'sift' => $sift])), 'text');
-        self::assertSame([], $about(['stars' => ['from' => 4], 'words' => ['any' => ['observ*', 'c++', "l'eau", '100%']]]));
+        self::assertSame([], $about(['stars' => ['from' => 4], 'words' => ['any' => ['observ*', 'c++', "l'eau", '100%', '$5', 'a|']]]));
         self::assertStringContainsString('from 4 to 5', $about(['stars' => ['from' => 5, 'to' => 4]])[0]);
         self::assertStringContainsString('backwards', $about(['when' => ['from' => '2026-02-01', 'to' => '2026-01-01']])[0]);
         foreach (['/dome.*/i', 'dom(e|es)', '\bdome', '[dD]ome', '^dome$', 'd.*e'] as $pattern) {
