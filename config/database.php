@@ -11,7 +11,6 @@ return [
             'busy_timeout' => 30_000,
             'journal_mode' => 'WAL',
             'synchronous' => 'NORMAL',
-            'transaction_mode' => 'IMMEDIATE',
             // A sieve walks a whole index: read where it lies, not by pages that are copied.
             'pragmas' => ['mmap_size' => 1_073_741_824, 'cache_size' => -32_000, 'temp_store' => 'MEMORY'],
         ],

@@ -8,6 +8,7 @@ use App\Models\Site;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Numbers;
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Loosening;
 
 /** What to loosen in a brief that leaves nothing: the smallest change that gives enough. */
@@ -27,7 +28,12 @@ final class Repairs
      */
     public function of(Site $site, Brief $brief, SiteSieve $sieve): array
     {
-        $enough = min(self::ENOUGH, $brief->limits->most);
+        $all = array_map(fn (Clause $clause): string => $clause->key(), array_values(array_filter($sieve->clauses(), fn (Clause $clause): bool => Loosening::canLeaveOut($clause))));
+        // Where there are fewer in all, they are enough.
+        $enough = min(self::ENOUGH, $brief->limits->most, $sieve->tally()->passingWithout($all));
+        if ($enough === 0) {
+            return [];
+        }
         $offers = [];
         foreach ($sieve->tally()->account() as $step) {
             // What nothing but this clause keeps out is what the loosest of its loosenings gives.

@@ -30,8 +30,8 @@ final readonly class EditionFiles
         foreach ($rendering->files() as $name => $contents) {
             $this->put("$making/$name", $contents);
             $this->put("$making/$name.gz", (string) gzencode($contents, 9));
-            $this->brotli("$making/$name");
         }
+        $this->brotli(array_map(fn (string $name): string => "$making/$name", array_keys($rendering->files())));
         // Another worker may have written the very same edition meanwhile.
         if (! @rename($making, $target)) {
             (new Filesystem)->deleteDirectory($making);
@@ -76,12 +76,16 @@ final readonly class EditionFiles
         }
     }
 
-    /** Where the program is missing, visitors get gzip. */
-    private function brotli(string $path): void
+    /**
+     * All of them by one call: an edition with variants has dozens. Where the program is missing, visitors get gzip.
+     *
+     * @param  list<string>  $paths
+     */
+    private function brotli(array $paths): void
     {
         $program = (new ExecutableFinder)->find('brotli');
         if ($program !== null) {
-            (new Process([$program, '--best', '--keep', '--force', $path]))->run();
+            (new Process([$program, '--best', '--keep', '--force', ...$paths]))->run();
         }
     }
 }

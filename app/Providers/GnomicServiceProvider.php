@@ -12,6 +12,7 @@ use App\Channels\Page\PageChannel;
 use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafClient;
+use App\Database\WritingConnection;
 use App\Editions\EditionFiles;
 use App\Editions\Renderer;
 use App\Entries\Export;
@@ -23,6 +24,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\View\Factory;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
@@ -35,6 +37,7 @@ final class GnomicServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        Connection::resolverFor('sqlite', fn (mixed ...$of): WritingConnection => new WritingConnection(...$of));
         $this->app->bind(Fetcher::class, fn (): Fetcher => new Fetcher(
             new Hosts(config('gnomic.private_hosts')), config('gnomic.fetch.seconds'), config('gnomic.fetch.bytes'), config('gnomic.fetch.redirects')));
         $this->app->bind(WayleafClient::class, fn (Application $app): WayleafClient => new WayleafClient($app->make(Fetcher::class), config('gnomic.channels.wayleaf.address')));

@@ -12,6 +12,7 @@ use Gnomic\Entry\Entry as CoreEntry;
 use Gnomic\Sift\Balance;
 use Gnomic\Sift\Caps;
 use Gnomic\Sift\Circumstances;
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Ordered;
 use Gnomic\Sift\Ranking;
@@ -69,6 +70,12 @@ final readonly class SiteSieve
     public function at(?string $language, int $visit): self
     {
         return new self($this->site, $this->brief, $this->sieve->around->at($language, $this->sieve->around->page, $visit), $this->counts);
+    }
+
+    /** @return list<Clause> */
+    public function clauses(): array
+    {
+        return $this->sieve->clauses;
     }
 
     public function tally(): Tally

@@ -154,6 +154,25 @@ final class EntriesTest extends TestCase
         $this->ask('get', '/entries/where', at: '/entries/where?id=not:there')->assertNotFound();
     }
 
+    public function test_what_a_brief_asks_in_vain_is_explained_kept_and_harmless(): void
+    {
+        $this->store($this->source($this->mine), [$this->review('a', 5), $this->review('b', 4), $this->review('gone', 5)]);
+        StoredEntry::query()->where('native', 'gone')->update(['gone' => true, 'gone_at' => now()]);
+        $proof = fn (array $brief): array => $this->ask('post', '/proof', ['brief' => ['version' => 1] + $brief])->assertOk()->json();
+        $told = fn (array $brief): string => implode(' ', array_column($proof($brief)['warnings'], 'text'));
+        self::assertStringContainsString('One pin cannot be shown. It is no longer at its source.', $told(['sift' => ['pins' => ['the-dome:gone', 'the-dome:b']]]));
+        self::assertStringContainsString('One pin cannot be shown. It is not there any more.', $told(['sift' => ['pins' => ['other-site:1']]]));
+        self::assertStringContainsString('what this site does not have: rook, lane', $told(['gather' => ['sources' => ['the-dome', 'rook'], 'subjects' => ['lane']]]));
+        self::assertStringContainsString('from 4 to 5', $told(['sift' => ['stars' => ['from' => 5, 'to' => 4]]]));
+        self::assertSame(['from' => 5, 'to' => 4, 'unrated' => 'drop'], $proof(['sift' => ['stars' => ['from' => 5, 'to' => 4]]])['brief']['sift']['stars'], 'kept as it was given');
+        self::assertSame(2, array_slice($proof(['sift' => ['stars' => ['from' => 5, 'to' => 4]]])['sieve'], -1)[0]['kept'], 'and harmless');
+        $words = array_map(fn (int $number): string => "word$number", range(1, 5000));
+        self::assertStringContainsString('5,000 words are a long list', $told(['sift' => ['words' => ['none' => $words]]]));
+        $repairs = $proof(['sift' => ['words' => ['any' => ['nothing']], 'stars' => ['from' => 5]]])['warnings'][0]['repairs'];
+        self::assertSame(['Leave out the stars and the words said: two would pass'], array_column($repairs, 'text'));
+        self::assertSame([], $proof(['sift' => ['words' => ['any' => ['nothing']], 'hidden' => ['the-dome:a', 'the-dome:b']]])['warnings'][0]['repairs'], 'what a hand keeps out is no clause to loosen');
+    }
+
     public function test_views_are_kept_changed_and_forgotten(): void
     {
         $wanted = ['sift' => ['stars' => ['from' => 1, 'to' => 2]], 'shape' => ['layout' => 'list']];
