@@ -129,7 +129,8 @@
                     value={subject.reopenedOn ?? ''}
                     onchange={(event) => reopen(subject.key, event.currentTarget.value || null, subject.reopenedOn)}
                   /></label
-                >{:else}<button class="plain link small" onclick={() => (dating = subject.key)}>It reopened…</button
+                >{:else}<button class="plain link small reopen" onclick={() => (dating = subject.key)}
+                  >It reopened…</button
                 >{/if}</th
             >
             {#each table.channels as channel (channel.key)}
@@ -205,6 +206,9 @@
     gap: 6px;
     margin-top: 4px;
     white-space: nowrap;
+  }
+  .reopen {
+    display: block;
   }
   .reopened input {
     min-height: 26px;
