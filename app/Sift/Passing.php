@@ -98,17 +98,20 @@ final readonly class Passing
     private function firstOfEach(int $offset, int $count): ?iterable
     {
         $first = $offset + $count;
-        if ($this->sieve->own() !== [] || $this->ranking->hasPageLanguage() || ! in_array($this->sieve->brief->order, [Order::Newest, Order::Highest, Order::Lowest], true)
+        if ($this->few() !== null || $this->ranking->hasPageLanguage() || ! in_array($this->sieve->brief->order, [Order::Newest, Order::Highest, Order::Lowest], true)
             || $count > self::FIRST || $first * count($this->classes) > self::FIRST) {
             return null;
         }
         $picked = $this->picked() ?? new Condition('0');
         $order = $this->ranking->sql();
+        $own = array_map(fn (int $index): Condition => $this->matches->prepared($this->sieve->clauses[$index]->condition()), $this->sieve->own());
+        $wanted = implode('', array_map(fn (Condition $one): string => " AND $one->sql", $own));
+        $bindings = array_merge(...array_map(fn (Condition $one): array => $one->bindings, $own));
 
         return Rows::asked("SELECT ref, source, author FROM json_each(?) AS classes JOIN entries ON entries.id IN
-            (SELECT id FROM entries AS one INDEXED BY entries_alike WHERE site_id = ? AND alike = classes.value AND NOT $picked->sql ORDER BY published DESC, ref LIMIT ?)
+            (SELECT id FROM entries AS one INDEXED BY entries_alike WHERE site_id = ? AND alike = classes.value AND NOT $picked->sql$wanted ORDER BY published DESC, ref LIMIT ?)
             ORDER BY $order->sql LIMIT ? OFFSET ?",
-            [json_encode($this->classes, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $this->site->id, ...$picked->bindings, $first, ...$order->bindings, $count, $offset]);
+            [json_encode($this->classes, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $this->site->id, ...$picked->bindings, ...$bindings, $first, ...$order->bindings, $count, $offset]);
     }
 
     /** The table of those that have the words wanted, where that is all that is asked entry by entry, and they are few. */
