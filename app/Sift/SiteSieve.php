@@ -217,8 +217,12 @@ final readonly class SiteSieve
         $wanted = min($limit, $this->tally->passing() - array_sum($out));
         $kept = $rows = [];
         for ($chunk = Balance::pool($limit); count($kept) < $wanted; $chunk *= 4) {
-            array_push($rows, ...$this->passingRows(count($rows), $chunk));
+            $more = $this->passingRows(count($rows), $chunk);
+            array_push($rows, ...$more);
             $kept = $this->caps->apply($rows, fn (array $row): array => $row)['kept'];
+            if (count($more) < $chunk) {
+                break; // some of those counted have gone meanwhile
+            }
         }
 
         return [array_slice(array_column($kept, 0), 0, $limit), $out];

@@ -11,7 +11,6 @@ use Gnomic\Sift\Counted;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sieve;
 use Gnomic\Sift\Tally;
-use RuntimeException;
 
 /**
  * All that a site collected, counted by what each clause of a brief makes of it. Entries are alike to most clauses when they
@@ -162,10 +161,10 @@ final readonly class SiteTally
                 $own |= $this->sieve->clauses[$index]->keeps($entry) ? 0 : 1 << $place;
             }
             $class = self::classOf($entry);
-            if (! isset($classes[$class]['times'][$own])) {
-                throw new RuntimeException("The index has no class $class for an entry that is there.");
+            // Where somebody changed it since the classes were counted, it is counted there still, for this once.
+            if (isset($classes[$class]['times'][$own])) {
+                $classes[$class]['times'][$own]--;
             }
-            $classes[$class]['times'][$own]--;
         }
 
         return $picked;
