@@ -23,7 +23,7 @@ final class Whereabouts
         foreach ($site->widgets()->with('edition')->whereNotNull('edition_id')->orderBy('id')->limit(self::MOST)->get() as $widget) {
             if ($widget->edition !== null) {
                 $brief = $widget->edition->toBrief();
-                $told[] = ['key' => $widget->key, 'name' => $widget->name] + SiteSieve::verdictOn($site, $brief, $around->brief($brief), $entry);
+                $told[] = ['key' => $widget->key, 'name' => $widget->name] + SiteSieve::verdict($site, $brief, $around->brief($brief), $entry);
             }
         }
 
