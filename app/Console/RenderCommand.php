@@ -65,6 +65,6 @@ final class RenderCommand extends Command
         }
         $sifting = Sifting::of($brief, array_map(Facts::of(...), $entries), $around);
 
-        return new Content($brief, $around, array_map(fn (string $id): Entry => $byId[$id], $sifting->selection()->shown), $sifting->tally->overall(), $around->now->getTimezone());
+        return new Content($brief, $around, array_map(fn (string $id): Entry => $byId[$id], $sifting->selection()->shown), $sifting->tally->overall(), $around->now->getTimezone(), note: Honesty::note($sifting->tally));
     }
 }

@@ -19,6 +19,7 @@ final readonly class Content
      * @param  list<Entry>  $shown  in their order
      * @param  array<string, string>  $saidAt  by the key of the source
      * @param  array<string, Kept>  $pictures  by their address at the source
+     * @param  string|null  $note  under the widget, where it is a page of its own
      */
     public function __construct(
         public Brief $brief,
@@ -28,6 +29,7 @@ final readonly class Content
         public DateTimeZone $zone,
         public array $saidAt = [],
         public array $pictures = [],
+        public ?string $note = null,
     ) {
     }
 

@@ -19,10 +19,10 @@ final readonly class Contents
     }
 
     /** @param  list<string>  $refs  of the entries that the sieve chose */
-    public function of(Site $site, Brief $brief, SiteSieve $sieve, array $refs): Content
+    public function of(Site $site, Brief $brief, SiteSieve $sieve, array $refs, ?string $note = null): Content
     {
         $shown = $this->profiles->on($site, SiteSieve::entries($site, $refs));
 
-        return new Content($brief, $sieve->around(), $shown, $sieve->tally()->overall(), $site->zone(), $this->channels->saidAt($site), $this->pictures->of($site, $shown));
+        return new Content($brief, $sieve->around(), $shown, $sieve->tally()->overall(), $site->zone(), $this->channels->saidAt($site), $this->pictures->of($site, $shown), $note);
     }
 }

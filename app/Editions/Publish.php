@@ -90,7 +90,7 @@ final readonly class Publish
         $everything = Honesty::everything($brief);
         $all = SiteSieve::of($site, $everything, $sieve->around());
 
-        return $this->contents->of($site, $everything, $all, $all->selection()->shown);
+        return $this->contents->of($site, $everything, $all, $all->selection()->shown, Honesty::note($all->tally()));
     }
 
     /**

@@ -52,9 +52,8 @@ final readonly class Renderer
     private function everything(Content $content, string $key, string $name): string
     {
         $fragment = $this->fragment($content, $key, $name);
-        $more = $content->overall->count > count($content->shown) ? 'The newest '.count($content->shown).'; the figures are over all '.number_format($content->overall->count).' ratings.' : 'Everything that was collected, nothing left out.';
 
-        return $this->tight('widget::document', ['fragment' => $fragment, 'name' => "$name: everything", 'key' => $key, 'palette' => Palette::of($content->brief->dressing), 'note' => $more]);
+        return $this->tight('widget::document', ['fragment' => $fragment, 'name' => "$name: everything", 'key' => $key, 'palette' => Palette::of($content->brief->dressing), 'note' => $content->note]);
     }
 
     /** @param  array<string, mixed>  $with */

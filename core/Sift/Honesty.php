@@ -33,6 +33,17 @@ final class Honesty
         return $brief->shape->honest && self::choices($brief, $around) !== [];
     }
 
+    /** What stands under the page of everything: how far it goes, and that something is kept back where it is. */
+    public static function note(Tally $everything): string
+    {
+        $passing = $everything->passing();
+        $back = max(0, $everything->counting() - $passing);
+        $far = $passing > self::MOST ? 'The newest '.self::MOST.' of '.number_format($passing).'.' : '';
+        $kept = $back === 0 ? '' : number_format($back).' more '.($back === 1 ? 'counts' : 'count').' in the figures and '.($back === 1 ? 'is' : 'are').' not shown by the owner of this site.';
+
+        return trim("$far $kept") ?: 'Everything that was collected, nothing left out.';
+    }
+
     /** Everything that the figures of a brief rest on, as a brief of its own: the newest first. */
     public static function everything(Brief $brief): Brief
     {

@@ -26,6 +26,12 @@ final readonly class Tally
         return new self($sieve, $counted);
     }
 
+    /** How many count in the figures, rated or not. */
+    public function counting(): int
+    {
+        return array_sum(array_map(fn (Counted $one): int => $one->counts ? $one->times : 0, $this->counted));
+    }
+
     /** How many pass every clause; caps and limit come after. */
     public function passing(): int
     {

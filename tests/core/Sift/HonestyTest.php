@@ -72,6 +72,10 @@ final class HonestyTest extends TestCase
         self::assertSame(['a', 'b'], Sifting::of($everything, $entries, self::on())->selection()->shown, 'hidden everywhere stays hidden');
         self::assertEquals(Sifting::of($brief, $entries, self::on())->tally->overall(), Sifting::of($everything, $entries, self::on())->tally->overall());
         self::assertSame('initials', $everything->shape->names->value);
+        self::assertSame('1 more counts in the figures and is not shown by the owner of this site.', Honesty::note(Sifting::of($everything, $entries, self::on())->tally));
+        self::assertSame('Everything that was collected, nothing left out.', Honesty::note(Sifting::of($everything, array_slice($entries, 0, 3), self::on())->tally));
+        $many = array_map(fn (int $number): Facts => new Facts("m$number", 's', 'review', 5.0, 9, $number, held: $number < 2), range(0, 119));
+        self::assertSame('The newest 100 of 118. 2 more count in the figures and are not shown by the owner of this site.', Honesty::note(Sifting::of($everything, $many, self::on())->tally));
     }
 
     public function test_what_is_hardly_meant_is_told_with_what_it_is_taken_for(): void
