@@ -74,11 +74,6 @@
 </div>
 
 <style>
-  .columns {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 16px 48px;
-  }
   .columns > * {
     max-width: 300px;
   }

@@ -74,11 +74,6 @@
 </div>
 
 <style>
-  .columns {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 16px 48px;
-  }
   .many {
     display: grid;
     grid-template-columns: repeat(2, minmax(190px, auto));

@@ -64,11 +64,6 @@
 </div>
 
 <style>
-  .columns {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 16px 48px;
-  }
   fieldset {
     max-width: 420px;
   }

@@ -104,11 +104,6 @@
 </div>
 
 <style>
-  .columns {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 16px 48px;
-  }
   .other {
     display: grid;
     gap: 6px;
