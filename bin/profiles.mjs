@@ -1,4 +1,4 @@
-// Writes core/Gather/Language/Profiles.php from the trigrams of the npm package franc: node bin/profiles.mjs
+// Writes core/Gather/Language/TrigramProfiles.php from the trigrams of the npm package franc: node bin/profiles.mjs
 // The trigrams were counted on the Universal Declaration of Human Rights. Run again when the package changes.
 import { writeFileSync } from 'node:fs';
 import { data } from '../node_modules/franc/data.js';
@@ -45,7 +45,7 @@ const scripts = Object.entries(LANGUAGES).map(([script, languages]) => {
   return `        '${script}' => [\n${lines.join('\n')}\n        ],`;
 });
 writeFileSync(
-  new URL('../core/Gather/Language/Profiles.php', import.meta.url),
+  new URL('../core/Gather/Language/TrigramProfiles.php', import.meta.url),
   `<?php
 
 declare(strict_types=1);
@@ -53,7 +53,7 @@ declare(strict_types=1);
 namespace Gnomic\\Gather\\Language;
 
 /** The commonest trigrams of each language, the commonest first. Made by bin/profiles.mjs; not to be edited. */
-final class Profiles
+final class TrigramProfiles
 {
     public const BY_SCRIPT = [
 ${scripts.join('\n')}

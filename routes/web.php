@@ -11,6 +11,7 @@ use App\Http\Controllers\LikenessController;
 use App\Http\Controllers\LookController;
 use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SiteController;
 use App\Http\Controllers\SourceController;
 use App\Http\Controllers\SubjectController;
 use App\Http\Controllers\TestimonialController;
@@ -27,6 +28,8 @@ Route::prefix('api')->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
 
         Route::middleware('site')->group(function (): void {
+            Route::get('site', [SiteController::class, 'show']);
+            Route::patch('site', [SiteController::class, 'update']);
             Route::get('today', TodayController::class);
 
             Route::get('sources', [SourceController::class, 'index']);
@@ -54,9 +57,9 @@ Route::prefix('api')->group(function (): void {
             Route::get('imports/{id}/wrong.csv', [ImportController::class, 'wrong'])->whereNumber('id');
             Route::post('imports/{id}/applied', [ImportController::class, 'apply'])->whereNumber('id');
             Route::post('testimonials', [TestimonialController::class, 'store']);
-            Route::get('testimonials/{native}', [TestimonialController::class, 'show']);
-            Route::post('testimonials/{native}', [TestimonialController::class, 'update']);
-            Route::delete('testimonials/{native}', [TestimonialController::class, 'destroy']);
+            Route::get('testimonials/{id}', [TestimonialController::class, 'show']);
+            Route::post('testimonials/{id}', [TestimonialController::class, 'update']);
+            Route::delete('testimonials/{id}', [TestimonialController::class, 'destroy']);
             Route::get('likeness', [LikenessController::class, 'show']);
             Route::post('likeness/parted', [LikenessController::class, 'part']);
             Route::post('likeness/joined', [LikenessController::class, 'join']);

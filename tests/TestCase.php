@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Entries\EntryStore;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\User;
-use App\Rounds\Stored;
+use App\Models\Widget;
+use App\Outbox\Outbox;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Matching\Coverage;
-use Gnomic\Gather\Matching\Matcher;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 
@@ -39,6 +40,14 @@ abstract class TestCase extends FrameworkTestCase
     /** @param  list<Entry>  $entries */
     protected function store(Source $source, array $entries): void
     {
-        $this->app->make(Stored::class)->apply($source, Matcher::match([], $entries, Coverage::Whole));
+        $this->app->make(EntryStore::class)->take($source, $entries, Coverage::Some, 'A test');
+    }
+
+    /** Publishes what is on the bench; the queue runs at once in tests. */
+    protected function publish(Widget $widget, string $cause = 'A test'): Widget
+    {
+        $this->app->make(Outbox::class)->widget($widget, $widget->draft(), $cause);
+
+        return $widget->refresh();
     }
 }

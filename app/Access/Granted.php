@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Access;
 
-use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Fetching\HttpResponse;
 use App\Models\Grant;
 use Carbon\CarbonImmutable;
 use Gnomic\Gather\Records\Record;
@@ -15,7 +15,7 @@ use Gnomic\Tend\RetryAfter;
 /** Asks services for which an owner has granted access: renews tokens before they end, and notices when access has ended. */
 final readonly class Granted
 {
-    public function __construct(private Fetcher $fetcher, private Services $services)
+    public function __construct(private Fetcher $fetcher, private OAuthProviders $services)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class Granted
      *
      * @throws FetchFailed for everything but success and "not modified"
      */
-    public function get(Grant $grant, string $address, array $headers = []): Answer
+    public function get(Grant $grant, string $address, array $headers = []): HttpResponse
     {
         $service = $this->services->of($grant->channel);
         if ($grant->ended_at !== null) {
@@ -56,7 +56,7 @@ final readonly class Granted
     }
 
     /** @param  array<string, string>  $headers */
-    private function asked(Grant $grant, string $address, array $headers): Answer
+    private function asked(Grant $grant, string $address, array $headers): HttpResponse
     {
         return $this->fetcher->get($address, $headers + ['Accept' => 'application/json', 'Authorization' => "Bearer $grant->access"]);
     }

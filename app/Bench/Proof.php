@@ -11,14 +11,14 @@ use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Phrase;
 use Gnomic\Brief\Sentence;
-use Gnomic\Sift\HonestLine;
+use Gnomic\Edition\Honesty;
 use Gnomic\Sift\Step;
 use Gnomic\Standing\Overall;
 
 /** Everything that the bench shows of a brief: sentence, widget, sieve and warnings, by the code that publishes. */
 final readonly class Proof
 {
-    public function __construct(private Renderer $renderer, private Around $around, private Contents $contents, private Warnings $warnings)
+    public function __construct(private Renderer $renderer, private SentenceContexts $contexts, private Contents $contents, private Warnings $warnings)
     {
     }
 
@@ -28,21 +28,23 @@ final readonly class Proof
      */
     public function of(Site $site, Brief $brief, string $key, string $name, array $widths): array
     {
-        $around = $this->around->brief($site, $brief);
-        $sieve = SiteSieve::of($site, $brief, $around->circumstances);
+        $context = $this->contexts->brief($site, $brief);
+        $sieve = SiteSieve::of($site, $brief->criteria, $context->site);
         $selection = $sieve->selection();
         $content = $this->contents->of($site, $brief, $sieve, $selection->shown);
         $plan = $content->plan();
+        // The owner reads the line in any case, to decide on it.
+        $telling = $brief->with(shape: $brief->shape->with(['honest' => true]));
 
         return [
             'brief' => $brief->toArray(),
-            'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::of($brief, $around)),
+            'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::of($brief, $context)),
             'sieve' => array_map(fn (Step $step): array => get_object_vars($step), $selection->steps),
             'fragment' => $this->renderer->fragment($content, $key, $name),
-            'across' => array_map(fn (int $width): array => ['width' => $width, 'across' => $plan->acrossAt($width), 'cards' => $plan->cardsAt($width)], $widths),
+            'across' => array_map(fn (int $width): array => ['width' => $width, 'across' => $plan->layout->acrossAt($width), 'cards' => $plan->cardsAt($width)], $widths),
             'figures' => self::figures($content->overall) + $sieve->tally()->lacking(),
-            'honestLine' => HonestLine::each($brief, $around->circumstances, $content->overall->count)[0]->text ?? null,
-            'warnings' => $this->warnings->of($site, $brief, $sieve, $selection, $around),
+            'honestLine' => Honesty::line($telling, $context->site, $content->overall->count, $content->words)?->text,
+            'warnings' => $this->warnings->of($site, $brief, $sieve, $selection),
         ];
     }
 

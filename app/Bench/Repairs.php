@@ -7,9 +7,9 @@ namespace App\Bench;
 use App\Models\Site;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
-use Gnomic\Brief\Numbers;
 use Gnomic\Sift\Clause;
 use Gnomic\Sift\Loosening;
+use Gnomic\Text\Numbers;
 
 /** What to loosen in a brief that leaves nothing: the smallest change that gives enough. */
 final class Repairs
@@ -28,9 +28,9 @@ final class Repairs
      */
     public function of(Site $site, Brief $brief, SiteSieve $sieve): array
     {
-        $all = array_map(fn (Clause $clause): string => $clause->key(), array_values(array_filter($sieve->clauses(), fn (Clause $clause): bool => Loosening::canLeaveOut($clause))));
+        $wishes = array_values(array_filter(array_map(fn (Clause $clause): string => $clause::key(), $sieve->clauses()), Loosening::canLeaveOut(...)));
         // Where there are fewer in all, they are enough.
-        $enough = min(self::ENOUGH, $brief->limits->most, $sieve->tally()->passingWithout($all));
+        $enough = min(self::ENOUGH, $brief->criteria->limits->most, $sieve->tally()->passingWithout($wishes));
         if ($enough === 0) {
             return [];
         }
@@ -43,8 +43,8 @@ final class Repairs
         }
         foreach ($offers === [] ? $sieve->tally()->togetherOut() : [] as $keys) {
             $passing = $sieve->tally()->passingWithout($keys);
-            if ($passing >= $enough && array_filter($keys, fn (string $key): bool => ! $this->canGo($key)) === []) {
-                $offers[] = ['passing' => $passing, 'offer' => $this->offer(Loosening::without($brief, $keys), $passing)];
+            if ($passing >= $enough && array_diff($keys, $wishes) === []) {
+                $offers[] = ['passing' => $passing, 'offer' => $this->offer($brief, Loosening::without($brief->criteria, $keys), $passing)];
                 break;
             }
         }
@@ -57,9 +57,9 @@ final class Repairs
     private function smallest(Site $site, Brief $brief, SiteSieve $sieve, string $key, int $enough): array
     {
         $last = ['passing' => 0, 'offer' => ['text' => '', 'brief' => []]];
-        foreach (Loosening::of($brief, $key) as $looser) {
-            $passing = SiteSieve::of($site, $looser->brief, $sieve->around())->tally()->passing();
-            $last = ['passing' => $passing, 'offer' => $this->offer($looser, $passing)];
+        foreach (Loosening::of($brief->criteria, $key) as $looser) {
+            $passing = SiteSieve::of($site, $looser->wanted, $sieve->context())->tally()->passing();
+            $last = ['passing' => $passing, 'offer' => $this->offer($brief, $looser, $passing)];
             if ($passing >= $enough) {
                 break;
             }
@@ -69,13 +69,8 @@ final class Repairs
     }
 
     /** @return array{text: string, brief: array<string, mixed>} */
-    private function offer(Loosening $looser, int $passing): array
+    private function offer(Brief $brief, Loosening $looser, int $passing): array
     {
-        return ['text' => "$looser->phrase: ".Numbers::spoken($passing).' would pass', 'brief' => $looser->brief->toArray()];
-    }
-
-    private function canGo(string $key): bool
-    {
-        return ! in_array($key, ['present', 'once', 'decided', 'hidden', 'never'], true);
+        return ['text' => "$looser->phrase: ".Numbers::spoken($passing).' would pass', 'brief' => $brief->with(criteria: $looser->wanted)->toArray()];
     }
 }

@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\Entry;
+use App\Editions\LookFiles;
+use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Widget;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Doubts;
-use Gnomic\Brief\Numbers;
-use Gnomic\Brief\Surroundings;
+use Gnomic\Edition\Variants;
+use Gnomic\Sift\Clauses;
+use Gnomic\Sift\Clauses\ApartFrom;
+use Gnomic\Sift\Clauses\InLanguages;
+use Gnomic\Sift\Clauses\Stars;
+use Gnomic\Sift\Clauses\WithLabels;
 use Gnomic\Sift\Selection;
 use Gnomic\Sift\Sieve;
+use Gnomic\Text\Numbers;
 
 /**
  * What the owner should know before a brief goes out, each with the phrase of the sentence that mends it, and where one
@@ -21,24 +27,28 @@ use Gnomic\Sift\Sieve;
  */
 final readonly class Warnings
 {
-    public function __construct(private Repairs $repairs)
+    public function __construct(private Repairs $repairs, private LookFiles $looks)
     {
     }
 
     /** @return list<array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}> */
-    public function of(Site $site, Brief $brief, SiteSieve $sieve, Selection $selection, Surroundings $around): array
+    public function of(Site $site, Brief $brief, SiteSieve $sieve, Selection $selection): array
     {
-        return array_map(fn (array $warning): array => $warning + ['repairs' => []], array_values(array_filter([
+        $warnings = array_values(array_filter([
             $this->nothingLeft($site, $brief, $sieve, $selection),
             $this->onlyPraise($brief),
-            ...Doubts::about($brief),
-            $this->unknownSources($brief, $around),
+            ...Doubts::about($brief->criteria),
+            $this->unknownSources($brief, $sieve),
             $this->unknownWidgets($site, $brief),
             $this->pinsNotShown($site, $brief, $sieve),
-        ])));
+            $this->unknownLook($brief),
+            $this->noRoomForPages($site, $brief, $sieve),
+        ]));
+
+        return array_map(fn (array $warning): array => ['key' => $warning['key'], 'text' => $warning['text'], 'repairs' => $warning['repairs'] ?? []], $warnings);
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return array{key: string, text: string, repairs?: list<array{text: string, brief: array<string, mixed>}>}|null */
     private function nothingLeft(Site $site, Brief $brief, SiteSieve $sieve, Selection $selection): ?array
     {
         if ($selection->shown !== []) {
@@ -48,44 +58,31 @@ final readonly class Warnings
             if ($step->kept === 0) {
                 return $step->key === 'collected'
                     ? ['key' => 'sources', 'text' => 'Nothing has been collected yet. Connect a source first.']
-                    : ['key' => self::phraseOf($step->key), 'text' => "Nothing is left: \"$step->phrase\" kept out the last ".number_format($step->dropped).'.', 'repairs' => $this->repairs->of($site, $brief, $sieve)];
+                    : ['key' => Clauses::topicOf($step->key), 'text' => "Nothing is left: \"$step->phrase\" kept out the last ".number_format($step->dropped).'.', 'repairs' => $this->repairs->of($site, $brief, $sieve)];
             }
         }
 
         return null;
     }
 
-    /** The phrase of the sentence that opens a step of the sieve. */
-    public static function phraseOf(string $step): string
-    {
-        return match ($step) {
-            'kinds', 'shown' => 'order',
-            'words' => 'stars',
-            'hidden', 'decided', 'never' => 'hand',
-            'collected', 'present', 'once', 'channels', 'subjects' => 'sources',
-            'length', 'said', 'hashtags' => 'words',
-            'pictures', 'reply' => 'media',
-            'mostOfAuthor', 'mostOfSource' => 'most',
-            default => $step,
-        };
-    }
-
     /** @return array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}|null */
     private function onlyPraise(Brief $brief): ?array
     {
-        if ($brief->shape->honest || $brief->stars === null || $brief->stars->least() < 3.0) {
+        if ($brief->shape->honest || (Stars::wanted($brief->criteria)?->least() ?? 1.0) < 3.0) {
             return null;
         }
-        $json = $brief->toArray();
-        $json['shape'] = ['honest' => true] + $brief->shape->toArray();
+        $honest = $brief->with(shape: $brief->shape->with(['honest' => true]));
 
-        return ['key' => 'head', 'text' => 'Visitors would see praise only, and no word that it is a selection.', 'repairs' => [['text' => 'Say that it is a selection', 'brief' => $json]]];
+        return ['key' => 'head', 'text' => 'Visitors would see only praise, and nothing would tell them that it is a selection.', 'repairs' => [['text' => 'Say that it is a selection', 'brief' => $honest->toArray()]]];
     }
 
     /** @return array{key: string, text: string}|null */
-    private function unknownSources(Brief $brief, Surroundings $around): ?array
+    private function unknownSources(Brief $brief, SiteSieve $sieve): ?array
     {
-        $unknown = [...array_diff($brief->sources ?? [], array_map(strval(...), array_keys($around->names))), ...array_diff($brief->subjects ?? [], array_map(strval(...), array_keys($around->subjects)))];
+        $gather = $brief->criteria->part('gather');
+        $names = $sieve->context()->names;
+        $known = fn (array $names): array => array_map(strval(...), array_keys($names));
+        $unknown = [...array_diff($gather->strings('sources'), $known($names->sources)), ...array_diff($gather->strings('subjects'), $known($names->subjects))];
 
         return $unknown === [] ? null
             : ['key' => 'sources', 'text' => 'The brief names what this site does not have: '.implode(', ', array_slice($unknown, 0, 5)).(count($unknown) > 5 ? ' and '.Numbers::spoken(count($unknown) - 5).' more' : '').'. It brings nothing, and does no harm.'];
@@ -94,22 +91,39 @@ final readonly class Warnings
     /** @return array{key: string, text: string}|null */
     private function unknownWidgets(Site $site, Brief $brief): ?array
     {
-        $known = $brief->apartFrom === [] ? [] : Widget::query()->where('site_id', $site->id)->whereIn('key', $brief->apartFrom)->pluck('key')->all();
-        $unknown = array_diff($brief->apartFrom, $known);
+        $widgets = ApartFrom::widgets($brief->criteria);
+        $known = $widgets === [] ? [] : Widget::query()->where('site_id', $site->id)->whereIn('key', $widgets)->pluck('key')->all();
+        $unknown = array_diff($widgets, $known);
 
-        return $unknown === [] ? null : ['key' => 'apart', 'text' => 'The brief leaves out what a widget shows that is not there any more ('.implode(', ', $unknown).'). That leaves out nothing.'];
+        return $unknown === [] ? null : ['key' => 'apart', 'text' => 'The brief leaves out what a removed widget showed ('.implode(', ', $unknown).'). That leaves out nothing.'];
+    }
+
+    /** @return array{key: string, text: string}|null */
+    private function unknownLook(Brief $brief): ?array
+    {
+        $looks = $this->looks->all();
+
+        return $looks->has($brief->look) ? null : ['key' => 'dress', 'text' => "There is no look \"$brief->look\" here. {$looks->named($brief->look)->name} stands in."];
+    }
+
+    /** @return array{key: string, text: string}|null */
+    private function noRoomForPages(Site $site, Brief $brief, SiteSieve $sieve): ?array
+    {
+        $left = WithLabels::byPage($brief->criteria) === [] ? 0 : Variants::of($brief, $site->spoken(), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : [])->left;
+
+        return $left === 0 ? null : ['key' => 'labels', 'text' => 'With so many languages and orders, there is no room for '.Numbers::counted($left, 'page').' with labels of their own: '.Variants::MOST.' forms are made at most. The last ones show what all other pages show.'];
     }
 
     /** @return array{key: string, text: string}|null */
     private function pinsNotShown(Site $site, Brief $brief, SiteSieve $sieve): ?array
     {
-        if ($brief->pins === []) {
+        if ($brief->criteria->pins === []) {
             return null;
         }
-        $found = Entry::ofRefs($site, $brief->pins);
-        $whole = Sieve::of($brief, $sieve->around());
+        $found = EntryRecord::ofRefs($site, $brief->criteria->pins);
+        $whole = Sieve::of($brief->criteria, $sieve->context());
         $reasons = [];
-        foreach ($brief->pins as $ref) {
+        foreach ($brief->criteria->pins as $ref) {
             $facts = ($found[$ref] ?? null)?->facts();
             $reason = $facts === null ? 'It is not there any more.' : $whole->stoppedBy($facts)?->reason($facts);
             if ($reason !== null) {

@@ -33,5 +33,5 @@ interface Channel
      * @throws FetchFailed where the service cannot be asked
      * @throws NotReadable where its answer is of another kind
      */
-    public function gather(Source $source, Conditions $since, Closure $progress): Gathered;
+    public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered;
 }

@@ -19,7 +19,7 @@ final readonly class Gathered
     public function __construct(
         public ?Reading $reading,
         public Coverage $coverage,
-        public Conditions $conditions = new Conditions,
+        public CacheValidators $validators = new CacheValidators,
         public ?Figures $figures = null,
         public ?array $quota = null,
     ) {

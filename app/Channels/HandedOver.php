@@ -40,7 +40,7 @@ final readonly class HandedOver implements Channel
         return false;
     }
 
-    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
+    public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered
     {
         return new Gathered(null, Coverage::Newest, $since);
     }

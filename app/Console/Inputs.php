@@ -23,10 +23,6 @@ final class Inputs
     /** @throws InvalidArgumentException|BriefIsWrong */
     public static function brief(string $path): Brief
     {
-        $value = json_decode(self::contents($path), true, 32);
-
-        return $value === null
-            ? throw new InvalidArgumentException("$path is not JSON: ".json_last_error_msg().'.')
-            : BriefReader::read($value);
+        return BriefReader::fromJson(self::contents($path));
     }
 }

@@ -26,8 +26,8 @@ final class OwnerCommand extends Command
     public function handle(): int
     {
         return $this->tell(function (): void {
-            $email = (string) $this->argument('email');
-            $zone = (string) $this->option('timezone');
+            $email = $this->given('email');
+            $zone = $this->chosen('timezone');
             if (filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
                 throw new InvalidArgumentException("\"$email\" is no e-mail address.");
             }
@@ -38,10 +38,10 @@ final class OwnerCommand extends Command
                 throw new InvalidArgumentException("\"$zone\" is no time zone; write one such as Europe/London.");
             }
             $password = Str::password(16, symbols: false);
-            $user = User::query()->create(['email' => $email, 'name' => $this->option('name') ?? Str::before($email, '@'), 'password' => $password]);
+            $user = User::query()->create(['email' => $email, 'name' => $this->chosen('name') ?: Str::before($email, '@'), 'password' => $password]);
             $site = Site::query()->firstOrCreate(
-                ['name' => $this->option('site') ?? 'My site'],
-                ['address' => (string) ($this->option('address') ?? 'example.org'), 'timezone' => $zone],
+                ['name' => $this->chosen('site') ?: 'My site'],
+                ['address' => $this->chosen('address') ?: 'example.org', 'timezone' => $zone],
             );
             $site->members()->attach($user->id);
             $this->put("$email signs in with $password and looks after $site->name\n");

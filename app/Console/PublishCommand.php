@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Editions\Publish;
 use App\Models\Widget;
+use App\Outbox\Outbox;
+use App\Outbox\Renders;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 
@@ -15,22 +16,28 @@ final class PublishCommand extends Command
 
     protected $signature = 'gnomic:publish {widget? : Key of a widget} {--all : Every widget that is out}';
 
-    protected $description = 'Render what is out again over the entries as they are now';
+    protected $description = 'Bring what is out up to date with the entries as they are now';
 
-    public function handle(Publish $publish): int
+    public function handle(Outbox $outbox, Renders $editions): int
     {
-        return $this->tell(function () use ($publish): void {
-            $key = $this->argument('widget');
-            if ($key === null && ! $this->option('all')) {
+        return $this->tell(function () use ($outbox, $editions): void {
+            $key = $this->given('widget');
+            if ($key === '' && ! $this->option('all')) {
                 throw new InvalidArgumentException('Name a widget, or say --all.');
             }
-            $widgets = Widget::query()->when($key !== null, fn ($query) => $query->where('key', $key))->get();
-            if ($widgets->isEmpty() && $key !== null) {
+            $widgets = Widget::query()->when($key !== '', fn ($query) => $query->where('key', $key))->get();
+            if ($widgets->isEmpty() && $key !== '') {
                 throw new InvalidArgumentException("There is no widget \"$key\".");
             }
             foreach ($widgets as $widget) {
-                $edition = $widget->edition === null && $key !== null ? $publish->draft($widget, 'By hand') : $publish->again($widget, 'By hand');
-                $this->put("$widget->key: ".($edition === null ? 'nothing new' : "edition $edition->number")."\n");
+                $before = $widget->edition_id;
+                // One that was never out goes out only where it is named.
+                if ($before !== null || $key !== '') {
+                    $outbox->widget($widget, $before === null ? $widget->draft() : null, 'By hand');
+                    $editions->workOff($widget->site_id);
+                }
+                $edition = $widget->refresh()->edition;
+                $this->put("$widget->key: ".($edition === null || $edition->id === $before ? 'nothing new' : "edition $edition->number")."\n");
             }
         });
     }

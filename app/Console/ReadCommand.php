@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Fetching\HttpResponse;
 use DateTimeZone;
 use Gnomic\Gather\Feed\FeedReader;
 use Gnomic\Gather\Language\Languages;
@@ -34,7 +34,7 @@ final class ReadCommand extends Command
     public function handle(Fetcher $fetcher): int
     {
         return $this->tell(function () use ($fetcher): void {
-            $from = (string) $this->argument('from');
+            $from = $this->given('from');
             $answer = preg_match('~^https?://~i', $from) === 1 ? $this->fetched($fetcher, $from) : null;
             $bytes = $answer === null ? Inputs::contents($from) : $answer->body;
             $address = $this->option('from');
@@ -46,7 +46,7 @@ final class ReadCommand extends Command
         });
     }
 
-    private function fetched(Fetcher $fetcher, string $address): Answer
+    private function fetched(Fetcher $fetcher, string $address): HttpResponse
     {
         $answer = $fetcher->get($address);
 
@@ -85,10 +85,10 @@ final class ReadCommand extends Command
 
     private function fromTable(string $bytes): Reading
     {
-        $order = $this->option('dates');
+        $order = $this->chosen('dates');
 
-        return EntryRows::reading(TableReader::read($bytes), new DateTimeZone('UTC'), $order === null ? null
-            : (DateOrder::tryFrom((string) $order) ?? throw new InvalidArgumentException('--dates is "day first" or "month first".')));
+        return EntryRows::reading(TableReader::read($bytes), new DateTimeZone('UTC'), $order === '' ? null
+            : (DateOrder::tryFrom($order) ?? throw new InvalidArgumentException('--dates is "day first" or "month first".')));
     }
 
     /** The first line is an object by itself, and it is no feed. */

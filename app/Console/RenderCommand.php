@@ -4,45 +4,53 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Editions\Catalogues;
 use App\Editions\Content;
 use App\Editions\EditionFiles;
+use App\Editions\LookFiles;
 use App\Editions\Renderer;
 use Gnomic\Brief\Brief;
+use Gnomic\Dress\Look;
+use Gnomic\Edition\Honesty;
 use Gnomic\Entry\Entry;
-use Gnomic\Sift\Circumstances;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\Honesty;
 use Gnomic\Sift\Sifting;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Text\Catalogue;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 
 final class RenderCommand extends Command
 {
-    use TellsCircumstances;
     use TellsProblems;
+    use TellsSiteContext;
 
     protected $signature = 'gnomic:render
         {brief : A brief as JSON}
         {--entries= : JSON Lines of entries; - for standard input}
         {--width= : CSS pixels; the document is laid out in a box of that width}
-        {--out= : A folder to write the edition\'s files to, instead of printing the document}'.self::CIRCUMSTANCES;
+        {--out= : A folder to write the edition\'s files to, instead of printing the document}'.self::SITE;
 
     protected $description = 'Print or write the edition that a brief makes of a file of entries';
 
-    public function handle(Renderer $renderer): int
+    public function handle(Renderer $renderer, Catalogues $catalogues, LookFiles $looks): int
     {
-        return $this->tell(function () use ($renderer): void {
-            $brief = Inputs::brief((string) $this->argument('brief'));
-            $reading = Lines::read(Inputs::contents((string) $this->option('entries')));
+        return $this->tell(function () use ($renderer, $catalogues, $looks): void {
+            $brief = Inputs::brief($this->given('brief'));
+            $reading = Lines::read(Inputs::contents($this->chosen('entries')));
             $this->tellAside($reading->problems);
-            $width = $this->option('width');
-            if ($width !== null && preg_match('/^[1-9]\d{1,4}$/', (string) $width) !== 1) {
+            $width = $this->chosen('width');
+            if ($width !== '' && preg_match('/^[1-9]\d{1,4}$/', $width) !== 1) {
                 throw new InvalidArgumentException('--width is a number of CSS pixels, such as 1024.');
             }
-            $around = $this->circumstances();
-            $content = $this->content($brief, $around, $reading->entries);
-            $everything = Honesty::narrows($brief, $around) ? $this->content(Honesty::everything($brief), $around, $reading->entries) : null;
-            $rendering = $renderer->render('preview', $brief->shape->heading ?? 'Reviews', $content, $everything);
+            $site = $this->siteContext();
+            $words = $catalogues->of(strtolower(strtok((string) $site->language, '-') ?: ''));
+            if (! $looks->all()->has($brief->look)) {
+                throw new InvalidArgumentException("There is no look \"$brief->look\". There are: ".implode(', ', array_keys($looks->all()->names())).'.');
+            }
+            $content = fn (Brief $of): Content => $this->content($of, $site, $reading->entries, $words, $looks->all()->named($of->look));
+            $everything = Honesty::narrows($brief, $site) ? $content(Honesty::everything($brief)) : null;
+            $rendering = $renderer->render('preview', $brief->shape->heading ?? 'Reviews', $content($brief), $everything);
             $out = $this->option('out');
             if (is_string($out)) {
                 $files = new EditionFiles($out);
@@ -50,21 +58,21 @@ final class RenderCommand extends Command
                 $files->point('preview', $rendering->hash(), now()->getTimestamp());
                 $this->put("$out/preview/{$rendering->hash()}\n");
             } else {
-                $this->put($width === null ? $rendering->document
+                $this->put($width === '' ? $rendering->document
                     : str_replace('<main>', '<main style="width:'.(int) $width.'px">', $rendering->document));
             }
         });
     }
 
     /** @param  list<Entry>  $entries */
-    private function content(Brief $brief, Circumstances $around, array $entries): Content
+    private function content(Brief $brief, SiteContext $site, array $entries, Catalogue $words, Look $look): Content
     {
         $byId = [];
         foreach ($entries as $entry) {
             $byId[$entry->id] = $entry;
         }
-        $sifting = Sifting::of($brief, array_map(Facts::of(...), $entries), $around);
+        $sifting = Sifting::of($brief->criteria, array_map(Facts::of(...), $entries), $site);
 
-        return new Content($brief, $around, array_map(fn (string $id): Entry => $byId[$id], $sifting->selection()->shown), $sifting->tally->overall(), $around->now->getTimezone(), note: Honesty::note($sifting->tally));
+        return new Content($brief, $site, array_map(fn (string $id): Entry => $byId[$id], $sifting->selection()->shown), $sifting->tally->overall(), $site->now->getTimezone(), $words, $look, note: Honesty::note($sifting->tally, $words));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Models\Source;
+use App\Outbox\Renders;
 use App\Rounds\DueRounds;
 use App\Rounds\Rounds;
 use Illuminate\Console\Command;
@@ -18,22 +19,24 @@ final class RoundCommand extends Command
 
     protected $description = 'Refresh a source now, or queue the rounds that are due';
 
-    public function handle(Rounds $rounds, DueRounds $due): int
+    public function handle(Rounds $rounds, DueRounds $due, Renders $editions): int
     {
         $failed = false;
-        $status = $this->tell(function () use ($rounds, $due, &$failed): void {
-            $key = $this->argument('source');
+        $status = $this->tell(function () use ($rounds, $due, $editions, &$failed): void {
+            $key = $this->given('source');
             if ($this->option('due')) {
                 $this->put($due->send()." rounds queued\n");
 
                 return;
             }
-            $sources = Source::query()->where('key', (string) $key)->get();
+            $sources = Source::query()->where('key', $key)->get();
             if ($sources->isEmpty()) {
-                throw new InvalidArgumentException($key === null ? 'Name a source, or say --due.' : "There is no source \"$key\".");
+                throw new InvalidArgumentException($key === '' ? 'Name a source, or say --due.' : "There is no source \"$key\".");
             }
             foreach ($sources as $source) {
                 $round = $rounds->run($source);
+                $editions->workOff($source->site_id);
+                $round?->refresh();
                 $failed = $failed || in_array($round?->outcome, ['failed', 'held'], true);
                 $this->put($round === null
                     ? "$source->key: a round is running already\n"

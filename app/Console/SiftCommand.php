@@ -11,26 +11,26 @@ use Illuminate\Console\Command;
 
 final class SiftCommand extends Command
 {
-    use TellsCircumstances;
     use TellsProblems;
+    use TellsSiteContext;
 
     protected $signature = 'gnomic:sift
         {brief : A brief as JSON}
         {--entries= : JSON Lines of entries; - for standard input}
-        {--why : Print the sieve and a reason for each entry instead of the selection}'.self::CIRCUMSTANCES;
+        {--why : Print the sieve and a reason for each entry instead of the selection}'.self::SITE;
 
     protected $description = 'Print what a brief selects from a file of entries, or why';
 
     public function handle(): int
     {
         return $this->tell(function (): void {
-            $brief = Inputs::brief((string) $this->argument('brief'));
-            $reading = Lines::read(Inputs::contents((string) $this->option('entries')));
+            $brief = Inputs::brief($this->given('brief'));
+            $reading = Lines::read(Inputs::contents($this->chosen('entries')));
             $this->tellAside($reading->problems);
-            foreach (Doubts::about($brief) as $doubt) {
+            foreach (Doubts::about($brief->criteria) as $doubt) {
                 $this->aside($doubt['text']);
             }
-            $sifting = Sifting::of($brief, array_map(Facts::of(...), $reading->entries), $this->circumstances());
+            $sifting = Sifting::of($brief->criteria, array_map(Facts::of(...), $reading->entries), $this->siteContext());
             if ($this->option('why')) {
                 $this->printWhy($sifting);
             } else {

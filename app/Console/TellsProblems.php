@@ -45,6 +45,22 @@ trait TellsProblems
         $stream->writeln(preg_replace('/\s+/', ' ', $line) ?? $line, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
     }
 
+    /** An argument as it was written; empty where there is none. */
+    private function given(string $argument): string
+    {
+        $value = $this->argument($argument);
+
+        return is_string($value) ? $value : '';
+    }
+
+    /** An option as it was written; empty where there is none. */
+    private function chosen(string $option): string
+    {
+        $value = $this->option($option);
+
+        return is_string($value) ? $value : '';
+    }
+
     private function put(string $text): void
     {
         $this->output->write($text, false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Discovery;
 
 use App\Channels\Channels;
-use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Fetching\HttpResponse;
 use App\Models\Site;
 use Gnomic\Gather\Page\Described;
 use Gnomic\Gather\Page\PageReader;
 use Gnomic\Gather\Page\Robots;
 use Gnomic\Gather\Page\Sitemap;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Html;
+use Gnomic\Text\Address;
+use Gnomic\Text\Html;
 
 /**
  * Reads an owner's own website: its sitemap and front pages, for what it says of itself (schema.org with sameAs), links
@@ -87,7 +87,7 @@ final readonly class Discover
     }
 
     /** @return list<string> of the same origin: those of the sitemap, else those that the front page links to */
-    private function pages(Answer $front, Robots $robots): array
+    private function pages(HttpResponse $front, Robots $robots): array
     {
         $pages = [];
         foreach (array_slice($robots->sitemaps === [] ? [Address::resolved('/sitemap.xml', $front->address)] : $robots->sitemaps, 0, 3) as $address) {
@@ -119,7 +119,7 @@ final readonly class Discover
     }
 
     /** @return list<string> */
-    private static function links(Answer $answer): array
+    private static function links(HttpResponse $answer): array
     {
         $links = [];
         foreach (Html::elements(Html::document(mb_substr($answer->body, 0, 1_000_000)), 'a') as $link) {

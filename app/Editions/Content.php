@@ -6,11 +6,14 @@ namespace App\Editions;
 
 use DateTimeZone;
 use Gnomic\Brief\Brief;
+use Gnomic\Dress\Look;
+use Gnomic\Edition\Plan;
+use Gnomic\Edition\StoredPicture;
 use Gnomic\Entry\Entry;
-use Gnomic\Shape\Kept;
-use Gnomic\Shape\Plan;
-use Gnomic\Sift\Circumstances;
+use Gnomic\Entry\EntryJson;
+use Gnomic\Sift\SiteContext;
 use Gnomic\Standing\Overall;
+use Gnomic\Text\Catalogue;
 
 /** What a brief chose, with all that it takes to show it. */
 final readonly class Content
@@ -18,15 +21,17 @@ final readonly class Content
     /**
      * @param  list<Entry>  $shown  in their order
      * @param  array<string, string>  $saidAt  by the key of the source
-     * @param  array<string, Kept>  $pictures  by their address at the source
+     * @param  array<string, StoredPicture>  $pictures  by their address at the source
      * @param  string|null  $note  under the widget, where it is a page of its own
      */
     public function __construct(
         public Brief $brief,
-        public Circumstances $around,
+        public SiteContext $site,
         public array $shown,
         public Overall $overall,
         public DateTimeZone $zone,
+        public Catalogue $words,
+        public Look $look,
         public array $saidAt = [],
         public array $pictures = [],
         public ?string $note = null,
@@ -35,6 +40,26 @@ final readonly class Content
 
     public function plan(): Plan
     {
-        return Plan::of($this->brief, $this->around, $this->shown, $this->overall, $this->saidAt, $this->zone, $this->pictures);
+        return Plan::of($this->brief, $this->site, $this->shown, $this->overall, $this->saidAt, $this->zone, $this->words, $this->pictures);
+    }
+
+    /** @return array<string, mixed> everything that a rendering of it depends on */
+    public function inputs(): array
+    {
+        $sources = array_flip(array_map(fn (Entry $entry): string => (string) $entry->source, $this->shown));
+
+        return [
+            'brief' => $this->brief->toArray(),
+            'entries' => array_map(EntryJson::write(...), $this->shown),
+            'overall' => [$this->overall->count, $this->overall->mean, $this->overall->spread, $this->overall->sources, $this->overall->since],
+            'never' => $this->site->never !== [],
+            'channels' => array_intersect_key($this->site->channels, $sources),
+            'saidAt' => array_intersect_key($this->saidAt, $sources),
+            'pictures' => array_map(get_object_vars(...), $this->pictures),
+            'zone' => $this->zone->getName(),
+            'words' => $this->words->digest(),
+            'look' => $this->look->tokens,
+            'note' => $this->note,
+        ];
     }
 }

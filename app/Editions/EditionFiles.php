@@ -55,6 +55,12 @@ final readonly class EditionFiles
         }
     }
 
+    /** Whether it is what visitors get. */
+    public function isOut(string $key, string $hash): bool
+    {
+        return @readlink("$this->folder/$key/current") === $hash && is_dir("$this->folder/$key/$hash");
+    }
+
     public function read(string $key, string $hash, string $name): ?string
     {
         $contents = @file_get_contents("$this->folder/$key/$hash/$name");

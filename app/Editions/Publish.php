@@ -7,48 +7,44 @@ namespace App\Editions;
 use App\Models\Edition;
 use App\Models\Site;
 use App\Models\Widget;
+use App\Sift\SiteContexts;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
-use Gnomic\Shape\Variants;
-use Gnomic\Sift\Honesty;
+use Gnomic\Edition\Honesty;
+use Gnomic\Edition\Variant;
+use Gnomic\Edition\Variants;
+use Gnomic\Sift\Clauses\InLanguages;
 use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Support\Facades\DB;
 
-/** Makes editions of widgets. The same bytes as before make none. */
+/** Makes editions of widgets. The same inputs as before make none, and neither do the same bytes. */
 final readonly class Publish
 {
-    public function __construct(private Contents $contents, private Renderer $renderer, private EditionFiles $files, private LockProvider $locks)
+    public function __construct(private Contents $contents, private Catalogues $catalogues, private Renderer $renderer, private EditionFiles $files, private LockProvider $locks)
     {
     }
 
-    /** Publishes the brief that is on the bench. @return Edition|null null where nothing differs from what is out */
-    public function draft(Widget $widget, string $cause): ?Edition
-    {
-        return $this->edition($widget, $widget->draft(), $cause);
-    }
-
-    /** Renders what is out again, over the entries as they are now. @return Edition|null null where nothing differs */
-    public function again(Widget $widget, string $cause): ?Edition
-    {
-        return $widget->edition === null ? null : $this->edition($widget, $widget->edition->toBrief(), $cause);
-    }
-
-    private function edition(Widget $widget, Brief $brief, string $cause): ?Edition
+    /** Makes what a brief gives over the entries as they are now. @return Edition|null null where nothing differs from what is out */
+    public function brief(Widget $widget, Brief $brief, string $cause): ?Edition
     {
         return $this->locks->lock("publish:$widget->id", 60)->block(30, function () use ($widget, $brief, $cause): ?Edition {
             $widget->refresh();
-            [$rendering, $shown] = $this->rendering($widget, $brief);
+            [$variants, $contents, $everything, $shown] = $this->contents($widget->site, $brief);
+            $fingerprint = $this->renderer->fingerprint($widget->key, $widget->name, $variants, $contents, $everything);
             $current = $widget->edition;
+            if ($current !== null && $current->fingerprint === $fingerprint) {
+                return $this->same($widget, $current, $brief, $fingerprint);
+            }
+            $rendering = $this->renderer->render($widget->key, $widget->name, $contents[''], $everything, $variants, array_diff_key($contents, ['' => true]));
             if ($current !== null && $current->hash === $rendering->hash()) {
-                $current->update(['brief' => $brief->toArray()]); // a change that shows nowhere is still the owner's word
-
-                return null;
+                return $this->same($widget, $current, $brief, $fingerprint);
             }
             $this->files->write($widget->key, $rendering);
-            $edition = DB::transaction(function () use ($widget, $brief, $rendering, $shown, $cause): Edition {
+            $edition = DB::transaction(function () use ($widget, $brief, $rendering, $fingerprint, $shown, $cause): Edition {
                 $edition = $widget->editions()->create([
                     'number' => 1 + (int) $widget->editions()->max('number'),
                     'hash' => $rendering->hash(),
+                    'fingerprint' => $fingerprint,
                     'brief' => $brief->toArray(),
                     'shown' => count($shown),
                     'cause' => $cause,
@@ -59,38 +55,47 @@ final readonly class Publish
 
                 return $edition;
             });
-            $before = $current?->created_at->getTimestamp() ?? 0;
-            $this->files->point($widget->key, $edition->hash, max($edition->created_at->getTimestamp(), $before + 1));
+            $this->files->point($widget->key, $edition->hash, max($edition->created_at->getTimestamp(), ($current?->created_at->getTimestamp() ?? 0) + 1));
 
             return $edition;
         });
     }
 
-    /** @return array{Rendering, list<string>} and the references of what it shows */
-    private function rendering(Widget $widget, Brief $brief): array
+    /** What is out is right. A change that shows nowhere is still the owner's word, and whoever was killed before pointing is helped. */
+    private function same(Widget $widget, Edition $current, Brief $brief, string $fingerprint): null
     {
-        $site = $widget->site;
-        $sieve = SiteSieve::of($site, $brief);
-        $shown = $sieve->selection()->shown;
-        $variants = Variants::of($brief, $brief->languages?->pageFirst === true ? $sieve->languages() : []);
-        $others = [];
-        foreach ($variants->each() as $name => ['brief' => $other, 'language' => $language, 'visit' => $visit]) {
-            $at = ($other === $brief ? $sieve : SiteSieve::of($site, $other, $sieve->around()))->at($language, $visit);
-            $others[$name] = $this->contents->of($site, $other, $at, $at->selection()->shown);
+        $current->update(['brief' => $brief->toArray(), 'fingerprint' => $fingerprint]);
+        if (! $this->files->isOut($widget->key, $current->hash)) {
+            $this->files->point($widget->key, $current->hash, now()->getTimestamp());
         }
 
-        return [$this->renderer->render($widget->key, $widget->name, $this->contents->of($site, $brief, $sieve, $shown), $this->everything($site, $brief, $sieve), $variants, $others), $shown];
+        return null;
     }
 
-    private function everything(Site $site, Brief $brief, SiteSieve $sieve): ?Content
+    /** @return array{Variants, array<string, Content>, Content|null, list<string>} variants, contents by their names, the page of everything, references of what the usual one shows */
+    private function contents(Site $site, Brief $brief): array
     {
-        if (! Honesty::narrows($brief, $sieve->around())) {
-            return null;
+        $contexts = SiteContexts::of($site);
+        $sieve = SiteSieve::of($site, $brief->criteria, $contexts->for($brief->criteria));
+        $variants = Variants::of($brief, $site->spoken(), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : []);
+        $sieves = $wanted = [];
+        /** @var Variant $variant */
+        foreach ([$variants->usual(), ...$variants->others()] as $variant) {
+            // Pages with labels of their own are counted once, whatever the language and the visit.
+            $of = $sieves[spl_object_id($variant->brief)] ??= $variant->brief === $brief ? $sieve : SiteSieve::of($site, $variant->brief->criteria, $sieve->context());
+            $at = $variant->first === null && $variant->visit === 1 ? $of : $of->at($variant->first, $variant->visit);
+            $wanted[$variant->name] = [$variant->brief, $at, $at->selection()->shown, $variant->words, null];
         }
-        $everything = Honesty::everything($brief);
-        $all = SiteSieve::of($site, $everything, $sieve->around());
+        if (Honesty::narrows($brief, $sieve->context())) {
+            $everything = Honesty::everything($brief);
+            $all = SiteSieve::of($site, $everything->criteria, $sieve->context());
+            $wanted['everything'] = [$everything, $all, $all->selection()->shown, $site->spoken()[0], Honesty::note($all->tally(), $this->catalogues->of($site->spoken()[0]))];
+        }
+        $contents = array_combine(array_keys($wanted), $this->contents->each($site, array_values($wanted)));
+        $everything = $contents['everything'] ?? null;
+        unset($contents['everything']);
 
-        return $this->contents->of($site, $everything, $all, $all->selection()->shown, Honesty::note($all->tally()));
+        return [$variants, $contents, $everything, $wanted[''][2]];
     }
 
     /**

@@ -33,7 +33,7 @@ final class BoundedBody implements StreamInterface
     }
 
     /** @param  string|null  $encoding of Content-Encoding */
-    public function packedAs(?string $encoding): void
+    public function contentEncoding(?string $encoding): void
     {
         $mode = match (strtolower(trim((string) $encoding))) {
             'gzip', 'x-gzip' => ZLIB_ENCODING_GZIP,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fetching;
 
-use Gnomic\Gather\Text\Address;
+use Gnomic\Text\Address;
 use GuzzleHttp\Client;
 use GuzzleHttp\Exception\TransferException;
 use Psr\Http\Message\ResponseInterface;
@@ -23,7 +23,7 @@ final readonly class Fetcher
      *
      * @throws FetchFailed for everything but an answer; any status is an answer
      */
-    public function get(string $address, array $headers = []): Answer
+    public function get(string $address, array $headers = []): HttpResponse
     {
         $deadline = microtime(true) + $this->seconds;
         $host = '';
@@ -34,7 +34,7 @@ final readonly class Fetcher
                 $names = array_map(strtolower(...), array_keys($response->getHeaders()));
                 $lines = array_map(fn (array $lines): string => implode(', ', $lines), array_values($response->getHeaders()));
 
-                return new Answer($response->getStatusCode(), $body, $address, array_combine($names, $lines));
+                return new HttpResponse($response->getStatusCode(), $body, $address, array_combine($names, $lines));
             }
             $address = Address::resolved($next, $address);
             // A key is for the host that it was given for.
@@ -74,7 +74,7 @@ final readonly class Fetcher
                 'timeout' => max(0.1, $left),
                 'sink' => $body,
                 'proxy' => '',
-                'on_headers' => fn (ResponseInterface $response) => $body->packedAs($response->getHeaderLine('Content-Encoding')),
+                'on_headers' => fn (ResponseInterface $response) => $body->contentEncoding($response->getHeaderLine('Content-Encoding')),
                 'curl' => [
                     CURLOPT_RESOLVE => [sprintf('%s:%d:%s', trim($host, '[]'), $port, str_contains($target, ':') ? "[$target]" : $target)],
                     CURLOPT_PROTOCOLS => CURLPROTO_HTTP | CURLPROTO_HTTPS,

@@ -4,48 +4,47 @@ declare(strict_types=1);
 
 namespace App\Hand;
 
-use App\Editions\Refresh;
-use App\Likeness\Duplicates;
-use App\Models\Entry;
+use App\Entries\Change;
+use App\Entries\EntryStore;
+use App\Models\EntryRecord;
 use App\Models\Picture;
 use App\Models\Site;
 use App\Models\Source;
-use App\Models\Subject;
+use App\Outbox\Outbox;
 use App\Pictures\PictureFiles;
-use App\Rounds\Change;
-use App\Rounds\Stored;
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
-use Gnomic\Entry\Entry as CoreEntry;
+use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
-use Gnomic\Gather\Dates\DateReader;
-use Gnomic\Gather\Matching\Matched;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Testimonials that the owner writes down: kept like every other entry, with their history. */
 final readonly class Testimonials
 {
-    public function __construct(private Stored $stored, private Refresh $refresh, private Duplicates $duplicates, private PictureFiles $files)
+    public function __construct(private EntryStore $store, private Outbox $outbox, private PictureFiles $files)
     {
     }
 
     /**
      * @param  array<string, mixed>  $given  author, role, place, email, title, text, rating, date, labels, subject
      * @param  string|null  $picture  its bytes
-     * @param  Entry|null  $stored  the one that is edited
+     * @param  EntryRecord|null  $stored  the one that is edited
      */
-    public function write(Site $site, array $given, ?string $picture, ?Entry $stored = null): Entry
+    public function write(Site $site, array $given, ?string $picture, ?EntryRecord $stored = null): EntryRecord
     {
         $source = $this->source($site);
         $text = fn (string $name): ?string => is_string($given[$name] ?? null) ? Words::line($given[$name]) : null;
         $words = is_string($given['text'] ?? null) ? Words::tidy($given['text']) : '';
         $image = $picture === null ? ($stored?->toCore()->author->image) : $this->kept($site, $picture);
-        $entry = new CoreEntry(
-            id: $stored->native ?? (string) Str::ulid(),
+        $entry = new Entry(
+            id: $stored->source_entry_id ?? (string) Str::ulid(),
             kind: Kind::Testimonial,
             subject: $text('subject'),
             author: new Author($text('author'), $text('role'), $text('place'), image: $image),
@@ -56,25 +55,20 @@ final readonly class Testimonials
             published: $text('date') === null ? now()->toDateTimeImmutable() : DateReader::read((string) $text('date'), $site->zone()),
             tags: array_values(array_filter(array_map(fn (string $label): ?string => Words::line($label), explode(',', (string) ($given['labels'] ?? ''))), fn (?string $label): bool => $label !== null)),
         );
-        $changes = DB::transaction(function () use ($source, $entry, $stored, $given, $site): array {
-            $changes = $this->stored->apply($source, $stored === null ? new Matched([$entry], [], 0, []) : new Matched([], [$entry], 0, []));
-            $written = Entry::query()->where('source_id', $source->id)->where('native', $entry->id)->firstOrFail();
-            $written->update(['private' => is_string($given['email'] ?? null) ? $given['email'] : null,
-                'subject_id' => $entry->subject === null ? null : Subject::named($site, $entry->subject)->id]);
+        $written = EntryRecord::query();
+        $written->where('source_id', $source->id)->where('source_entry_id', $entry->id);
+        $this->store->take($source, [$entry], Coverage::Some, $stored === null ? 'A testimonial was written' : 'A testimonial was edited',
+            within: function () use ($written, $given): void {
+                $written->clone()->update(['private' => is_string($given['email'] ?? null) ? Crypt::encryptString($given['email']) : null]);
+            });
 
-            return $changes;
-        });
-        $this->refresh->after($site, $changes, $stored === null ? 'A testimonial was written' : 'A testimonial was edited');
-
-        return Entry::query()->where('source_id', $source->id)->where('native', $entry->id)->firstOrFail();
+        return $written->firstOrFail();
     }
 
     /** Kept, and shown no more; taken back by the same with false. */
-    public function remove(Site $site, Entry $entry, bool $removed): void
+    public function remove(Site $site, EntryRecord $entry, bool $removed): void
     {
-        $before = $entry->facts();
-        $entry->update(['gone' => $removed, 'gone_at' => $removed ? now() : null]);
-        $this->refresh->after($site, [new Change($before, $entry->facts()), ...($removed ? $this->duplicates->without($entry) : [])], $removed ? 'A testimonial was removed' : 'A testimonial was brought back');
+        DB::transaction(fn () => $this->outbox->entries($site, Change::kept($this->store->setGone($entry->id, $removed)), $removed ? 'A testimonial was removed' : 'A testimonial was brought back'));
     }
 
     /** A face, cut square; its address is our own and is never fetched. */

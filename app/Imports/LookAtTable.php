@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Channels\Channels;
+use App\Entries\EntryStore;
 use App\Models\Import;
 use App\Models\Subject;
-use App\Rounds\Stored;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Language\Languages;
@@ -32,13 +32,14 @@ final class LookAtTable implements ShouldQueue
 
     public function __construct(public int $import)
     {
+        $this->onQueue('imports');
     }
 
-    public function handle(Stored $stored, Channels $channels): void
+    public function handle(EntryStore $store, Channels $channels): void
     {
         $import = Import::query()->findOrFail($this->import);
         try {
-            $import->kind === 'subjects' ? $this->subjects($import, $channels) : $this->entries($import, $stored);
+            $import->kind === 'subjects' ? $this->subjects($import, $channels) : $this->entries($import, $store);
         } catch (TableIsWrong $wrong) {
             $import->update(['state' => 'failed', 'reason' => $wrong->getMessage()]);
         }
@@ -49,10 +50,10 @@ final class LookAtTable implements ShouldQueue
         Import::query()->whereKey($this->import)->update(['state' => 'failed', 'reason' => 'Gnomic stumbled over the file; nothing was imported. The details are in its log.']);
     }
 
-    private function entries(Import $import, Stored $stored): void
+    private function entries(Import $import, EntryStore $store): void
     {
         $said = $import->columns ?? Memory::of($import);
-        $rows = Rows::of($import, $said);
+        $rows = ImportRows::of($import, $said);
         $import->update(['columns' => $rows->columns?->places, 'total' => $rows->count()]);
         if (! $rows->saysSomething()) {
             $import->update(['state' => 'asking', 'reason' => TableIsWrong::nothingKnown()->getMessage()]);
@@ -68,7 +69,7 @@ final class LookAtTable implements ShouldQueue
             $notes = [...$row->wrong, ...$row->notes];
             if ($entry !== null) {
                 $address = Target::addressOf($entry);
-                $known[$address] ??= $this->known($import, $address, $stored);
+                $known[$address] ??= $this->known($import, $address, $store);
                 $isAgain = isset($seen[$address][$entry->id]);
                 $seen[$address][$entry->id] = true;
                 $what = $isAgain ? 'same' : self::what($known[$address][$entry->id] ?? null, $entry);
@@ -91,11 +92,11 @@ final class LookAtTable implements ShouldQueue
     }
 
     /** @return array<array-key, Known> */
-    private function known(Import $import, string $address, Stored $stored): array
+    private function known(Import $import, string $address, EntryStore $store): array
     {
         $source = Target::existing($import->site, $address);
 
-        return $source === null ? [] : $stored->known($source);
+        return $source === null ? [] : $store->known($source);
     }
 
     private static function what(?Known $known, Entry $entry): string

@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $widget_id
  * @property int $number
  * @property string $hash
+ * @property string|null $fingerprint  of all that it was made from
  * @property array<string, mixed> $brief
  * @property int $shown
  * @property string $cause

@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $address
  * @property string $timezone
+ * @property list<string>|null $languages  that its widgets speak to visitors, the usual one first
+ * @property string|null $turned_on  the day at the site that its widgets have been turned to
  * @property list<string>|null $never  words that are never shown
  * @property array{starsBelow: float|null, words: list<string>, links: bool, newcomers: bool}|null $hold  which new entries wait for a decision
  */
@@ -26,13 +28,21 @@ final class Site extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['never' => 'array', 'hold' => 'array'];
+        return ['languages' => 'array', 'never' => 'array', 'hold' => 'array'];
     }
 
     /** @return list<string> */
     public function neverWords(): array
     {
         return $this->never ?? [];
+    }
+
+    /** @return non-empty-list<string> languages that its widgets speak, the usual one first */
+    public function spoken(): array
+    {
+        $languages = array_values($this->languages ?? []);
+
+        return $languages === [] ? ['en'] : $languages;
     }
 
     public function zone(): DateTimeZone
@@ -46,10 +56,10 @@ final class Site extends Model
         return $this->hasMany(Source::class);
     }
 
-    /** @return HasMany<Entry, $this> */
+    /** @return HasMany<EntryRecord, $this> */
     public function entries(): HasMany
     {
-        return $this->hasMany(Entry::class);
+        return $this->hasMany(EntryRecord::class);
     }
 
     /** @return HasMany<Widget, $this> */

@@ -45,6 +45,9 @@ final class Source extends Model
 {
     protected $guarded = [];
 
+    /** @var array<string, mixed> as the table has them, for sources that were not read from there */
+    protected $attributes = ['failures' => 0, 'shows_gone' => false, 'accepts_loss' => false];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -69,10 +72,10 @@ final class Source extends Model
         return $this->belongsTo(Grant::class);
     }
 
-    /** @return HasMany<Entry, $this> */
+    /** @return HasMany<EntryRecord, $this> */
     public function entries(): HasMany
     {
-        return $this->hasMany(Entry::class);
+        return $this->hasMany(EntryRecord::class);
     }
 
     /** @return HasMany<Round, $this> */

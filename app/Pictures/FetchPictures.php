@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Pictures;
 
-use App\Editions\Refresh;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Models\Picture;
 use App\Models\Site;
+use App\Outbox\Outbox;
 use Illuminate\Contracts\Queue\ShouldBeUnique;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
 
 /** Fetches a site's waiting pictures in the background, and shows them where they belong once they are kept. */
 final class FetchPictures implements ShouldBeUnique, ShouldQueue
@@ -30,6 +31,7 @@ final class FetchPictures implements ShouldBeUnique, ShouldQueue
 
     public function __construct(public int $site)
     {
+        $this->onQueue('pictures');
     }
 
     public function uniqueId(): string
@@ -37,34 +39,34 @@ final class FetchPictures implements ShouldBeUnique, ShouldQueue
         return (string) $this->site;
     }
 
-    public function handle(Fetcher $fetcher, PictureFiles $files, Refresh $refresh): void
+    public function handle(Fetcher $fetcher, PictureFiles $files, Outbox $outbox): void
     {
         $site = Site::query()->find($this->site);
         $query = Picture::query();
         $query->where('site_id', $this->site)->where('state', 'waiting')->orderBy('id')->limit(self::AT_ONCE);
         $waiting = $query->get();
-        $kept = 0;
         foreach ($waiting as $picture) {
-            $kept += $this->fetch($picture, $fetcher, $files) ? 1 : 0;
-        }
-        if ($site !== null && $kept > 0) {
-            $refresh->site($site, 'Pictures have come');
+            $this->fetch($picture, $site, $fetcher, $files, $outbox);
         }
         if ($site !== null && count($waiting) === self::AT_ONCE) {
             self::dispatch($this->site)->delay(1);
         }
     }
 
-    private function fetch(Picture $picture, Fetcher $fetcher, PictureFiles $files): bool
+    private function fetch(Picture $picture, ?Site $site, Fetcher $fetcher, PictureFiles $files, Outbox $outbox): void
     {
         try {
             $answer = $fetcher->get($picture->url, ['Accept' => 'image/webp, image/png, image/jpeg, image/gif']);
             $reason = $answer->isOk() ? null : FetchFailed::status($answer->status, (string) parse_url($picture->url, PHP_URL_HOST))->getMessage();
             $again = $answer->status >= 500 || $answer->status === 429;
             if ($reason === null) {
-                $picture->update(['state' => 'kept', 'reason' => null] + $files->keep($answer->body));
+                $kept = $files->keep($answer->body);
+                DB::transaction(function () use ($picture, $site, $outbox, $kept): void {
+                    $picture->update(['state' => 'kept', 'reason' => null] + $kept);
+                    $site === null || $outbox->site($site, 'Pictures have come');
+                });
 
-                return true;
+                return;
             }
         } catch (FetchFailed $failed) {
             [$reason, $again] = [$failed->getMessage(), true];
@@ -74,6 +76,5 @@ final class FetchPictures implements ShouldBeUnique, ShouldQueue
         $tries = $picture->tries + 1;
         $picture->update(['tries' => $tries, 'reason' => $reason, 'state' => $again && $tries < self::MOST_TRIES ? 'waiting' : 'lost']);
 
-        return false;
     }
 }

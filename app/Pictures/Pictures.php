@@ -6,9 +6,9 @@ namespace App\Pictures;
 
 use App\Models\Picture;
 use App\Models\Site;
+use Gnomic\Edition\StoredPicture;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Media;
-use Gnomic\Shape\Kept;
 use Illuminate\Support\Facades\DB;
 
 /** The pictures of a site's entries: which are wanted, and which are kept. */
@@ -49,7 +49,7 @@ final readonly class Pictures
 
     /**
      * @param  list<Entry>  $entries
-     * @return array<string, Kept> by the address at the source
+     * @return array<string, StoredPicture> by the address at the source
      */
     public function of(Site $site, array $entries): array
     {
@@ -60,14 +60,14 @@ final readonly class Pictures
             foreach ($picture->widths ?? [] as $width) {
                 $addresses[$width] = "$this->host/w/p/$picture->name-$width.webp";
             }
-            $kept[$picture->url] = new Kept($addresses, (int) $picture->width, (int) $picture->height);
+            $kept[$picture->url] = new StoredPicture($addresses, (int) $picture->width, (int) $picture->height);
         }
 
         return $kept;
     }
 
     /** @return list<string> */
-    private static function urlsOf(Entry $entry): array
+    public static function urlsOf(Entry $entry): array
     {
         $pictures = array_filter($entry->media, fn (Media $media): bool => $media->type === 'image');
         $urls = array_map(fn (Media $media): string => $media->url, $pictures);

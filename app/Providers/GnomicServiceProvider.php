@@ -5,19 +5,24 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Access\Granted;
-use App\Access\Service;
-use App\Access\Services;
+use App\Access\OAuthProvider;
+use App\Access\OAuthProviders;
 use App\Channels\Corkwall\CorkwallChannel;
 use App\Channels\Page\PageChannel;
 use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafClient;
 use App\Database\WritingConnection;
+use App\Editions\BringUpToDate;
+use App\Editions\Catalogues;
 use App\Editions\EditionFiles;
+use App\Editions\LookFiles;
 use App\Editions\Renderer;
-use App\Entries\Export;
+use App\Editions\StyleSheets;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
+use App\Listing\Export;
+use App\Outbox\Renders;
 use App\Pictures\PictureFiles;
 use App\Pictures\Pictures;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -45,7 +50,7 @@ final class GnomicServiceProvider extends ServiceProvider
         $this->app->bind(ShutterfenChannel::class, fn (Application $app): ShutterfenChannel => new ShutterfenChannel($app->make(Granted::class), config('gnomic.channels.shutterfen.address')));
         $this->app->bind(CorkwallChannel::class, fn (Application $app): CorkwallChannel => new CorkwallChannel($app->make(Fetcher::class), config('gnomic.channels.corkwall.address')));
         $this->app->bind(PageChannel::class, fn (Application $app): PageChannel => new PageChannel($app->make(Fetcher::class), [config('gnomic.channels.barrowfair.address') => 'Barrow Fair']));
-        $this->app->bind(Services::class, fn (): Services => new Services([
+        $this->app->bind(OAuthProviders::class, fn (): OAuthProviders => new OAuthProviders([
             'ticketwick' => $this->service('ticketwick', 'Ticketwick', ['venues' => 'see which venues you sell tickets for', 'ratings' => 'read what guests rated and wrote, and your replies'], 300),
             'shutterfen' => $this->service('shutterfen', 'Shutterfen', ['profile' => 'see your name, picture and bio', 'photos' => 'read your posts with their likes and comments',
                 'hashtags' => 'read public posts with hashtags you name', 'mentions' => 'read posts of others that mention you'], 7 * 86_400),
@@ -55,15 +60,19 @@ final class GnomicServiceProvider extends ServiceProvider
         $this->app->bind(Pictures::class, fn (): Pictures => new Pictures(rtrim((string) config('app.url'), '/')));
         $this->app->bind(PictureFiles::class, fn (): PictureFiles => new PictureFiles(config('gnomic.editions').'/p'));
         $this->app->bind(Export::class, fn (): Export => new Export(rtrim((string) config('app.url'), '/')));
-        $this->app->bind(Renderer::class, fn (Application $app): Renderer => new Renderer($app->make(Factory::class), rtrim((string) config('app.url'), '/')));
+        $this->app->singleton(Catalogues::class, fn (): Catalogues => new Catalogues(resource_path('words')));
+        $this->app->singleton(LookFiles::class, fn (): LookFiles => new LookFiles(resource_path('looks')));
+        $this->app->singleton(StyleSheets::class, fn (): StyleSheets => new StyleSheets(resource_path('widget')));
+        $this->app->singleton(Renderer::class, fn (Application $app): Renderer => new Renderer($app->make(Factory::class), $app->make(StyleSheets::class), rtrim((string) config('app.url'), '/'), resource_path('widget')));
+        $this->app->bind(Renders::class, BringUpToDate::class);
     }
 
     /** @param  array<string, string>  $scopes */
-    private function service(string $channel, string $name, array $scopes, int $renewBefore): Service
+    private function service(string $channel, string $name, array $scopes, int $renewBefore): OAuthProvider
     {
         ['address' => $address, 'client' => $client, 'secret' => $secret] = config("gnomic.channels.$channel");
 
-        return new Service($channel, $name, $address, $client, $secret, rtrim((string) config('app.url'), '/')."/grants/$channel/return", $scopes, $renewBefore);
+        return new OAuthProvider($channel, $name, $address, $client, $secret, rtrim((string) config('app.url'), '/')."/grants/$channel/return", $scopes, $renewBefore);
     }
 
     public function boot(): void

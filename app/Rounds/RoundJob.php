@@ -22,6 +22,7 @@ final class RoundJob implements ShouldBeUnique, ShouldQueue
 
     public function __construct(public int $source)
     {
+        $this->onQueue('rounds');
     }
 
     public function uniqueId(): string

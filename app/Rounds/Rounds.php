@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Channels\CacheValidators;
 use App\Channels\Channels;
-use App\Channels\Conditions;
 use App\Channels\Gathered;
-use App\Editions\Refresh;
+use App\Entries\EntryStore;
 use App\Fetching\FetchFailed;
 use App\Models\Round;
 use App\Models\Source;
 use Gnomic\Entry\EntryJson;
-use Gnomic\Gather\Matching\Matcher;
+use Gnomic\Gather\Matching\Matched;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Tend\BackOff;
 use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Random\Randomizer;
 use Throwable;
 
@@ -30,8 +29,7 @@ final readonly class Rounds
 
     public function __construct(
         private Channels $channels,
-        private Stored $stored,
-        private Refresh $refresh,
+        private EntryStore $store,
         private LockProvider $locks,
         private Randomizer $chance,
     ) {
@@ -57,11 +55,11 @@ final readonly class Rounds
         $this->closeThoseKilled($source);
         $round = Round::query()->create(['source_id' => $source->id, 'outcome' => 'running', 'started_at' => now()]);
         try {
-            $gathered = $this->channels->of($source->channel)->gather($source, new Conditions($source->etag, $source->last_modified),
+            $gathered = $this->channels->of($source->channel)->gather($source, new CacheValidators($source->etag, $source->last_modified),
                 function (int $read) use ($round): void {
                     $round->fill(['received' => $read])->save();
                 });
-            $touched = $this->apply($source, $round, $gathered);
+            $this->apply($source, $round, $gathered);
         } catch (FetchFailed|NotReadable $failure) {
             return $this->failed($source, $round, $failure->getMessage(), $failure instanceof FetchFailed ? $failure->retryAfter : null);
         } catch (Throwable $fault) {
@@ -70,53 +68,41 @@ final readonly class Rounds
 
             return $this->failed($source, $round, 'Gnomic stumbled over the answer; nothing was changed. The details are in its log.', null);
         }
-        if ($touched !== []) {
-            $round->editions = $this->refresh->after($source->site, $touched, "Round of $source->name");
-            $round->save();
-        }
 
         return $round;
     }
 
-    /** @return list<Change> what was written */
-    private function apply(Source $source, Round $round, Gathered $gathered): array
+    private function apply(Source $source, Round $round, Gathered $gathered): void
     {
         if ($gathered->figures !== null) {
             $source->fill(['figures' => EntryJson::writeRating($gathered->figures->mean) + ['count' => $gathered->figures->count]]);
         }
         $source->fill($gathered->quota === null ? [] : ['quota' => $gathered->quota]);
-        if ($gathered->reading === null) {
-            $this->finish($source, $round, 'unchanged', $gathered->conditions);
+        $reading = $gathered->reading;
+        if ($reading === null) {
+            $this->finish($source, $round, 'unchanged', $gathered->validators);
 
-            return [];
+            return;
         }
-        $matched = Matcher::match($this->stored->known($source), $gathered->reading->entries, $gathered->coverage, $source->accepts_loss);
-        $round->fill([
-            'received' => count($gathered->reading->entries),
-            'problems' => array_map(fn (Problem $problem): string => (string) $problem, $gathered->reading->problems),
-        ]);
-        if ($matched->held !== null) {
-            // Not a fault to press on with: the validators stay, so that the next answer is read again.
-            $round->fill(['outcome' => 'held', 'reason' => $matched->held]);
-            $this->later($source, $round, null);
+        $round->fill(['received' => count($reading->entries), 'problems' => array_map(fn (Problem $problem): string => (string) $problem, $reading->problems)]);
+        $this->store->take($source, $reading->entries, $gathered->coverage, "Round of $source->name", $round->id, function (Matched $matched) use ($source, $round, $gathered): void {
+            if ($matched->held !== null) {
+                // Not a fault to press on with: the validators stay, so that the next answer is read again.
+                $round->fill(['outcome' => 'held', 'reason' => $matched->held]);
+                $this->later($source, $round, null);
 
-            return [];
-        }
-        $round->fill(['added' => count($matched->new), 'changed' => count($matched->changed), 'same' => $matched->same, 'gone' => count($matched->gone)]);
-
-        return DB::transaction(function () use ($source, $round, $gathered, $matched): array {
-            $changes = $this->stored->apply($source, $matched);
-            $this->finish($source, $round, $matched->changesNothing() ? 'unchanged' : 'changed', $gathered->conditions);
-
-            return $changes;
+                return;
+            }
+            $round->fill(['added' => count($matched->new), 'changed' => count($matched->changed), 'same' => $matched->same, 'gone' => count($matched->gone)]);
+            $this->finish($source, $round, $matched->changesNothing() ? 'unchanged' : 'changed', $gathered->validators);
         });
     }
 
-    private function finish(Source $source, Round $round, string $outcome, Conditions $conditions): void
+    private function finish(Source $source, Round $round, string $outcome, CacheValidators $validators): void
     {
         $source->update([
-            'etag' => $conditions->etag,
-            'last_modified' => $conditions->lastModified,
+            'etag' => $validators->etag,
+            'last_modified' => $validators->lastModified,
             'failures' => 0,
             'accepts_loss' => false,
             'next_at' => Carbon::now()->addSeconds($source->cadence),

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Sift;
 
 use App\Models\Site;
-use Gnomic\Brief\MostWanted;
 use Gnomic\Sift\Caps;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Most;
 use Gnomic\Sift\Tally;
 use Illuminate\Support\Facades\DB;
 
@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class CapCounts
 {
     /** @param  list<string>  $pins */
-    public function __construct(private Site $site, private MostWanted $most, private array $pins, private Tally $tally, private Passing $passing)
+    public function __construct(private Site $site, private Most $most, private array $pins, private Tally $tally, private PassingQuery $passing)
     {
     }
 
@@ -56,14 +56,14 @@ final readonly class CapCounts
         $heavy = $this->passing->others('entries_authors')->whereIn('author', $talkative)->groupBy('author')->havingRaw("COUNT(*) > $room", $bindings);
         $dropped = [];
         if ($this->most->source === null) {
-            foreach (Rows::of($heavy->selectRaw("MIN(source), COUNT(*) - $room", $bindings)) as [$source, $count]) {
+            foreach (RawRows::of($heavy->selectRaw("MIN(source), COUNT(*) - $room", $bindings)) as [$source, $count]) {
                 $dropped[(string) $source] = ($dropped[(string) $source] ?? 0) + (int) $count;
             }
 
             return $dropped;
         }
-        $rows = $turned(Rows::of($this->passing->othersInOrder('entries_authors')->whereIn('author', $heavy->select('author'))->select(['ref', 'source', 'author'])));
-        $caps = new Caps(new MostWanted($most, null), $this->pins);
+        $rows = $turned(RawRows::of($this->passing->othersInOrder('entries_authors')->whereIn('author', $heavy->select('author'))->select(['ref', 'source', 'author'])));
+        $caps = new Caps(new Most($most, null), $this->pins);
         foreach ($caps->apply([...$pins, ...$rows], fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]])['out']['mostOfAuthor'] as $row) {
             $dropped[(string) $row[1]] = ($dropped[(string) $row[1]] ?? 0) + 1;
         }

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Sift;
 
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use App\Models\Site;
-use Gnomic\Brief\Brief;
-use Gnomic\Entry\Entry as CoreEntry;
+use Gnomic\Entry\Entry;
 use Gnomic\Sift\Caps;
-use Gnomic\Sift\Circumstances;
 use Gnomic\Sift\Clause;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Ranking;
 use Gnomic\Sift\Reasons;
 use Gnomic\Sift\Selection;
 use Gnomic\Sift\Sieve;
+use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Tally;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -34,39 +34,39 @@ final readonly class SiteSieve
 
     private Caps $caps;
 
-    private Matches $matches;
+    private WordMatches $matches;
 
-    private Passing $passing;
+    private PassingQuery $passing;
 
-    private Chosen $chosen;
+    private Selector $selector;
 
-    private function __construct(private Site $site, private Brief $brief, Circumstances $around, private SiteTally $counts)
+    private function __construct(private Site $site, private Criteria $wanted, SiteContext $context, private SiteTally $counts)
     {
-        $this->sieve = Sieve::of($brief, $around);
+        $this->sieve = Sieve::of($wanted, $context);
         $this->matches = $counts->matches;
         $this->tally = $counts->tally;
-        $this->ranking = Ranking::of($brief, $around, $this->tally);
-        $this->caps = new Caps($brief->most, $brief->pins);
-        $this->passing = new Passing($site, $this->sieve, $this->ranking, $this->matches, $counts->passing());
-        $this->chosen = new Chosen($site, $brief, $this->ranking, $this->tally, $this->passing);
+        $this->ranking = Ranking::of($wanted, $context, $this->tally);
+        $this->caps = Caps::of($wanted);
+        $this->passing = new PassingQuery($site, $this->sieve, $this->ranking, $this->matches, $counts->passing());
+        $this->selector = new Selector($site, $wanted, $this->ranking, $this->tally, $this->passing);
     }
 
-    public static function of(Site $site, Brief $brief, ?Circumstances $around = null): self
+    public static function of(Site $site, Criteria $wanted, ?SiteContext $context = null): self
     {
-        $around ??= Around::of($site)->brief($brief);
+        $context ??= SiteContexts::of($site)->for($wanted);
 
-        return new self($site, $brief, $around, new SiteTally($site, Sieve::of($brief, $around)));
+        return new self($site, $wanted, $context, new SiteTally($site, Sieve::of($wanted, $context)));
     }
 
-    public function around(): Circumstances
+    public function context(): SiteContext
     {
-        return $this->sieve->around;
+        return $this->sieve->site;
     }
 
     /** The same counts in another order: on a page of another language, or at another visit. */
     public function at(?string $language, int $visit): self
     {
-        return new self($this->site, $this->brief, $this->sieve->around->at($language, $this->sieve->around->page, $visit), $this->counts);
+        return new self($this->site, $this->wanted, $this->sieve->site->at($language, $this->sieve->site->page, $visit), $this->counts);
     }
 
     /** @return list<Clause> */
@@ -82,7 +82,7 @@ final readonly class SiteSieve
 
     public function selection(): Selection
     {
-        [$shown, $out] = $this->chosen->shown();
+        [$shown, $out] = $this->selector->shown();
 
         return new Selection($shown, $this->tally->steps($out, count($shown)));
     }
@@ -92,21 +92,21 @@ final readonly class SiteSieve
      *
      * @param  string  $step  a step's key
      * @param  bool  $kept  those that the step left, or those that it kept out
-     * @return list<array{Entry, string}>
+     * @return list<array{EntryRecord, string}>
      */
     public function behind(string $step, bool $kept, int $offset, int $count): array
     {
-        $limit = $this->brief->limits->most;
+        $limit = $this->wanted->limits->most;
         $variety = [];
-        if ($step === 'shown' && $this->brief->most === null) {
-            [$refs, $variety] = $kept ? $this->chosen->page($offset, max(0, min($count, $limit - $offset))) : $this->chosen->page($limit + $offset, $count);
+        if ($step === 'shown' && $this->wanted->most->asksNothing()) {
+            [$refs, $variety] = $kept ? $this->selector->page($offset, max(0, min($count, $limit - $offset))) : $this->selector->page($limit + $offset, $count);
         } elseif ($step === 'shown' || str_starts_with($step, 'mostOf')) {
-            [$refs, $variety] = $this->chosen->behindCaps($step, $kept, $offset, $count);
+            [$refs, $variety] = $this->selector->behindCaps($step, $kept, $offset, $count);
         } else {
             $refs = $this->behindClause($step, $kept, $offset, $count);
         }
-        $entries = Entry::ofRefs($this->site, $refs);
-        $reasons = new Reasons($this->brief, $this->ranking, $variety);
+        $entries = EntryRecord::ofRefs($this->site, $refs);
+        $reasons = new Reasons($this->wanted, $this->ranking, $variety);
         $rows = [];
         foreach ($refs as $index => $ref) {
             if (isset($entries[$ref])) {
@@ -131,20 +131,20 @@ final readonly class SiteSieve
      *
      * @return array{place: int|null, step: string, reason: string}
      */
-    public static function verdict(Site $site, Brief $brief, Circumstances $around, Entry $entry): array
+    public static function verdict(Site $site, Criteria $wanted, SiteContext $context, EntryRecord $entry): array
     {
         $facts = $entry->facts();
-        $stopped = Sieve::of($brief, $around)->stoppedBy($facts);
+        $stopped = Sieve::of($wanted, $context)->stoppedBy($facts);
 
-        return $stopped === null ? self::of($site, $brief, $around)->placeOf($facts) : ['place' => null, 'step' => $stopped->key(), 'reason' => $stopped->reason($facts)];
+        return $stopped === null ? self::of($site, $wanted, $context)->placeOf($facts) : ['place' => null, 'step' => $stopped::key(), 'reason' => $stopped->reason($facts)];
     }
 
     /** @return array{place: int|null, step: string, reason: string} of an entry that passes every clause */
     private function placeOf(Facts $facts): array
     {
-        ['kept' => $kept, 'out' => $out, 'variety' => $variety] = $this->chosen->reckoned();
-        $reasons = new Reasons($this->brief, $this->ranking, $variety);
-        $place = array_search($facts->id, array_slice($kept, 0, $this->brief->limits->most), true);
+        ['kept' => $kept, 'out' => $out, 'variety' => $variety] = $this->selector->reckoned();
+        $reasons = new Reasons($this->wanted, $this->ranking, $variety);
+        $place = array_search($facts->id, array_slice($kept, 0, $this->wanted->limits->most), true);
         foreach ($out as $step => $refs) {
             if (in_array($facts->id, $refs, true)) {
                 return ['place' => null, 'step' => $step, 'reason' => $this->caps->reason($step)];
@@ -160,18 +160,18 @@ final readonly class SiteSieve
         $query = $this->passing->others()->whereNotNull('language')->selectRaw("CASE WHEN INSTR(language, '-') > 0 THEN SUBSTR(language, 1, INSTR(language, '-') - 1) ELSE language END AS spoken")
             ->groupBy('spoken')->orderByRaw('COUNT(*) DESC, spoken');
 
-        return array_map(strval(...), $query->pluck('spoken')->all());
+        return array_map(strval(...), array_values($query->pluck('spoken')->all()));
     }
 
     /**
      * @param  list<string>  $refs
-     * @return list<CoreEntry> in the order of the references
+     * @return list<Entry> in the order of the references
      */
     public static function entries(Site $site, array $refs): array
     {
-        $found = Entry::ofRefs($site, $refs);
+        $found = EntryRecord::ofRefs($site, $refs);
 
-        return array_values(array_filter(array_map(fn (string $ref): ?CoreEntry => ($found[$ref] ?? null)?->toCore(), $refs)));
+        return array_values(array_filter(array_map(fn (string $ref): ?Entry => ($found[$ref] ?? null)?->toCore(), $refs)));
     }
 
     /** @return list<string> */
@@ -180,7 +180,7 @@ final readonly class SiteSieve
         $query = $this->collected();
         foreach ($step === 'collected' ? [] : $this->sieve->clauses as $clause) {
             $condition = $this->matches->prepared($this->sieve->condition($clause));
-            $isStep = $clause->key() === $step;
+            $isStep = $clause::key() === $step;
             $condition = $isStep && ! $kept ? $condition->not() : $condition;
             $query->whereRaw($condition->sql, $condition->bindings);
             if ($isStep) {
@@ -197,7 +197,7 @@ final readonly class SiteSieve
     /** @return list<string> */
     private static function refs(Builder $query): array
     {
-        return array_map(strval(...), $query->pluck('ref')->all());
+        return array_map(strval(...), array_values($query->pluck('ref')->all()));
     }
 
     private function collected(): Builder

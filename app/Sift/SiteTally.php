@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Sift;
 
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use App\Models\Site;
 use Gnomic\Sift\Condition;
-use Gnomic\Sift\Counted;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sieve;
 use Gnomic\Sift\Tally;
+use Gnomic\Sift\TallyClass;
 
 /**
  * All that a site collected, counted by what each clause of a brief makes of it. Entries are alike to most clauses when they
@@ -19,22 +19,27 @@ use Gnomic\Sift\Tally;
  */
 final readonly class SiteTally
 {
-    /** Digits for the figure that an entry gets: one bit for each clause that is not of whole classes. */
+    /**
+     * Digits for the figure that an entry gets: six bits each, one bit for each clause that is not of whole classes. Where
+     * there are more such clauses, an entry gets more digits.
+     */
     private const DIGITS = '0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz-_';
+
+    private const BITS = 6;
 
     /** Entries that are sooner fetched one by one than walked past. */
     public const FEW = 6000;
 
     public Tally $tally;
 
-    public Matches $matches;
+    public WordMatches $matches;
 
     /** @var array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}> */
     private array $classes;
 
     public function __construct(private Site $site, private Sieve $sieve)
     {
-        $this->matches = new Matches;
+        $this->matches = new WordMatches;
         $this->classes = $this->classes();
         $this->tally = $this->counted();
     }
@@ -64,9 +69,9 @@ final readonly class SiteTally
     }
 
     /** @param  int  $more  failures besides those of the facts */
-    private static function one(Facts $facts, Sieve $sieve, int $times, ?int $oldest, int $more): Counted
+    private static function one(Facts $facts, Sieve $sieve, int $times, ?int $oldest, int $more): TallyClass
     {
-        return new Counted(($facts->id === '' ? $sieve->failuresOfClass($facts) : $sieve->failures($facts)) | $more, $sieve->counts($facts), $facts->source, $facts->stars, $facts->length > 0, $times, $oldest);
+        return new TallyClass(($facts->id === '' ? $sieve->failuresOfClass($facts) : $sieve->failures($facts)) | $more, $sieve->counts($facts), $facts->source, $facts->stars, $facts->length > 0, $times, $oldest);
     }
 
     /** @return array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}> by class; how often each figure occurs in it */
@@ -78,7 +83,7 @@ final readonly class SiteTally
         foreach ($rows as [$class, $oldest, $figures]) {
             $class = (string) $class;
             $times = match (true) {
-                ! is_int($figures) => self::times((string) $figures),
+                ! is_int($figures) => $this->times((string) $figures),
                 $found === null => [0 => $figures],
                 default => [0 => $found[$class] ?? 0, 1 => $figures - ($found[$class] ?? 0)],
             };
@@ -97,7 +102,7 @@ final readonly class SiteTally
     {
         $site = $this->site->id;
 
-        return Rows::asked('WITH RECURSIVE classes(class) AS (SELECT MIN(alike) FROM entries WHERE site_id = ? UNION ALL SELECT (SELECT MIN(alike) FROM entries WHERE site_id = ? AND alike > class) FROM classes WHERE class IS NOT NULL)
+        return RawRows::asked('WITH RECURSIVE classes(class) AS (SELECT MIN(alike) FROM entries WHERE site_id = ? UNION ALL SELECT (SELECT MIN(alike) FROM entries WHERE site_id = ? AND alike > class) FROM classes WHERE class IS NOT NULL)
             SELECT class, (SELECT MIN(published) FROM entries WHERE site_id = ? AND alike = class), (SELECT COUNT(*) FROM entries WHERE site_id = ? AND alike = class) FROM classes WHERE class IS NOT NULL', [$site, $site, $site, $site]);
     }
 
@@ -109,10 +114,16 @@ final readonly class SiteTally
     private function figures(): iterable
     {
         $own = $this->matches->prepared($this->sieve->ownFailuresInSql() ?? new Condition('0'));
-        // Numbers below ten are digits as they are.
-        $figure = count($this->sieve->own()) < 4 ? $own->sql : "SUBSTR('".self::DIGITS."', $own->sql + 1, 1)";
+        // Numbers below ten are digits as they are. What is worked out once is cut into as many digits as it needs.
+        $figure = count($this->sieve->own()) < 4 ? 'figure' : implode(' || ', array_map(fn (int $digit): string => "SUBSTR('".self::DIGITS."', ((figure >> ".self::BITS * $digit.') & 63) + 1, 1)', range(0, $this->digits() - 1)));
 
-        return Rows::asked("SELECT alike, MIN(published), GROUP_CONCAT($figure, '') FROM entries INDEXED BY entries_alike WHERE site_id = ? GROUP BY alike", [...$own->bindings, $this->site->id]);
+        return RawRows::asked("SELECT alike, MIN(published), GROUP_CONCAT($figure, '') FROM (SELECT alike, published, $own->sql AS figure FROM entries INDEXED BY entries_alike WHERE site_id = ?) GROUP BY alike", [...$own->bindings, $this->site->id]);
+    }
+
+    /** Digits that an entry gets. */
+    private function digits(): int
+    {
+        return max(1, intdiv(count($this->sieve->own()) + self::BITS - 1, self::BITS));
     }
 
     /**
@@ -128,19 +139,25 @@ final readonly class SiteTally
             return null;
         }
         $counts = [];
-        foreach (Rows::asked("SELECT alike, COUNT(*) FROM temp.{$found['table']} CROSS JOIN entries ON entries.id = entry WHERE site_id = ? GROUP BY alike", [$this->site->id]) as [$class, $count]) {
+        foreach (RawRows::asked("SELECT alike, COUNT(*) FROM temp.{$found['table']} CROSS JOIN entries ON entries.id = entry WHERE site_id = ? GROUP BY alike", [$this->site->id]) as [$class, $count]) {
             $counts[(string) $class] = is_int($count) ? $count : 0;
         }
 
         return $counts;
     }
 
-    /** @return array<int, int> how often each figure stands in a line of digits */
-    private static function times(string $digits): array
+    /** @return array<int, int> how often each figure stands in a line of digits, the lowest digit first */
+    private function times(string $line): array
     {
         $times = [];
-        foreach (count_chars($digits, 1) as $byte => $count) {
-            $times[(int) strpos(self::DIGITS, chr($byte))] = $count;
+        $digits = max(1, $this->digits());
+        $counts = $digits === 1 ? count_chars($line, 1) : array_count_values(str_split($line, $digits));
+        foreach ($counts as $written => $count) {
+            $figure = 0;
+            foreach (str_split($digits === 1 ? chr((int) $written) : (string) $written) as $place => $digit) {
+                $figure |= (int) strpos(self::DIGITS, $digit) << self::BITS * $place;
+            }
+            $times[$figure] = $count;
         }
 
         return $times;
@@ -184,16 +201,16 @@ final readonly class SiteTally
     /** Any one of a class: no more is known of it than what they agree in. */
     private static function factsOf(string $class): Facts
     {
-        [$source, $kind, $gone, $hidden, $held, $barred, $toldBy, $stars, $worded, $pictured, $replied, $subject, $language] = json_decode($class, true, 2, JSON_THROW_ON_ERROR);
+        [$source, $kind, $gone, $hidden, $held, $barred, $duplicateOf, $stars, $worded, $pictured, $replied, $subject, $language] = json_decode($class, true, 2, JSON_THROW_ON_ERROR);
 
-        return new Facts('', $source, $kind, $stars === null ? null : (float) $stars, $worded, null, (bool) $gone, (bool) $hidden, Entry::apart($toldBy), (bool) $held, $subject,
+        return new Facts('', $source, $kind, $stars === null ? null : (float) $stars, $worded, null, (bool) $gone, (bool) $hidden, EntryRecord::apart($duplicateOf), (bool) $held, $subject,
             language: $language, pictures: $pictured, replied: (bool) $replied, barred: (bool) $barred);
     }
 
     /** The class as the database writes it. */
     private static function classOf(Facts $entry): string
     {
-        return (string) Rows::first('SELECT json_array(?, ?, ?, ?, ?, ?, ?, CAST(? AS REAL), ?, ?, ?, ?, ?)', [$entry->source, $entry->kind, (int) $entry->gone, (int) $entry->hidden, (int) $entry->held, (int) $entry->barred,
-            $entry->toldBy === [] ? null : Entry::betweenBars($entry->toldBy), $entry->stars, (int) ($entry->length > 0), (int) ($entry->pictures > 0), (int) $entry->replied, $entry->subject, $entry->language]);
+        return (string) RawRows::first('SELECT json_array(?, ?, ?, ?, ?, ?, ?, CAST(? AS REAL), ?, ?, ?, ?, ?)', [$entry->source, $entry->kind, (int) $entry->gone, (int) $entry->hidden, (int) $entry->held, (int) $entry->barred,
+            $entry->duplicateOf === [] ? null : EntryRecord::betweenBars($entry->duplicateOf), $entry->stars, (int) ($entry->length > 0), (int) ($entry->pictures > 0), (int) $entry->replied, $entry->subject, $entry->language]);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sift;
 
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use App\Models\Site;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Saying;
@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** What clauses ask of stored entries, from their columns alone: payloads are long. */
 final class StoredFacts
 {
-    private const COLUMNS = ['ref', 'source', 'kind', 'stars', 'length', 'published', 'gone', 'hidden', 'told_by', 'held', 'subject', 'author', 'language', 'pictures', 'replied', 'likes', 'tags', 'labels', 'said', 'barred'];
+    private const COLUMNS = ['ref', 'source', 'kind', 'stars', 'length', 'published', 'gone', 'hidden', 'duplicate_of', 'held', 'subject', 'author', 'language', 'pictures', 'replied', 'likes', 'tags', 'labels', 'said', 'barred'];
 
     /**
      * @param  list<string>  $refs
@@ -24,31 +24,58 @@ final class StoredFacts
         $facts = [];
         foreach (array_chunk(array_values(array_unique($refs)), 1000) as $chunk) {
             foreach (DB::table('entries')->where('site_id', $site->id)->whereIn('ref', $chunk)->get(self::COLUMNS) as $row) {
-                $facts[(string) $row->ref] = new Facts(
-                    id: (string) $row->ref,
-                    source: (string) $row->source,
-                    kind: (string) $row->kind,
-                    stars: $row->stars === null ? null : (float) $row->stars,
-                    length: (int) $row->length,
-                    published: $row->published === null ? null : (int) $row->published,
-                    gone: (bool) $row->gone,
-                    hidden: (bool) $row->hidden,
-                    toldBy: Entry::apart($row->told_by),
-                    held: (bool) $row->held,
-                    subject: $row->subject === null ? null : (string) $row->subject,
-                    author: $row->author === null ? null : (string) $row->author,
-                    language: $row->language === null ? null : (string) $row->language,
-                    pictures: (int) $row->pictures,
-                    replied: (bool) $row->replied,
-                    likes: $row->likes === null ? null : (int) $row->likes,
-                    tags: Entry::apart($row->tags),
-                    labels: Entry::apart($row->labels),
-                    saying: Saying::kept((string) $row->said),
-                    barred: (bool) $row->barred,
-                );
+                $facts[(string) $row->ref] = self::read((array) $row);
             }
         }
 
         return $facts;
+    }
+
+    /**
+     * The columns as they are now, to be kept and read later.
+     *
+     * @param  list<int>  $ids
+     * @return array<int, array<string, mixed>> by identifier
+     */
+    public static function rows(array $ids): array
+    {
+        $rows = [];
+        foreach (array_chunk($ids, 1000) as $chunk) {
+            foreach (DB::table('entries')->whereIn('id', $chunk)->get(['id', ...self::COLUMNS]) as $row) {
+                $rows[(int) $row->id] = array_diff_key((array) $row, ['id' => true]);
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @param  array<string, mixed>  $row  as rows() gives it */
+    public static function read(array $row): Facts
+    {
+        $text = fn (string $name): ?string => is_scalar($row[$name] ?? null) ? (string) $row[$name] : null;
+        $number = fn (string $name): ?int => is_numeric($row[$name] ?? null) ? (int) $row[$name] : null;
+
+        return new Facts(
+            id: (string) $text('ref'),
+            source: (string) $text('source'),
+            kind: (string) $text('kind'),
+            stars: is_numeric($row['stars'] ?? null) ? (float) $row['stars'] : null,
+            length: (int) $number('length'),
+            published: $number('published'),
+            gone: (bool) $number('gone'),
+            hidden: (bool) $number('hidden'),
+            duplicateOf: EntryRecord::apart($text('duplicate_of')),
+            held: (bool) $number('held'),
+            subject: $text('subject'),
+            author: $text('author'),
+            language: $text('language'),
+            pictures: (int) $number('pictures'),
+            replied: (bool) $number('replied'),
+            likes: $number('likes'),
+            tags: EntryRecord::apart($text('tags')),
+            labels: EntryRecord::apart($text('labels')),
+            saying: Saying::kept((string) $text('said')),
+            barred: (bool) $number('barred'),
+        );
     }
 }

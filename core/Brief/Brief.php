@@ -4,87 +4,62 @@ declare(strict_types=1);
 
 namespace Gnomic\Brief;
 
-use Gnomic\Entry\Kind;
+use Gnomic\Dress\Looks;
+use Gnomic\Json\Schema\NumberSchema;
+use Gnomic\Json\Schema\ObjectSchema;
+use Gnomic\Json\Schema\TextSchema;
+use Gnomic\Shape\Shape;
+use Gnomic\Sift\Criteria;
 
 /** The whole setting of one widget. Its JSON form is brief.schema.json; BriefReader makes it from there. */
 final readonly class Brief
 {
-    public const VERSION = 1;
+    public const VERSION = 2;
 
-    /**
-     * @param  list<string>|null  $sources  keys; null for all of the site's
-     * @param  list<string>|null  $channels  null for all
-     * @param  list<string>|null  $subjects  keys; null for all, and for entries about none
-     * @param  list<Kind>|null  $kinds  null for all
-     * @param  list<string>  $apartFrom  keys of widgets on the same page, whose entries are left out
-     * @param  array<string, Allowed>  $allowed  by channel; everything where it is not named
-     * @param  list<string>  $pins  entries shown first, in this order, whatever the rules say
-     * @param  list<string>  $hidden  entries never shown in this widget, pinned or not
-     */
-    public function __construct(
-        public ?array $sources,
-        public ?array $channels,
-        public ?array $subjects,
-        public ?array $kinds,
-        public array $apartFrom,
-        public array $allowed,
-        public ?StarsWanted $stars,
-        public bool $withWords,
-        public ?LengthWanted $length,
-        public bool $withPictures,
-        public bool $withReply,
-        public ?LanguagesWanted $languages,
-        public ?WhenWanted $when,
-        public ?TermsWanted $words,
-        public ?TermsWanted $hashtags,
-        public ?LabelsWanted $labels,
-        public ?MostWanted $most,
-        public Order $order,
-        public Shuffle $shuffle,
-        public Weights $weights,
-        public Limits $limits,
-        public array $pins,
-        public array $hidden,
-        public ShapeWanted $shape,
-        public Dressing $dressing,
-    ) {
+    /** @param  string  $look  key */
+    public function __construct(public Criteria $criteria, public Shape $shape, public string $look)
+    {
+    }
+
+    /** All that is usual. */
+    public static function usual(): self
+    {
+        return new self(Criteria::read(), Shape::read(), Looks::USUAL);
+    }
+
+    /** The same with some of its parts changed; null keeps what is there. */
+    public function with(?Criteria $criteria = null, ?Shape $shape = null, ?string $look = null): self
+    {
+        return new self($criteria ?? $this->criteria, $shape ?? $this->shape, $look ?? $this->look);
     }
 
     /** @return array<string, mixed> the JSON form, whole: every member written */
     public function toArray(): array
     {
-        return [
-            'version' => self::VERSION,
-            'gather' => [
-                'sources' => $this->sources,
-                'channels' => $this->channels,
-                'subjects' => $this->subjects,
-                'kinds' => $this->kinds === null ? null : array_map(fn (Kind $kind): string => $kind->value, $this->kinds),
-                'apartFrom' => $this->apartFrom,
-                'allowed' => array_map(fn (string $channel, Allowed $allowed): array => ['channel' => $channel, 'show' => $allowed->value], array_keys($this->allowed), $this->allowed),
-            ],
-            'sift' => [
-                'stars' => $this->stars?->toArray(),
-                'withWords' => $this->withWords,
-                'length' => $this->length?->toArray(),
-                'withPictures' => $this->withPictures,
-                'withReply' => $this->withReply,
-                'languages' => $this->languages?->toArray(),
-                'when' => $this->when?->toArray(),
-                'words' => $this->words?->toArray(),
-                'hashtags' => $this->hashtags?->toArray(),
-                'labels' => $this->labels?->toArray(),
-                'most' => $this->most?->toArray(),
-                'order' => $this->order->value,
-                'shuffle' => $this->shuffle->value,
-                'balance' => $this->weights->toArray(),
-                'limit' => $this->limits->most,
-                'fewer' => $this->limits->fewer(),
-                'pins' => $this->pins,
-                'hidden' => $this->hidden,
-            ],
-            'shape' => $this->shape->toArray(),
-            'dress' => ['name' => $this->dressing->value],
-        ];
+        return ['version' => self::VERSION] + $this->criteria->toArray() + ['shape' => $this->shape->toArray(), 'dress' => ['name' => $this->look]];
+    }
+
+    /** @return array<string, mixed> JSON Schema 2020-12, as it is published in brief.schema.json */
+    public static function schema(): array
+    {
+        $whole = ObjectSchema::of(self::parts(), ['version'], 'The whole setting of one widget. Members that are missing take their default.')->toArray();
+
+        return ['$schema' => 'https://json-schema.org/draft/2020-12/schema', '$id' => 'https://gnomic.example/brief.schema.json', 'title' => 'Brief'] + $whole;
+    }
+
+    /** @return array<string, \Gnomic\Json\Schema\Schema> */
+    public static function parts(): array
+    {
+        return ['version' => NumberSchema::whole(self::VERSION, self::VERSION, about: 'Of the form; earlier ones are upgraded when they are read.', nullable: false)]
+            + Criteria::schemas() + ['shape' => Shape::schema(), 'dress' => self::dress()];
+    }
+
+    public static function dress(): ObjectSchema
+    {
+        /** @var ObjectSchema|null $schema */
+        static $schema = null;
+
+        return $schema ??= ObjectSchema::of(['name' => TextSchema::matching('^[a-z0-9]+(-[a-z0-9]+)*$', 'the key of a look such as "paper"', 40, Looks::USUAL,
+            'Key of a look; where there is none of it, the usual one stands in.')], about: 'How it looks.');
     }
 }

@@ -4,122 +4,77 @@ declare(strict_types=1);
 
 namespace Gnomic\Brief;
 
-use Gnomic\Entry\Kind;
 use Gnomic\Json\MemberIsWrong;
-use Gnomic\Json\Members;
+use Gnomic\Json\Schema\ObjectSchema;
+use Gnomic\Shape\Shape;
+use Gnomic\Sift\Criteria;
+use JsonException;
+use stdClass;
 
 /**
- * Reads a brief from its JSON form: accepts what brief.schema.json accepts. What is allowed but hardly meant, such as stars
- * from 5 to 4, is read and told by Doubts.
+ * Reads a brief from its JSON form: accepts what brief.schema.json accepts, and earlier forms by upgrading them. What is allowed
+ * but hardly meant, such as stars from 5 to 4, is read and told by Doubts.
  */
 final class BriefReader
 {
-    private const MEMBERS = [
-        '' => ['version', 'gather', 'sift', 'shape', 'dress'],
-        'gather' => ['sources', 'channels', 'subjects', 'kinds', 'apartFrom', 'allowed'],
-        'sift' => ['stars', 'withWords', 'length', 'withPictures', 'withReply', 'languages', 'when', 'words', 'hashtags', 'labels', 'most',
-            'order', 'shuffle', 'balance', 'limit', 'fewer', 'pins', 'hidden'],
-        'shape' => ['layout', 'across', 'wholeRows', 'autoplay', 'shorten', 'card', 'names', 'head', 'heading', 'honest'],
-        'dress' => ['name'],
-    ];
-
-    /** @throws BriefIsWrong naming the member and the remedy */
+    /**
+     * @param  mixed  $json  decoded; objects tell an empty object from an empty list, arrays cannot
+     *
+     * @throws BriefIsWrong naming the member and the remedy
+     */
     public static function read(mixed $json): Brief
     {
         try {
-            return self::brief(Members::of($json));
+            $parts = self::parts($json instanceof stdClass, Upgrade::toNewest(ObjectSchema::membersOf($json) ?? throw MemberIsWrong::at('/', 'an object', $json)));
+
+            return new Brief(
+                Criteria::read($parts['gather'], $parts['sift']),
+                Shape::read($parts['shape']),
+                self::look($parts['dress']),
+            );
         } catch (MemberIsWrong $wrong) {
-            throw new BriefIsWrong($wrong->pointer, 'The brief breaks its schema: '.$wrong->getMessage());
+            throw BriefIsWrong::at($wrong);
         }
     }
 
-    private static function brief(Members $brief): Brief
+    /** @throws BriefIsWrong also where it is no JSON */
+    public static function fromJson(string $json): Brief
     {
-        Fields::only($brief, self::MEMBERS['']);
-        if ($brief->intOrNull('version') !== Brief::VERSION) {
-            throw MemberIsWrong::at('/version', (string) Brief::VERSION, $brief->intOrNull('version'));
+        try {
+            return self::read(json_decode($json, false, 64, JSON_THROW_ON_ERROR));
+        } catch (JsonException $wrong) {
+            throw BriefIsWrong::syntax($wrong->getMessage());
         }
-        $gather = self::part($brief, 'gather');
-        $sift = self::part($brief, 'sift');
-        $dress = self::part($brief, 'dress');
-
-        return new Brief(
-            sources: Fields::textsOrNull($gather, 'sources', 200, 100),
-            channels: Fields::textsOrNull($gather, 'channels', 50, 100),
-            subjects: Fields::textsOrNull($gather, 'subjects', 200, 200),
-            kinds: $gather->has('kinds') ? self::kinds($gather) : null,
-            apartFrom: Fields::distinct($gather, 'apartFrom', Fields::texts($gather, 'apartFrom', 50, 40)),
-            allowed: self::allowed($gather),
-            stars: StarsWanted::read($sift->objectOrNull('stars')),
-            withWords: $sift->boolOr('withWords', false),
-            length: LengthWanted::read($sift->objectOrNull('length')),
-            withPictures: $sift->boolOr('withPictures', false),
-            withReply: $sift->boolOr('withReply', false),
-            languages: LanguagesWanted::read($sift->objectOrNull('languages')),
-            when: WhenWanted::read($sift->objectOrNull('when')),
-            words: TermsWanted::read($sift->objectOrNull('words')),
-            hashtags: TermsWanted::read($sift->objectOrNull('hashtags')),
-            labels: LabelsWanted::read($sift->objectOrNull('labels')),
-            most: MostWanted::read($sift->objectOrNull('most')),
-            order: Fields::oneOf(Order::class, $sift, 'order', Order::Newest),
-            shuffle: Fields::oneOf(Shuffle::class, $sift, 'shuffle', Shuffle::Day),
-            weights: Weights::read($sift->object('balance')),
-            limits: Limits::read($sift),
-            pins: Fields::distinct($sift, 'pins', Fields::texts($sift, 'pins', 100, 600)),
-            hidden: Fields::distinct($sift, 'hidden', Fields::texts($sift, 'hidden', 2000, 600)),
-            shape: self::shape(self::part($brief, 'shape')),
-            dressing: Fields::oneOf(Dressing::class, $dress, 'name', Dressing::Paper),
-        );
     }
 
-    private static function shape(Members $shape): ShapeWanted
+    /**
+     * @param  bool  $isDecoded  to objects, which tell an empty object from an empty list
+     * @param  array<array-key, mixed>  $given
+     * @return array{gather: mixed, sift: mixed, shape: mixed, dress: mixed}
+     *
+     * @throws MemberIsWrong
+     */
+    private static function parts(bool $isDecoded, array $given): array
     {
-        $heading = $shape->stringOrNull('heading');
-        if ($heading !== null && mb_strlen($heading) > 120) {
-            throw MemberIsWrong::at($shape->to('heading'), 'at most 120 characters long', $heading);
+        $known = array_keys(Brief::parts());
+        foreach (array_keys($given) as $name) {
+            if (! in_array($name, $known, true)) {
+                throw MemberIsWrong::unknown("/$name", $known);
+            }
+            if ($isDecoded && $given[$name] === []) {
+                throw MemberIsWrong::at("/$name", 'an object', []);
+            }
         }
+        $part = fn (string $name): mixed => array_key_exists($name, $given) ? $given[$name] : [];
 
-        return new ShapeWanted(
-            layout: Fields::oneOf(Layout::class, $shape, 'layout', Layout::Carousel),
-            across: Fields::within($shape, 'across', 1, 5) ?? 3,
-            wholeRows: $shape->boolOr('wholeRows', false),
-            autoplay: Fields::within($shape, 'autoplay', 2, 60),
-            shorten: in_array('shorten', $shape->names(), true) ? Fields::within($shape, 'shorten', 40, 2000) : 220,
-            card: $shape->has('card') ? Fields::words($shape, 'card', ShapeWanted::CARD) : ['rating', 'title', 'words', 'name', 'date', 'source'],
-            names: Fields::oneOf(NamesWanted::class, $shape, 'names', NamesWanted::Full),
-            head: $shape->has('head') ? Fields::words($shape, 'head', ShapeWanted::HEAD) : ShapeWanted::HEAD,
-            heading: $heading === null || trim($heading) === '' ? null : trim($heading),
-            honest: $shape->boolOr('honest', true),
-        );
+        return ['gather' => $part('gather'), 'sift' => $part('sift'), 'shape' => $part('shape'), 'dress' => $part('dress')];
     }
 
-    private static function part(Members $brief, string $name): Members
+    /** @throws MemberIsWrong */
+    private static function look(mixed $dress): string
     {
-        $part = $brief->object($name);
-        Fields::only($part, self::MEMBERS[$name]);
+        $read = Brief::dress()->read($dress, '/dress');
 
-        return $part;
-    }
-
-    /** @return array<string, Allowed> */
-    private static function allowed(Members $gather): array
-    {
-        $allowed = [];
-        foreach ($gather->list('allowed') as $index => $one) {
-            $members = Members::of($one, $gather->to('allowed')."/$index");
-            Fields::only($members, ['channel', 'show']);
-            $allowed[$members->string('channel')] = Fields::oneOf(Allowed::class, $members, 'show', Allowed::Everything);
-        }
-
-        return array_filter($allowed, fn (Allowed $one): bool => $one !== Allowed::Everything);
-    }
-
-    /** @return list<Kind> */
-    private static function kinds(Members $gather): array
-    {
-        $words = Fields::words($gather, 'kinds', array_map(fn (Kind $kind): string => $kind->value, Kind::cases()));
-
-        return $words === [] ? throw MemberIsWrong::at($gather->to('kinds'), 'null, or a list with at least one kind', [])
-            : array_map(Kind::from(...), $words);
+        return is_array($read) && is_string($read['name']) ? $read['name'] : '';
     }
 }

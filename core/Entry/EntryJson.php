@@ -6,11 +6,11 @@ namespace Gnomic\Entry;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use Gnomic\Gather\Dates\DateReader;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Dates\DateReader;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** The normalised entry as JSON: the form in which entries are printed, exported and read back (docs/formats.md). */
 final class EntryJson
@@ -124,7 +124,7 @@ final class EntryJson
         if ($rating === null) {
             return null;
         }
-        $value = $rating->numberOrNull('value') ?? throw MemberIsWrong::at($rating->to('value'), 'a number', null);
+        $value = $rating->numberOrNull('value') ?? throw MemberIsWrong::missing($rating->to('value'), 'a number');
 
         return Rating::on(Scale::between($rating->numberOrNull('worst') ?? 1.0, $rating->numberOrNull('best') ?? 5.0), $value);
     }

@@ -38,11 +38,17 @@ final readonly class Rating
     /** "9.2 of 10": points without needless decimals; "recommended" where that is all there was to say. */
     public function spoken(): string
     {
-        if ($this->scale->worst === 0.0 && $this->scale->best === 1.0 && in_array($this->value, [0.0, 1.0], true)) {
+        if ($this->isRecommendation()) {
             return $this->value === 1.0 ? 'recommended' : 'not recommended';
         }
 
         return self::plain($this->value).' of '.self::plain($this->scale->best);
+    }
+
+    /** Whether it says recommended or not, and nothing between. */
+    public function isRecommendation(): bool
+    {
+        return $this->scale->worst === 0.0 && $this->scale->best === 1.0 && in_array($this->value, [0.0, 1.0], true);
     }
 
     private static function plain(float $number): string

@@ -39,7 +39,7 @@ final readonly class Members
     /** @throws MemberIsWrong where it is missing or no string */
     public function string(string $name): string
     {
-        return $this->stringOrNull($name) ?? throw MemberIsWrong::at($this->to($name), 'a string', null);
+        return $this->stringOrNull($name) ?? throw MemberIsWrong::missing($this->to($name), 'a string');
     }
 
     /** @throws MemberIsWrong where it is present and no string */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Brief\Weights;
 use Gnomic\Gather\Likeness\Shingles;
 
 /**

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Brief\MostWanted;
-use Gnomic\Brief\Numbers;
+use Gnomic\Text\Numbers;
 
 /**
  * At most so many from one author, and then, of those left, at most so many from one source; always the first in the order.
@@ -14,17 +13,39 @@ use Gnomic\Brief\Numbers;
 final readonly class Caps
 {
     /** @param  list<string>  $pins */
-    public function __construct(private ?MostWanted $most, private array $pins)
+    public function __construct(private Most $most, private array $pins)
     {
+    }
+
+    public static function of(Criteria $wanted): self
+    {
+        return new self($wanted->most, $wanted->pins);
+    }
+
+    /** What the owner leaves out with a step; null for steps that are none of these. */
+    public static function called(string $key): ?string
+    {
+        return match ($key) {
+            self::key('author') => 'the most from one author',
+            self::key('source') => 'the most from one source',
+            default => null,
+        };
+    }
+
+    public static function without(Criteria $wanted, string $key): Criteria
+    {
+        $left = array_diff_key($wanted->most->toArray(), [$key === self::key('author') ? 'author' : 'source' => true]);
+
+        return $wanted->with('/sift/most', array_filter($left) === [] ? null : $left);
     }
 
     /** @return list<array{key: string, phrase: string, most: int}> the steps that there are */
     public function steps(): array
     {
         $steps = [];
-        foreach (['author' => $this->most?->author, 'source' => $this->most?->source] as $of => $most) {
+        foreach (['author' => $this->most->author, 'source' => $this->most->source] as $of => $most) {
             if ($most !== null) {
-                $steps[] = ['key' => self::key($of), 'phrase' => 'at most '.Numbers::spoken($most)." from one $of", 'most' => $most];
+                $steps[] = ['key' => self::key($of), 'phrase' => 'at most '.Numbers::spoken($most)." per $of", 'most' => $most];
             }
         }
 
@@ -47,7 +68,7 @@ final readonly class Caps
         foreach ($ordered as $entry) {
             [$id, $source, $author] = $of($entry);
             $isPinned = isset($pins[$id]);
-            if ($this->most?->author !== null && $author !== null) {
+            if ($this->most->author !== null && $author !== null) {
                 $byAuthor[$author] = ($byAuthor[$author] ?? 0) + 1;
                 if ($byAuthor[$author] > $this->most->author && ! $isPinned) {
                     $out[self::key('author')][] = $entry;
@@ -55,7 +76,7 @@ final readonly class Caps
                     continue;
                 }
             }
-            if ($this->most?->source !== null) {
+            if ($this->most->source !== null) {
                 $bySource[$source] = ($bySource[$source] ?? 0) + 1;
                 if ($bySource[$source] > $this->most->source && ! $isPinned) {
                     $out[self::key('source')][] = $entry;
@@ -73,7 +94,7 @@ final readonly class Caps
     public function reason(string $key): string
     {
         $of = $key === self::key('author') ? 'author' : 'source';
-        $most = $of === 'author' ? $this->most?->author : $this->most?->source;
+        $most = $of === 'author' ? $this->most->author : $this->most->source;
 
         return 'Before it '.($most === 1 ? 'stands one' : 'stand '.Numbers::spoken((int) $most))." of the same $of, the brief wants at most ".Numbers::spoken((int) $most).'.';
     }

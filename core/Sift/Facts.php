@@ -6,12 +6,18 @@ namespace Gnomic\Sift;
 
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Media;
-use Gnomic\Gather\Text\Tags;
-use Gnomic\Gather\Text\Tokens;
+use Gnomic\Text\Tags;
+use Gnomic\Text\Tokens;
 
 /** What the clauses of a brief ask of an entry, and no more. */
 final readonly class Facts
 {
+    /** In which entries are alike to most clauses: the rest of what is asked is asked one by one. */
+    public const OF_CLASS = ['source', 'kind', 'gone', 'hidden', 'held', 'barred', 'duplicate_of', 'stars', 'worded', 'pictured', 'replied', 'subject', 'language'];
+
+    /** Columns that clauses and orders look at; those of a class may tell less of an entry than the entry does. */
+    public const COLUMNS = [...self::OF_CLASS, 'ref', 'id', 'length', 'published', 'author', 'likes', 'tags', 'labels', 'shuffle_key'];
+
     public Saying $saying;
 
     /**
@@ -21,7 +27,7 @@ final readonly class Facts
      * @param  int|null  $published  seconds since 1970
      * @param  bool  $gone  no longer at its source
      * @param  bool  $hidden  hidden by the owner in every widget
-     * @param  list<string>  $toldBy  sources in which another entry tells the same and speaks before this one
+     * @param  list<string>  $duplicateOf  sources in which another entry tells the same and speaks for this one
      * @param  bool  $held  waits for the owner's decision
      * @param  string|null  $subject  key
      * @param  string|null  $author  folded name; null where nobody is named
@@ -40,7 +46,7 @@ final readonly class Facts
         public ?int $published,
         public bool $gone = false,
         public bool $hidden = false,
-        public array $toldBy = [],
+        public array $duplicateOf = [],
         public bool $held = false,
         public ?string $subject = null,
         public ?string $author = null,
@@ -78,12 +84,12 @@ final readonly class Facts
     }
 
     /** The place that chance gives it: 31 bits of a hash, so that it needs no memory and no entry moves another. */
-    public function lot(): int
+    public function shuffleKey(): int
     {
-        return self::lotOf($this->id);
+        return self::shuffleKeyOf($this->id);
     }
 
-    public static function lotOf(string $id): int
+    public static function shuffleKeyOf(string $id): int
     {
         return (int) hexdec(hash('xxh32', $id)) & 0x7FFFFFFF;
     }

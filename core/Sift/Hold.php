@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Brief\Numbers;
 use Gnomic\Entry\Entry;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
+use Gnomic\Text\Numbers;
 
 /** Which new entries wait for the owner's decision, and show nowhere until then. They count in the figures all the same. */
 final readonly class Hold
@@ -52,12 +52,13 @@ final readonly class Hold
 
     /**
      * @param  bool  $isNewcomer  whether its author has said nothing here before
+     * @param  Saying|null  $saying  its words, where they are made ready already
      * @return list<string> why it waits, each in a whole sentence's worth; none where it does not
      */
-    public function reasons(Entry $entry, bool $isNewcomer): array
+    public function reasons(Entry $entry, bool $isNewcomer, ?Saying $saying = null): array
     {
         $stars = $entry->stars();
-        $line = $this->terms === [] ? '' : (new Saying($entry->title."\n".$entry->text))->line();
+        $line = $this->terms === [] ? '' : ($saying ?? new Saying($entry->title."\n".$entry->text))->line();
         $said = array_keys(array_filter($this->terms, fn (Term $term): bool => $term->isIn($line)));
 
         return array_values(array_filter([

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Brief\Brief;
-use Gnomic\Brief\Order;
-use Gnomic\Brief\Shuffle;
+use Gnomic\Sift\Clauses\InLanguages;
 
 /**
  * The order of the entries that passed: pins first, in their own order; then, where the brief says so, those in the language
@@ -15,19 +13,19 @@ use Gnomic\Brief\Shuffle;
  */
 final readonly class Ranking
 {
-    public function __construct(private Brief $brief, private Circumstances $around, public Balance $balance)
+    public function __construct(private Criteria $wanted, private SiteContext $site, public Balance $balance)
     {
     }
 
-    public static function of(Brief $brief, Circumstances $around, Tally $tally): self
+    public static function of(Criteria $wanted, SiteContext $site, Tally $tally): self
     {
-        return new self($brief, $around, new Balance($brief->weights, Certainty::of($tally->rated()), $around->midnight()));
+        return new self($wanted, $site, new Balance($wanted->weights, Certainty::of($tally->rated()), $site->midnight()));
     }
 
     /** @param  list<Facts>  $entries */
     public function ordered(array $entries): Ordered
     {
-        $pins = array_flip($this->brief->pins);
+        $pins = array_flip($this->wanted->pins);
         $keys = [];
         foreach ($entries as $index => $entry) {
             $keys[$index] = [$pins[$entry->id] ?? PHP_INT_MAX, $this->group($entry), ...$this->key($entry)];
@@ -44,13 +42,13 @@ final readonly class Ranking
      */
     public function inTurns(array $entries): Ordered
     {
-        if ($this->brief->order !== Order::Balanced) {
+        if ($this->wanted->order !== Order::Balanced) {
             return new Ordered($entries);
         }
-        $pinned = count(array_filter($entries, fn (Facts $entry): bool => in_array($entry->id, $this->brief->pins, true)));
-        $wanted = $this->brief->limits->most;
-        $pool = array_slice($entries, $pinned, Balance::pool($wanted));
-        $chosen = $this->balance->chosen(array_slice($entries, 0, $pinned), $pool, $wanted, $this->group(...));
+        $pinned = count(array_filter($entries, fn (Facts $entry): bool => in_array($entry->id, $this->wanted->pins, true)));
+        $limit = $this->wanted->limits->most;
+        $pool = array_slice($entries, $pinned, Balance::pool($limit));
+        $chosen = $this->balance->chosen(array_slice($entries, 0, $pinned), $pool, $limit, $this->group(...));
         $variety = array_combine(array_map(fn (array $one): string => $one[0]->id, $chosen), array_column($chosen, 1));
 
         return new Ordered([
@@ -71,7 +69,7 @@ final readonly class Ranking
 
     private function pageLanguage(): ?string
     {
-        $language = $this->brief->languages?->pageFirst === true ? strtok(strtolower((string) $this->around->language), '-') : false;
+        $language = InLanguages::pageFirst($this->wanted) ? strtok(strtolower((string) $this->site->language), '-') : false;
 
         return $language === false ? null : $language;
     }
@@ -82,24 +80,24 @@ final readonly class Ranking
         $newest = [$entry->published === null ? 1 : 0, -($entry->published ?? 0), "=$entry->id"];
         $unrated = $entry->stars === null ? 1 : 0;
 
-        return match ($this->brief->order) {
+        return match ($this->wanted->order) {
             Order::Newest => $newest,
             Order::Oldest => [$newest[0], -$newest[1], "=$entry->id"],
             Order::Highest => [$unrated, -($entry->stars ?? 0.0), ...$newest],
             Order::Lowest => [$unrated, $entry->stars ?? 0.0, ...$newest],
             Order::Liked => [-($entry->likes ?? -1), ...$newest],
             Order::Longest => [-$entry->length, ...$newest],
-            Order::Shuffled => [$this->lot()->place($entry->lot()), "=$entry->id"],
+            Order::Shuffled => [$this->shuffleKey()->place($entry->shuffleKey()), "=$entry->id"],
             Order::Balanced => [-$this->balance->base($entry), ...$newest],
         };
     }
 
     /** What chance is drawn from: the day at the site, one of the orders made ahead, or ever the same. */
-    private function lot(): Lot
+    private function shuffleKey(): ShuffleKey
     {
-        return Lot::drawnFrom(match ($this->brief->shuffle) {
-            Shuffle::Day => $this->around->day(),
-            Shuffle::Visit => 'visit '.$this->around->visit,
+        return ShuffleKey::drawnFrom(match ($this->wanted->shuffle) {
+            Shuffle::Day => $this->site->day(),
+            Shuffle::Visit => 'visit '.$this->site->visit,
             Shuffle::Fixed => 'fixed',
         });
     }
@@ -114,14 +112,14 @@ final readonly class Ranking
     public function sql(): Condition
     {
         $newest = 'published IS NULL, published DESC, ref';
-        $order = match ($this->brief->order) {
+        $order = match ($this->wanted->order) {
             Order::Newest => new Condition($newest),
             Order::Oldest => new Condition('published IS NULL, published, ref'),
             Order::Highest => new Condition("stars IS NULL, stars DESC, $newest"),
             Order::Lowest => new Condition("stars IS NULL, stars, $newest"),
             Order::Liked => new Condition("COALESCE(likes, -1) DESC, $newest"),
             Order::Longest => new Condition("length DESC, $newest"),
-            Order::Shuffled => new Condition($this->lot()->sql().', ref'),
+            Order::Shuffled => new Condition($this->shuffleKey()->sql().', ref'),
             Order::Balanced => new Condition($this->balance->sql()->sql." DESC, $newest", $this->balance->sql()->bindings),
         };
         $language = $this->pageLanguage();

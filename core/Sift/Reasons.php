@@ -4,33 +4,29 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Brief\Brief;
-use Gnomic\Brief\Order;
-use Gnomic\Brief\Sentence;
-
 /** Why entries that no clause stopped are shown, or wait. */
 final readonly class Reasons
 {
     /** @param  array<string, int>  $variety  of the balanced order, by identifier */
-    public function __construct(private Brief $brief, private Ranking $ranking, private array $variety)
+    public function __construct(private Criteria $wanted, private Ranking $ranking, private array $variety)
     {
     }
 
     /** @param  int  $place 1 for the first */
     public function shown(Facts $entry, int $place): string
     {
-        return in_array($entry->id, $this->brief->pins, true)
+        return in_array($entry->id, $this->wanted->pins, true)
             ? "You have pinned it; it stands at place $place."
-            : "It passes every clause; it stands at place $place of ".Sentence::limit($this->brief).'.'.$this->balance($entry);
+            : "It passes every clause; it stands at place $place of ".Limit::phrase($this->wanted).'.'.$this->balance($entry);
     }
 
     public function waits(Facts $entry): string
     {
-        return 'It passes every clause, but stands behind '.Sentence::limit($this->brief).'.'.$this->balance($entry);
+        return 'It passes every clause, but stands behind '.Limit::phrase($this->wanted).'.'.$this->balance($entry);
     }
 
     private function balance(Facts $entry): string
     {
-        return $this->brief->order === Order::Balanced ? ' Its score: '.$this->ranking->balance->told($entry, $this->variety[$entry->id] ?? null).'.' : '';
+        return $this->wanted->order === Order::Balanced ? ' Its score: '.$this->ranking->balance->told($entry, $this->variety[$entry->id] ?? null).'.' : '';
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Gather\Text\Tokens;
+use Gnomic\Text\Tokens;
 
 /** What an entry says, title and words, made ready to be searched when it first is. */
 final class Saying

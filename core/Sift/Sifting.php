@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Brief\Brief;
-
 /** Puts entries through a brief's sieve. The plain evaluation; the database's is held equal to it by test. */
 final readonly class Sifting
 {
@@ -20,9 +18,9 @@ final readonly class Sifting
     }
 
     /** @param  iterable<Facts>  $entries */
-    public static function of(Brief $brief, iterable $entries, Circumstances $around): self
+    public static function of(Criteria $wanted, iterable $entries, SiteContext $site): self
     {
-        $sieve = Sieve::of($brief, $around);
+        $sieve = Sieve::of($wanted, $site);
         $all = $passed = $stopped = [];
         foreach ($entries as $entry) {
             $all[] = $entry;
@@ -34,11 +32,11 @@ final readonly class Sifting
             }
         }
         $tally = Tally::ofEach($sieve, $all);
-        $ranking = Ranking::of($brief, $around, $tally);
+        $ranking = Ranking::of($wanted, $site, $tally);
         $order = $ranking->ordered($passed);
-        ['kept' => $kept, 'out' => $out] = (new Caps($brief->most, $brief->pins))->apply($order->entries, fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author]);
+        ['kept' => $kept, 'out' => $out] = Caps::of($wanted)->apply($order->entries, fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author]);
 
-        return new self($sieve, $tally, $ranking, $order, array_slice($kept, 0, $brief->limits->most), array_slice($kept, $brief->limits->most), $out, $stopped);
+        return new self($sieve, $tally, $ranking, $order, array_slice($kept, 0, $wanted->limits->most), array_slice($kept, $wanted->limits->most), $out, $stopped);
     }
 
     public function selection(): Selection
@@ -49,8 +47,8 @@ final readonly class Sifting
     /** @return list<Verdict> those shown in their order, those that wait, those beyond a cap, then those kept out in the order given */
     public function verdicts(): array
     {
-        $reasons = new Reasons($this->sieve->brief, $this->ranking, $this->order->variety);
-        $caps = new Caps($this->sieve->brief->most, $this->sieve->brief->pins);
+        $reasons = new Reasons($this->sieve->wanted, $this->ranking, $this->order->variety);
+        $caps = Caps::of($this->sieve->wanted);
         $verdicts = [
             ...array_map(fn (Facts $entry, int $at): Verdict => new Verdict($entry->id, true, 'shown', $reasons->shown($entry, $at + 1)), $this->shown, array_keys($this->shown)),
             ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, 'shown', $reasons->waits($entry)), $this->waiting),
@@ -59,6 +57,6 @@ final readonly class Sifting
             array_push($verdicts, ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, $step, $caps->reason($step)), $entries));
         }
 
-        return [...$verdicts, ...array_map(fn (array $pair): Verdict => new Verdict($pair[0]->id, false, $pair[1]->key(), $pair[1]->reason($pair[0])), $this->stopped)];
+        return [...$verdicts, ...array_map(fn (array $pair): Verdict => new Verdict($pair[0]->id, false, $pair[1]::key(), $pair[1]->reason($pair[0])), $this->stopped)];
     }
 }

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Brief\Sentence;
 use Gnomic\Standing\Overall;
 
 /** Entries counted by what the clauses of a brief make of them. */
 final readonly class Tally
 {
-    /** @param  list<Counted>  $counted */
+    /** @param  list<TallyClass>  $counted */
     public function __construct(private Sieve $sieve, private array $counted)
     {
     }
@@ -20,7 +19,7 @@ final readonly class Tally
     {
         $counted = [];
         foreach ($entries as $entry) {
-            $counted[] = new Counted($sieve->failures($entry), $sieve->counts($entry), $entry->source, $entry->stars, $entry->length > 0, 1, $entry->published);
+            $counted[] = new TallyClass($sieve->failures($entry), $sieve->counts($entry), $entry->source, $entry->stars, $entry->length > 0, 1, $entry->published);
         }
 
         return new self($sieve, $counted);
@@ -29,13 +28,13 @@ final readonly class Tally
     /** How many count in the figures, rated or not. */
     public function counting(): int
     {
-        return array_sum(array_map(fn (Counted $one): int => $one->counts ? $one->times : 0, $this->counted));
+        return array_sum(array_map(fn (TallyClass $one): int => $one->counts ? $one->times : 0, $this->counted));
     }
 
     /** How many pass every clause; caps and limit come after. */
     public function passing(): int
     {
-        return array_sum(array_map(fn (Counted $one): int => $one->failures === 0 ? $one->times : 0, $this->counted));
+        return array_sum(array_map(fn (TallyClass $one): int => $one->failures === 0 ? $one->times : 0, $this->counted));
     }
 
     /** @return array<string, int> how many of each source pass every clause */
@@ -73,7 +72,7 @@ final readonly class Tally
         $steps = [new Step('collected', 'collected', $collected, 0)];
         foreach ($this->sieve->clauses as $index => $clause) {
             $out = $dropped[1 << $index] ?? 0;
-            $steps[] = new Step($clause->key(), $clause->phrase(), $collected -= $out, $out, Loosening::canLeaveOut($clause) ? $alone[1 << $index] ?? 0 : null);
+            $steps[] = new Step($clause::key(), $clause->phrase(), $collected -= $out, $out, Loosening::canLeaveOut($clause::key()) ? $alone[1 << $index] ?? 0 : null);
         }
 
         return $steps;
@@ -88,10 +87,10 @@ final readonly class Tally
     {
         $pardoned = 0;
         foreach ($this->sieve->clauses as $index => $clause) {
-            $pardoned |= in_array($clause->key(), $keys, true) ? 1 << $index : 0;
+            $pardoned |= in_array($clause::key(), $keys, true) ? 1 << $index : 0;
         }
 
-        return array_sum(array_map(fn (Counted $one): int => ($one->failures & ~$pardoned) === 0 ? $one->times : 0, $this->counted));
+        return array_sum(array_map(fn (TallyClass $one): int => ($one->failures & ~$pardoned) === 0 ? $one->times : 0, $this->counted));
     }
 
     /** @return list<list<string>> sets of clauses that keep entries out together, each with the keys of its clauses, the smallest first */
@@ -100,7 +99,7 @@ final readonly class Tally
         $sets = [];
         foreach ($this->counted as $one) {
             if ($one->failures !== 0) {
-                $sets[$one->failures] = array_values(array_map(fn (Clause $clause): string => $clause->key(),
+                $sets[$one->failures] = array_values(array_map(fn (Clause $clause): string => $clause::key(),
                     array_filter($this->sieve->clauses, fn (int $index): bool => ($one->failures & 1 << $index) !== 0, ARRAY_FILTER_USE_KEY)));
             }
         }
@@ -149,16 +148,16 @@ final readonly class Tally
      */
     public function steps(array $capped, int $shown): array
     {
-        $limit = $this->sieve->brief->limits->most;
+        $limit = $this->sieve->wanted->limits->most;
         $steps = $this->account();
         $left = $steps[count($steps) - 1]->kept;
-        foreach ((new Caps($this->sieve->brief->most, $this->sieve->brief->pins))->steps() as ['key' => $key, 'phrase' => $phrase]) {
+        foreach (Caps::of($this->sieve->wanted)->steps() as ['key' => $key, 'phrase' => $phrase]) {
             $out = $capped[$key] ?? 0;
             $steps[] = new Step($key, $phrase, $left -= $out, $out, $out);
         }
         $steps = array_map(fn (Step $step): Step => $step->alone === null ? $step
             : new Step($step->key, $step->phrase, $step->kept, $step->dropped, $step->alone, min($limit - $shown, $step->alone)), $steps);
-        $steps[] = new Step('shown', Sentence::limit($this->sieve->brief), $shown, $left - $shown);
+        $steps[] = new Step('shown', Limit::phrase($this->sieve->wanted), $shown, $left - $shown);
 
         return $steps;
     }

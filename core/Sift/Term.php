@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift;
 
-use Gnomic\Gather\Text\Tokens;
+use Gnomic\Text\Tokens;
 
 /** A word, or several in a row, that is looked for; with a star at its end, every word that begins so. */
 final readonly class Term

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Tend;
 
-use Gnomic\Brief\Numbers;
+use Gnomic\Text\Numbers;
 
 /** How often a source is looked at, in words. */
 final class Cadence

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Tend;
 
 use DateTimeImmutable;
-use Gnomic\Gather\Dates\DateReader;
+use Gnomic\Dates\DateReader;
 
 /** The Retry-After field: seconds, or an HTTP date (RFC 9110 §10.2.3). */
 final class RetryAfter

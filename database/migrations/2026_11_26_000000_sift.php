@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Models\Entry;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -15,9 +14,6 @@ return new class extends Migration
         $this->asked();
         $this->words();
         $this->rules();
-        foreach (Entry::query()->lazyById(500) as $entry) {
-            DB::table('entries')->where('id', $entry->id)->update(Entry::askedColumns($entry->toCore(), $entry->ref, []));
-        }
     }
 
     /** What clauses ask of an entry, in columns, and all of them in one index, so that a sieve never opens a row. */

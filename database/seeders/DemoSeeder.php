@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Editions\Publish;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
 use App\Models\User;
+use App\Outbox\Outbox;
+use App\Outbox\Renders;
 use App\Rounds\Rounds;
 use Gnomic\Brief\BriefReader;
 use Illuminate\Database\Seeder;
@@ -17,7 +18,7 @@ use RuntimeException;
 /** The invented observatory: an owner, a site, three sources with one round each, and two widgets that are out. */
 final class DemoSeeder extends Seeder
 {
-    public function run(Rounds $rounds, Publish $publish): void
+    public function run(Rounds $rounds, Outbox $outbox, Renders $editions): void
     {
         $standins = rtrim((string) env('GNOMIC_STANDINS'), '/');
         if (Site::query()->exists()) {
@@ -29,7 +30,7 @@ final class DemoSeeder extends Seeder
             return;
         }
         $owner = User::query()->create(['name' => 'Hester Quill', 'email' => 'owner@quillmoor.example', 'password' => 'harrow-lane-1926']);
-        $site = Site::query()->create(['name' => 'Quillmoor Observatory', 'address' => 'quillmoor.example', 'timezone' => 'Europe/London']);
+        $site = Site::query()->create(['name' => 'Quillmoor Observatory', 'address' => 'quillmoor.example', 'timezone' => 'Europe/London', 'languages' => ['en', 'de']]);
         $site->members()->attach($owner->id);
         $site->credentials()->create(['channel' => 'wayleaf', 'secret' => 'wl-demo-key-7Q2M']);
 
@@ -63,9 +64,10 @@ final class DemoSeeder extends Seeder
         ] as [$key, $name, $brief]) {
             $widget = $site->widgets()->create(['key' => $key, 'name' => $name, 'brief' => BriefReader::read($brief)->toArray()]);
             if ($key !== 'hill4posts0') {
-                $publish->draft($widget, 'The demo');
+                $outbox->widget($widget, $widget->draft(), 'The demo');
             }
         }
+        $editions->workOff($site->id);
     }
 
     /** What the observatory is spoken of for, and where each can be found; most of it waits to be connected. */

@@ -1,5 +1,5 @@
-import { carousel } from './carousel';
-import { fitting } from './others';
+import { behaviours } from './behaviours';
+import { fitting, languageAround } from './variants';
 import { whole } from './whole';
 
 /**
@@ -41,10 +41,10 @@ export class GnomicWidget extends HTMLElement {
     try {
       if (!/^[a-z0-9]{4,40}$/.test(key)) throw new Error(`"${key}" is no key of a widget`);
       let edition = await this.#edition(`${key}.html`, signal);
-      const manifest = edition?.getAttribute('data-others');
-      const other = manifest ? fitting(manifest, this) : '';
+      const manifest = edition?.getAttribute('data-variants');
+      const variant = manifest ? fitting(manifest, languageAround(this), location.pathname) : '';
       // One that cannot be had leaves the usual one, which is never wrong.
-      if (other) edition = (await this.#edition(`${key}/at.${other}.html`, signal).catch(() => null)) ?? edition;
+      if (variant) edition = (await this.#edition(`${key}/at.${variant}.html`, signal).catch(() => null)) ?? edition;
       if (!edition || signal.aborted) return;
       const root = there ?? this.attachShadow({ mode: 'open' });
       root.replaceChildren(edition.content);
@@ -72,6 +72,6 @@ export class GnomicWidget extends HTMLElement {
   }
 
   #enliven(root: ShadowRoot, signal: AbortSignal): void {
-    for (const track of root.querySelectorAll<HTMLElement>('.track')) carousel(root, track, signal);
+    for (const enliven of behaviours) enliven(root, signal);
   }
 }

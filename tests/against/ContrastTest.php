@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\against;
 
-use Gnomic\Brief\Dressing;
 use Gnomic\Dress\Colour;
-use Gnomic\Dress\Palette;
+use Gnomic\Dress\Look;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
@@ -43,21 +42,20 @@ final class ContrastTest extends TestCase
         }
     }
 
-    #[DataProvider('dressings')]
-    public function test_every_dressing_can_be_read(Dressing $dressing): void
+    #[DataProvider('looks')]
+    public function test_every_look_can_be_read(Look $look): void
     {
-        $palette = Palette::of($dressing);
-        $ground = Colour::hex($palette->ground);
-        self::assertGreaterThanOrEqual(7.0, Colour::hex($palette->ink)->contrastWith($ground));
-        self::assertGreaterThanOrEqual(4.5, Colour::hex($palette->quiet)->contrastWith($ground));
-        self::assertGreaterThanOrEqual(4.5, Colour::hex($palette->glyph)->contrastWith($ground));
+        $ground = Colour::hex($look->tokens['ground']);
+        foreach (['ink' => 7.0, 'quiet' => 4.5, 'glyph' => 4.5] as $token => $ratio) {
+            self::assertGreaterThanOrEqual($ratio, Colour::hex($look->tokens[$token])->contrastWith($ground), $token);
+        }
     }
 
-    /** @return iterable<array{Dressing}> */
-    public static function dressings(): iterable
+    /** @return iterable<string, array{Look}> */
+    public static function looks(): iterable
     {
-        foreach (Dressing::cases() as $dressing) {
-            yield [$dressing];
+        foreach (glob(dirname(__DIR__, 2).'/resources/looks/*.json') ?: [] as $file) {
+            yield basename($file) => [Look::read(basename($file, '.json'), json_decode((string) file_get_contents($file), true))];
         }
     }
 }

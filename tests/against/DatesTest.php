@@ -6,8 +6,8 @@ namespace Tests\against;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\EntryJson;
-use Gnomic\Gather\Dates\DateReader;
 use Gnomic\Tend\RetryAfter;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

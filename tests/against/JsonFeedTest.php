@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\against;
 
-use App\Editions\FeedOfShown;
+use Gnomic\Edition\JsonFeed;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
@@ -32,7 +32,7 @@ final class JsonFeedTest extends TestCase
             new Entry('a', Kind::Review, 'dome', rating: Rating::on(Scale::between(1, 10), 9.0), text: 'Fine', language: 'en', published: new \DateTimeImmutable('2026-01-02T03:04:05Z')),
             new Entry('b', Kind::Review, 'dome', rating: Rating::on(Scale::ofStars(), 4.0)),
         ];
-        $feed = json_decode(FeedOfShown::write('https://g.example', 'k3y', 'Dome', $shown), true, flags: JSON_THROW_ON_ERROR);
+        $feed = json_decode(JsonFeed::write('https://g.example', 'k3y', 'Dome', $shown), true, flags: JSON_THROW_ON_ERROR);
         // Required: version, title, items; of an item: id, and one of its contents.
         self::assertSame('https://jsonfeed.org/version/1.1', $feed['version']);
         self::assertSame('Dome', $feed['title']);

@@ -7,18 +7,20 @@ namespace Tests\against;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\Plan;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
-use Gnomic\Shape\Plan;
 use Gnomic\Standing\Overall;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 use Tests\core\AtADay;
+use Tests\core\InWords;
 
 /** Unicode CLDR, by the copy that Node.js ships (Intl): the days shown are its long form of British English, in the site's zone. */
 final class ShownDatesTest extends TestCase
 {
     use AtADay;
+    use InWords;
 
     public function test_days_are_shown_as_cldr_has_them(): void
     {
@@ -30,7 +32,7 @@ final class ShownDatesTest extends TestCase
         $expected = json_decode($process->getOutput(), true, flags: JSON_THROW_ON_ERROR);
         $entries = array_map(fn (int $at): Entry => new Entry("$at", Kind::Review, published: new DateTimeImmutable("@$at")), $instants);
         foreach ($zones as $index => $zone) {
-            $plan = Plan::of(BriefReader::read(['version' => 1]), self::on(), $entries, Overall::ofTally([]), [], new DateTimeZone($zone));
+            $plan = Plan::of(BriefReader::read(['version' => 1]), self::on(), $entries, Overall::ofTally([]), [], new DateTimeZone($zone), self::words());
             self::assertSame($expected[$index], array_map(fn ($card) => $card->when, $plan->cards));
         }
     }

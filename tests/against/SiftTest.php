@@ -7,9 +7,9 @@ namespace Tests\against;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\EntryJson;
-use Gnomic\Sift\Circumstances;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sifting;
+use Gnomic\Sift\SiteContext;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -30,7 +30,7 @@ final class SiftTest extends TestCase
         $facts = array_map(fn (array $entry): Facts => Facts::of(EntryJson::read($entry)), $entries);
         $selected = 0;
         foreach ($briefs as $index => $brief) {
-            $sifting = Sifting::of(BriefReader::read($brief), $facts, new Circumstances(new DateTimeImmutable('2026-06-15T10:00:00Z')));
+            $sifting = Sifting::of(BriefReader::read($brief)->criteria, $facts, new SiteContext(new DateTimeImmutable('2026-06-15T10:00:00Z')));
             self::assertSame($theirs[$index]['shown'], $sifting->selection()->shown, (string) json_encode($brief));
             $out = [];
             foreach ($sifting->verdicts() as $verdict) {

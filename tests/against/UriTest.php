@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\against;
 
-use Gnomic\Gather\Text\Address;
+use Gnomic\Text\Address;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

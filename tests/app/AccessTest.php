@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use App\Models\Grant;
 use App\Models\Round;
 use App\Models\Site;
@@ -132,12 +132,12 @@ final class AccessTest extends TestCase
             $source = $this->connected('shutterfen', (string) $address, $grant);
             self::assertSame($count, $this->roundOf($source)->added, (string) $address);
         }
-        $entry = (Entry::ofRefs($this->site, ['photos:sf7000'])['photos:sf7000'] ?? self::fail('no post'))->toCore();
+        $entry = (EntryRecord::ofRefs($this->site, ['photos:sf7000'])['photos:sf7000'] ?? self::fail('no post'))->toCore();
         self::assertSame(['post', 'Quillmoor Observatory'], [$entry->kind->value, $entry->author->name]);
         self::assertNotSame([], $entry->tags);
         self::assertSame(1280, $entry->media[0]->width, 'the smallest that is wide enough');
         self::assertNotNull($entry->likes);
-        $media = array_map(fn (Entry $one): array => $one->toCore()->media, Entry::query()->get()->all());
+        $media = array_map(fn (EntryRecord $one): array => $one->toCore()->media, EntryRecord::query()->get()->all());
         $film = array_values(array_filter($media, fn (array $of): bool => count($of) === 2))[0] ?? self::fail('no film');
         self::assertSame(['image', 'video'], [$film[0]->type, $film[1]->type], 'a film has its still');
         $this->patchJson('/api/sources/photos', ['profile' => ['name' => 'The hill', 'picture' => "$this->standins/pictures/hill.png", 'bio' => 'Stars.']])->assertOk()->assertJsonPath('profile.bio', 'Stars.');

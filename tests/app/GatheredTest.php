@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Editions\Publish;
-use App\Models\Entry as Stored;
+use App\Entries\EntryStore;
+use App\Models\EntryRecord;
 use App\Models\Picture;
 use App\Models\Site;
+use App\Outbox\Renders;
 use App\Pictures\FetchPictures;
 use App\Pictures\PictureFiles;
 use App\Pictures\PictureIsWrong;
-use App\Rounds\Stored as StoredEntries;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
@@ -21,8 +21,6 @@ use Gnomic\Entry\Media;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Matching\Coverage;
-use Gnomic\Gather\Matching\Matched;
-use Gnomic\Gather\Matching\Matcher;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -57,7 +55,7 @@ final class GatheredTest extends TestCase
         $this->store($this->source($this->site, 'two'), [self::said('c', self::WORDS.' Really.', 'Ines M.', '2026-11-13')]);
         $count = fn (): int => (int) $this->postJson('/api/proof', ['brief' => ['version' => 1]])->assertOk()->json('figures.count');
         self::assertSame(2, $count(), 'a duplicate counts once in every figure');
-        self::assertTrue(Stored::query()->where('ref', 'one:a')->firstOrFail()->duplicate, 'the one with more words speaks');
+        self::assertTrue(EntryRecord::query()->where('ref', 'one:a')->firstOrFail()->duplicate, 'the one with more words speaks');
 
         self::assertSame(2, (int) $this->postJson('/api/proof', ['brief' => ['version' => 1, 'gather' => ['sources' => ['one']]]])->json('figures.count'), 'where the speaker\'s source is left out, the next one speaks');
 
@@ -68,8 +66,9 @@ final class GatheredTest extends TestCase
 
         Contract::assertKept('post', '/likeness/parted', $this->postJson('/api/likeness/parted', ['id' => 'one:a']));
         self::assertSame(3, $count());
-        // Read again, edited: parted stays parted.
-        $this->store($this->site->sources()->where('key', 'two')->firstOrFail(), []);
+        $this->store($this->site->sources()->where('key', 'two')->firstOrFail(), [self::said('c', self::WORDS.' Really and truly.', 'Ines M.', '2026-11-13')]);
+        self::assertSame(1, EntryRecord::query()->where('source_entry_id', 'c')->firstOrFail()->revisions()->count(), 'it was edited at the source');
+        self::assertSame(3, $count(), 'and stays parted');
         Contract::assertKept('post', '/likeness/joined', $this->postJson('/api/likeness/joined', ['ids' => ['one:a', 'two:c']]));
         self::assertSame(2, $count());
         self::assertSame(['reason' => 'It was told elsewhere too, and the other one speaks for both.'], array_intersect_key($this->postJson('/api/sieve', ['brief' => ['version' => 1], 'step' => 'once', 'kept' => false])->json('entries.0'), ['reason' => 1]));
@@ -80,15 +79,15 @@ final class GatheredTest extends TestCase
         $this->store($this->source($this->site, 'one'), [self::said('a')]);
         $two = $this->source($this->site, 'two');
         $this->store($two, [self::said('c', self::WORDS.' Really.')]);
-        self::assertTrue(Stored::query()->where('ref', 'one:a')->firstOrFail()->duplicate);
-        $this->app->make(StoredEntries::class)->apply($two, new Matched([], [], 0, ['c']));
-        self::assertFalse(Stored::query()->where('ref', 'one:a')->firstOrFail()->duplicate);
+        self::assertTrue(EntryRecord::query()->where('ref', 'one:a')->firstOrFail()->duplicate);
+        $this->app->make(EntryStore::class)->take($two, [], Coverage::Whole, 'A test');
+        self::assertFalse(EntryRecord::query()->where('ref', 'one:a')->firstOrFail()->duplicate);
     }
 
     /** @phpstan-impure */
     private function present(): int
     {
-        return Stored::query()->where('gone', false)->count();
+        return EntryRecord::query()->where('gone', false)->count();
     }
 
     public function test_gone_entries_show_by_the_sources_setting_and_removal_is_taken_back(): void
@@ -97,7 +96,7 @@ final class GatheredTest extends TestCase
         $this->actingAs($this->ownerOf($this->site));
         $source = $this->source($this->site);
         $this->store($source, [self::said('a'), self::said('b', 'Other words of another night, and none of them the same.')]);
-        $this->app->make(StoredEntries::class)->apply($source, new Matched([], [], 0, ['a']));
+        $this->app->make(EntryStore::class)->take($source, [self::said('b', 'Other words of another night, and none of them the same.')], Coverage::Whole, 'A test');
         self::assertSame(1, $this->present());
         $this->patchJson('/api/sources/the-dome', ['showsGone' => true])->assertOk();
         self::assertSame(2, $this->present());
@@ -118,20 +117,20 @@ final class GatheredTest extends TestCase
         Contract::assertKept('post', '/testimonials', $response);
         self::assertStringNotContainsString('juno@', (string) $response->getContent());
         self::assertStringNotContainsString('juno@', (string) json_encode(DB::table('entries')->get()), 'encrypted at rest');
-        $native = substr((string) $response->json('entry.id'), strlen('by-hand:'));
-        $shown = $this->getJson("/api/testimonials/$native");
-        Contract::assertKept('get', '/testimonials/{native}', $shown);
+        $id = substr((string) $response->json('entry.id'), strlen('by-hand:'));
+        $shown = $this->getJson("/api/testimonials/$id");
+        Contract::assertKept('get', '/testimonials/{id}', $shown);
         $shown->assertJsonPath('email', 'juno@school.example');
         $picture = Picture::query()->firstOrFail();
         self::assertSame(['kept', 200, 200], [$picture->state, $picture->width, $picture->height], 'cut square');
 
-        $this->post("/api/testimonials/$native", ['author' => 'Juno Park', 'text' => 'Thirty-one children, one comet.'], ['Accept' => 'application/json'])->assertOk();
-        $entry = Stored::query()->firstOrFail();
+        $this->post("/api/testimonials/$id", ['author' => 'Juno Park', 'text' => 'Thirty-one children, one comet.'], ['Accept' => 'application/json'])->assertOk();
+        $entry = EntryRecord::query()->firstOrFail();
         self::assertSame([1, 'Thirty-one children, one comet.'], [$entry->revisions()->count(), $entry->toCore()->text]);
         self::assertNotNull($entry->toCore()->author->image, 'the picture stays');
-        $this->deleteJson("/api/testimonials/$native")->assertNoContent();
+        $this->deleteJson("/api/testimonials/$id")->assertNoContent();
         self::assertTrue($entry->refresh()->gone);
-        $this->deleteJson("/api/testimonials/$native?removed=0")->assertNoContent();
+        $this->deleteJson("/api/testimonials/$id?removed=0")->assertNoContent();
         self::assertFalse($entry->refresh()->gone);
         $this->post('/api/testimonials', ['author' => 'Nobody'], ['Accept' => 'application/json'])->assertUnprocessable();
         $this->post('/api/testimonials', ['author' => 'X', 'text' => 'y', 'picture' => UploadedFile::fake()->createWithContent('x.png', 'no picture')], ['Accept' => 'application/json'])->assertUnprocessable();
@@ -144,13 +143,15 @@ final class GatheredTest extends TestCase
         $entry = fn (string $id, string $url, ?string $face): Entry => new Entry($id, Kind::Post, author: new Author('Ines Marlow', image: $face), text: "Words of $id", media: [new Media('image', $url, alt: 'A sky')]);
         $this->store($this->source($this->site), [$entry('a', "$this->standins/pictures/one.png?w=1600", "$this->standins/pictures/face.png?w=300"), $entry('b', "$this->standins/pictures/none.svg", "$this->standins/gone.png")]);
         $widget = $this->site->widgets()->create(['key' => 'withpictures', 'name' => 'W', 'brief' => BriefReader::read(['version' => 1, 'shape' => ['card' => ['words', 'name', 'face', 'pictures'], 'names' => 'short']])->toArray()]);
-        $this->app->make(Publish::class)->draft($widget, 'Test');
+        $this->publish($widget);
+        $this->app->make(Renders::class)->workOff($this->site->id);
         $html = fn (): string => (string) file_get_contents(config('gnomic.editions').'/withpictures/'.$widget->refresh()->edition?->hash.'/widget.html');
         self::assertStringNotContainsString('<img', $html(), 'nothing of others is ever loaded');
         self::assertSame(2, substr_count($html(), '>IM</span>'));
         self::assertStringContainsString('Ines M.', $html());
 
         $this->app->call([new FetchPictures($this->site->id), 'handle']);
+        $this->app->make(Renders::class)->workOff($this->site->id);
         self::assertSame(['kept', 'kept', 'lost', 'lost'], Picture::query()->orderBy('state')->pluck('state')->all());
         $kept = Picture::query()->where('url', 'like', '%one.png%')->firstOrFail();
         self::assertSame([[96, 320, 640, 1280], 1280, 960], [$kept->widths, $kept->width, $kept->height]);
@@ -196,8 +197,7 @@ final class GatheredTest extends TestCase
         $entries = array_map(fn (int $number): Entry => self::said("e$number", "Visit number $number was like none before it."), range(1, 2_000));
         $this->store($source, $entries);
         DB::enableQueryLog();
-        $matched = Matcher::match($this->app->make(StoredEntries::class)->known($source), $entries, Coverage::Whole);
-        $this->app->make(StoredEntries::class)->apply($source, $matched);
+        $matched = $this->app->make(EntryStore::class)->take($source, $entries, Coverage::Whole, 'A test')->matched;
         self::assertSame(2_000, $matched->same);
         self::assertSame([], array_values(array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $sql): bool => preg_match('/^(insert|update|delete)/i', $sql) === 1)));
     }

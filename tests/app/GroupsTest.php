@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Likeness\Duplicates;
-use App\Models\Entry as Stored;
+use App\Entries\Duplicates;
+use App\Models\EntryRecord;
 use App\Models\Site;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
@@ -32,13 +32,13 @@ final class GroupsTest extends TestCase
 
     private function check(Site $site): void
     {
-        $entries = Stored::query()->get()->keyBy('id');
+        $entries = EntryRecord::query()->get()->keyBy('id');
         foreach ($entries as $entry) {
             self::assertSame($entry->duplicate, $entry->speaker_id !== null, $entry->ref);
-            self::assertSame($entry->duplicate, $entry->told_by !== null, $entry->ref);
+            self::assertSame($entry->duplicate, $entry->duplicate_of !== null, $entry->ref);
             if ($entry->speaker_id !== null) {
                 self::assertFalse($entries[$entry->speaker_id]->duplicate, 'whoever speaks speaks for itself');
-                self::assertStringContainsString("|{$entries[$entry->speaker_id]->source}|", (string) $entry->told_by);
+                self::assertStringContainsString("|{$entries[$entry->speaker_id]->source}|", (string) $entry->duplicate_of);
             }
         }
         self::assertSame($entries->count(), $entries->where('duplicate', false)->count() + $entries->where('duplicate', true)->count());
@@ -51,22 +51,22 @@ final class GroupsTest extends TestCase
             $this->store($this->source($site, $key), array_map(fn (int $sentence): Entry => self::said("$key$sentence", $sentence, $index % 2 === 0 ? 5.0 : null, $index === 3 ? ' Truly so.' : ''), [0, 1, 2]));
             $this->check($site);
         }
-        self::assertSame(3, Stored::query()->where('duplicate', false)->count(), 'three opinions, told four times each');
-        $speaker = Stored::query()->where('duplicate', false)->firstOrFail();
+        self::assertSame(3, EntryRecord::query()->where('duplicate', false)->count(), 'three opinions, told four times each');
+        $speaker = EntryRecord::query()->where('duplicate', false)->firstOrFail();
         self::assertNotNull($speaker->stars, 'a rated one speaks before the unrated, though those have more words');
 
         $chance = new Randomizer(new Mt19937(12));
         $duplicates = $this->app->make(Duplicates::class);
         for ($step = 0; $step < 60; $step++) {
-            $ids = Stored::query()->pluck('id')->all();
-            [$one, $other] = [Stored::query()->findOrFail($ids[$chance->getInt(0, 11)]), Stored::query()->findOrFail($ids[$chance->getInt(0, 11)])];
-            $before = Stored::query()->where('duplicate', false)->count();
+            $ids = EntryRecord::query()->pluck('id')->all();
+            [$one, $other] = [EntryRecord::query()->where('id', $ids[$chance->getInt(0, 11)])->firstOrFail(), EntryRecord::query()->where('id', $ids[$chance->getInt(0, 11)])->firstOrFail()];
+            $before = EntryRecord::query()->where('duplicate', false)->count();
             if ($chance->getInt(0, 1) === 0) {
-                $duplicates->part($one);
+                $duplicates->part($one, 'A test');
                 self::assertFalse($one->refresh()->duplicate, 'what was parted stands for itself');
-                self::assertGreaterThanOrEqual($before, Stored::query()->where('duplicate', false)->count());
+                self::assertGreaterThanOrEqual($before, EntryRecord::query()->where('duplicate', false)->count());
             } elseif ($one->id !== $other->id) {
-                $duplicates->join($one, $other);
+                $duplicates->join($one, $other, 'A test');
                 [$one, $other] = [$one->refresh(), $other->refresh()];
                 self::assertSame($one->speaker_id ?? $one->id, $other->speaker_id ?? $other->id, 'joined ones have one speaker');
             }
@@ -81,18 +81,19 @@ final class GroupsTest extends TestCase
         $two = $this->source($site, 'two');
         $this->store($two, [self::said('b', 0, 5.0)]);
         $duplicates = $this->app->make(Duplicates::class);
-        $b = Stored::query()->where('native', 'b')->firstOrFail();
-        $duplicates->part($b);
-        $duplicates->place([$b->refresh()]);
-        self::assertSame(0, Stored::query()->where('duplicate', true)->count());
-        $duplicates->join($b, Stored::query()->where('native', 'a')->firstOrFail());
-        self::assertSame(1, Stored::query()->where('duplicate', true)->count(), 'the owner can change their mind');
+        $b = EntryRecord::query()->where('source_entry_id', 'b')->firstOrFail();
+        $duplicates->part($b, 'A test');
+        $this->store($two, [self::said('b', 0, 5.0, ' Again.')]);
+        self::assertSame(1, $b->revisions()->count(), 'it was looked at anew');
+        self::assertSame(0, EntryRecord::query()->where('duplicate', true)->count());
+        $duplicates->join($b->refresh(), EntryRecord::query()->where('source_entry_id', 'a')->firstOrFail(), 'A test');
+        self::assertSame(1, EntryRecord::query()->where('duplicate', true)->count(), 'the owner can change their mind');
     }
 
     public function test_another_sites_words_are_never_compared(): void
     {
         $this->store($this->source($this->site('Mine')), [self::said('a', 0, 5.0)]);
         $this->store($this->source($this->site('Theirs')), [self::said('a', 0, 5.0)]);
-        self::assertSame(0, Stored::query()->where('duplicate', true)->count());
+        self::assertSame(0, EntryRecord::query()->where('duplicate', true)->count());
     }
 }

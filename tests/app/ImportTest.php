@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use App\Models\Import;
 use App\Models\Site;
 use Illuminate\Http\UploadedFile;
@@ -52,7 +52,7 @@ final class ImportTest extends TestCase
         $csv = "author,said at,date,rating,text,subject,labels\nWilma,Gazette,2026-04-03,5,We saw the rings and the rings saw us.,The Dome,\"warm, kind\"\nEben,Gazette,2026-04-05,4 of 5,Cold feet but a warm welcome.,The Dome,\nIda,,2026-04-06,,Told at the gate.,,\nX,Gazette,nonsense,9/5,words,,\n";
         $import = $this->handed($csv);
         self::assertSame(['ready', ['new' => 3, 'changed' => 0, 'same' => 0, 'wrong' => 1]], [$import->state, $import->counts]);
-        self::assertSame(0, Entry::query()->count(), 'nothing is imported by looking');
+        self::assertSame(0, EntryRecord::query()->count(), 'nothing is imported by looking');
         $rows = $this->ask('get', '/imports/{id}/rows', at: "/imports/$import->id/rows")->json('rows');
         self::assertSame(['new', 'new', 'new', 'wrong'], array_column($rows, 'what'));
         $wrong = (string) $this->get("/api/imports/$import->id/wrong.csv")->assertOk()->getContent();
@@ -61,23 +61,23 @@ final class ImportTest extends TestCase
 
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$import->id/applied")->assertAccepted();
         self::assertSame('done', $import->refresh()->state);
-        self::assertSame(['review', 'review', 'testimonial'], Entry::query()->orderBy('published')->pluck('kind')->all());
+        self::assertSame(['review', 'review', 'testimonial'], EntryRecord::query()->orderBy('published')->pluck('kind')->all());
         self::assertSame(['Gazette', 'Past entries'], $this->site->sources()->orderBy('id')->pluck('name')->all());
-        self::assertSame(2, Entry::query()->whereNotNull('subject_id')->count());
+        self::assertSame(2, EntryRecord::query()->whereNotNull('subject_id')->count());
 
         $again = $this->handed($csv);
         self::assertSame(['new' => 0, 'changed' => 0, 'same' => 3, 'wrong' => 1], $again->counts);
-        $touched = Entry::query()->max('updated_at');
+        $touched = EntryRecord::query()->max('updated_at');
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$again->id/applied");
-        self::assertSame([3, $touched], [Entry::query()->count(), Entry::query()->max('updated_at')]);
+        self::assertSame([3, $touched], [EntryRecord::query()->count(), EntryRecord::query()->max('updated_at')]);
 
         $edited = $this->handed("id,author,said at,text\nr1,Wilma,Notes,First words of mine.\n");
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$edited->id/applied");
         $edited = $this->handed("id,author,said at,text\nr1,Wilma,Notes,Other words of mine.\n");
         self::assertSame(1, $edited->counts['changed'] ?? null);
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$edited->id/applied");
-        self::assertSame(1, Entry::query()->where('native', 'r1')->firstOrFail()->revisions()->count());
-        self::assertSame(0, Entry::query()->where('gone', true)->count(), 'nothing goes for not being in a table');
+        self::assertSame(1, EntryRecord::query()->where('source_entry_id', 'r1')->firstOrFail()->revisions()->count());
+        self::assertSame(0, EntryRecord::query()->where('gone', true)->count(), 'nothing goes for not being in a table');
     }
 
     public function test_columns_and_dates_are_put_right_and_remembered(): void

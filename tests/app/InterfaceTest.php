@@ -154,9 +154,9 @@ final class InterfaceTest extends TestCase
         self::assertSame('head', $this->ask('post', '/proof', ['brief' => $brief + ['shape' => ['honest' => false]]])->json('warnings.0.key'));
 
         $this->ask('patch', '/widgets/{key}', ['brief' => $brief, 'name' => 'Front page'], "/widgets/$key")->assertOk()->assertJsonPath('edition', null);
-        $this->ask('patch', '/widgets/{key}', ['brief' => ['version' => 2]], "/widgets/$key")->assertUnprocessable();
-        $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertCreated()->assertJsonPath('edition.number', 1);
-        $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertOk()->assertJsonPath('edition.number', 1);
+        $this->ask('patch', '/widgets/{key}', ['brief' => ['version' => 9]], "/widgets/$key")->assertUnprocessable();
+        $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertAccepted()->assertJsonPath('edition.number', 1)->assertJsonPath('publishing', false);
+        $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertAccepted()->assertJsonPath('edition.number', 1);
         $published = (string) file_get_contents(config('gnomic.editions')."/$key/current/widget.html");
         self::assertSame($this->ask('post', '/proof', ['brief' => $brief, 'key' => $key, 'name' => 'Front page'])->json('fragment'), $published, 'what you see is what goes out');
         $this->ask('get', '/widgets')->assertOk()->assertJsonCount(1, 'widgets');

@@ -89,7 +89,7 @@ final class KilledTest extends TestCase
 
         $job('App\Imports\ApplyTable')->mustRun();
         self::assertSame([3_000, 1, 'done'], [(int) $this->sql('SELECT COUNT(*) FROM entries'), (int) $this->sql('SELECT COUNT(*) FROM sources'), $this->sql('SELECT state FROM imports')]);
-        self::assertSame(3_000, (int) $this->sql('SELECT COUNT(DISTINCT native) FROM entries'));
+        self::assertSame(3_000, (int) $this->sql('SELECT COUNT(DISTINCT source_entry_id) FROM entries'));
         self::assertSame('ok', $this->sql('PRAGMA integrity_check'));
     }
 
@@ -110,7 +110,7 @@ final class KilledTest extends TestCase
         $this->sql('DELETE FROM cache_locks'); // it would run out by itself in four minutes
         $this->php('artisan', 'gnomic:round', 'feed')->mustRun();
         $server->stop();
-        self::assertSame([4_000, 4_000], [(int) $this->sql('SELECT COUNT(*) FROM entries'), (int) $this->sql('SELECT COUNT(DISTINCT native) FROM entries')]);
+        self::assertSame([4_000, 4_000], [(int) $this->sql('SELECT COUNT(*) FROM entries'), (int) $this->sql('SELECT COUNT(DISTINCT source_entry_id) FROM entries')]);
         self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'failed' AND reason LIKE 'It was broken off%'"));
         self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'changed' AND added = 4000"));
     }

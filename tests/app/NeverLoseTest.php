@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Models\Entry as StoredEntry;
+use App\Entries\EntryStore;
+use App\Models\EntryRecord;
 use App\Models\Source;
-use App\Rounds\Stored;
 use DateTimeImmutable;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
@@ -24,7 +24,7 @@ final class NeverLoseTest extends TestCase
     public function test_a_long_life_of_a_source(): void
     {
         $chance = new Randomizer(new Mt19937(11));
-        $stored = $this->app->make(Stored::class);
+        $store = $this->app->make(EntryStore::class);
         $source = $this->source($this->site());
         /** @var array<string, Entry> $there what the service has now */
         $there = [];
@@ -45,22 +45,21 @@ final class NeverLoseTest extends TestCase
                     unset($there[$known[$chance->getInt(0, count($known) - 1)]]);
                 }
             }
-            $before = StoredEntry::query()->where('gone', false)->count();
+            $before = EntryRecord::query()->where('gone', false)->count();
             $nothing = $chance->getInt(0, 9) === 0;
             $answer = $nothing ? [] : $chance->shuffleArray(array_values($there));
-            $matched = Matcher::match($stored->known($source), $answer, Coverage::Whole);
+            $matched = $store->take($source, $answer, Coverage::Whole, 'A test')->matched;
             if ($matched->held !== null) {
-                self::assertSame($before, StoredEntry::query()->where('gone', false)->count());
+                self::assertSame($before, EntryRecord::query()->where('gone', false)->count());
 
                 continue;
             }
-            $stored->apply($source, $matched);
             foreach ($answer as $entry) {
                 $everSeen[$entry->id] = true;
             }
             $this->assertKeeps($source, $answer, $everSeen);
             self::assertGreaterThanOrEqual($revisions, $revisions = $this->revisions());
-            self::assertTrue(Matcher::match($stored->known($source), $answer, Coverage::Whole)->changesNothing(), 'the same answer again changes nothing');
+            self::assertTrue(Matcher::match($store->known($source), $answer, Coverage::Whole)->changesNothing(), 'the same answer again changes nothing');
         }
         self::assertGreaterThan(20, count($everSeen));
         self::assertGreaterThan(10, $revisions);
@@ -73,7 +72,7 @@ final class NeverLoseTest extends TestCase
 
     private function revisions(): int
     {
-        return StoredEntry::query()->withCount('revisions')->get()->sum('revisions_count');
+        return EntryRecord::query()->withCount('revisions')->get()->sum('revisions_count');
     }
 
     /**
@@ -82,17 +81,17 @@ final class NeverLoseTest extends TestCase
      */
     private function assertKeeps(Source $source, array $answer, array $everSeen): void
     {
-        $rows = StoredEntry::query()->get()->keyBy('native');
+        $rows = EntryRecord::query()->get()->keyBy('source_entry_id');
         self::assertEqualsCanonicalizing(array_keys($everSeen), $rows->keys()->all(), 'none is lost, none is made up');
         self::assertCount($rows->count(), $source->entries()->get());
         $texts = [];
         foreach ($answer as $entry) {
             $texts[$entry->id] = $entry->text;
         }
-        foreach ($rows as $native => $row) {
-            self::assertSame(! isset($texts[$native]), (bool) $row->getAttribute('gone'), "$native is there or gone");
-            if (isset($texts[$native])) {
-                self::assertSame($texts[$native], $row->payload['text']);
+        foreach ($rows as $id => $row) {
+            self::assertSame(! isset($texts[$id]), (bool) $row->getAttribute('gone'), "$id is there or gone");
+            if (isset($texts[$id])) {
+                self::assertSame($texts[$id], $row->payload['text']);
                 self::assertNull($row->gone_at);
             }
         }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Editions\Publish;
-use App\Editions\Refresh;
-use App\Models\Entry as StoredEntry;
+use App\Editions\NewDay;
+use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Widget;
-use App\Rounds\Change;
+use App\Outbox\Outbox;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
@@ -17,7 +16,6 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
-use Gnomic\Sift\Facts;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -33,9 +31,13 @@ final class PublishTest extends TestCase
     private function widget(Site $site, string $key, array $brief): Widget
     {
         $widget = $site->widgets()->create(['key' => $key, 'name' => $key, 'brief' => BriefReader::read(['version' => 1] + $brief)->toArray()]);
-        app(Publish::class)->draft($widget, 'test');
 
-        return $widget->refresh();
+        return $this->publish($widget);
+    }
+
+    private function numberOf(string $key): int
+    {
+        return (int) Widget::query()->where('key', $key)->firstOrFail()->edition?->number;
     }
 
     private function file(string $key, string $name): string
@@ -51,11 +53,12 @@ final class PublishTest extends TestCase
         $widget = $this->widget($site, 'samebytes1', []);
         $first = $widget->edition;
         self::assertSame(1, $first?->number);
-        self::assertNull(app(Publish::class)->again($widget, 'again'));
+        app(Outbox::class)->widget($widget, null, 'again');
+        self::assertSame(1, $widget->refresh()->edition?->number);
 
         $modified = filemtime(config('gnomic.editions').'/samebytes1/current/widget.html');
         $this->store($source, [$this->review(3, 5, 'Brand new.')]);
-        self::assertSame(2, app(Publish::class)->again($widget, 'a new one')?->number);
+        self::assertSame(2, $widget->refresh()->edition?->number);
         clearstatcache();
         self::assertGreaterThan($modified, filemtime(config('gnomic.editions').'/samebytes1/current/widget.html'), 'validators by time tell them apart');
         self::assertStringContainsString('Brand new.', $this->file('samebytes1', 'widget.html'));
@@ -77,13 +80,12 @@ final class PublishTest extends TestCase
         $this->widget($site, 'domegood01', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 4]], 'shape' => $bare]);
         $this->widget($site, 'domebad001', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['to' => 2]], 'shape' => $bare]);
         $this->widget($site, 'lanegood01', ['gather' => ['sources' => ['lane']], 'shape' => $bare]);
-        $this->store($dome, [$this->review(2, 5, 'Only here.')]);
         $rendered = 0;
         DB::listen(function ($query) use (&$rendered): void {
             $rendered += (int) str_starts_with($query->sql, 'select * from "widgets" where "id" = ?');
         });
-        $editions = app(Refresh::class)->after($site, [new Change(null, new Facts('the-dome:r2', 'the-dome', 'review', 5.0, 10, 1))], 'test');
-        self::assertSame([1, 1], [$editions, $rendered]);
+        $this->store($dome, [$this->review(2, 5, 'Only here.')]);
+        self::assertSame(1, $rendered);
         self::assertStringContainsString('Only here.', $this->file('domegood01', 'widget.html'));
     }
 
@@ -96,7 +98,7 @@ final class PublishTest extends TestCase
             self::assertStringContainsString('<span class="figure">3.0', $this->file("figure000$index", 'widget.html'));
             self::assertStringContainsString('from 3 ratings', $this->file("figure000$index", 'widget.html'));
         }
-        StoredEntry::query()->where('native', 'r2')->update(['hidden' => true]);
+        EntryRecord::query()->where('source_entry_id', 'r2')->update(['hidden' => true]);
         $this->widget($site, 'figurehid1', []);
         self::assertStringContainsString('<span class="figure">3.0', $this->file('figurehid1', 'widget.html'), 'hiding is no way to a better figure');
         self::assertStringNotContainsString('Author 2', $this->file('figurehid1', 'widget.html'));
@@ -129,10 +131,13 @@ final class PublishTest extends TestCase
     {
         $this->travelTo('2026-05-01 12:00');
         $site = $this->site();
+        app(NewDay::class)->turn();
         $this->store($this->source($site), array_map(fn (int $number) => $this->review($number, 5), range(1, 20)));
         $this->widget($site, 'shuffled01', ['sift' => ['order' => 'shuffled', 'limit' => 5]]);
-        self::assertSame(0, app(Refresh::class)->daily());
-        $this->travelTo('2026-05-02 12:00');
-        self::assertSame(1, app(Refresh::class)->daily());
+        self::assertSame([0, 1], [app(NewDay::class)->turn(), $this->numberOf('shuffled01')]);
+        $this->travelTo('2026-05-01 22:59');
+        self::assertSame([0, 1], [app(NewDay::class)->turn(), $this->numberOf('shuffled01')]);
+        $this->travelTo('2026-05-01 23:00'); // midnight in London, in summer
+        self::assertSame([1, 2], [app(NewDay::class)->turn(), $this->numberOf('shuffled01')]);
     }
 }

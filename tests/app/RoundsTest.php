@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Editions\Publish;
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use App\Models\Round;
 use App\Models\Site;
 use App\Models\Source;
@@ -39,7 +38,7 @@ final class RoundsTest extends TestCase
         $source = $this->dome($this->site());
         $first = $this->roundOf($source);
         self::assertSame(['changed', 98, 0, 0], [$first->outcome, $first->added, $first->changed, $first->gone]);
-        self::assertSame(98, Entry::query()->count());
+        self::assertSame(98, EntryRecord::query()->count());
 
         $written = 0;
         DB::listen(function ($query) use (&$written): void {
@@ -60,7 +59,7 @@ final class RoundsTest extends TestCase
         $this->roundOf($source);
         $this->control(['do' => 'review', 'place' => 'wl-dome', 'name' => 'Wren Hollis', 'points' => '4', 'comment' => 'The moon rose.']);
         self::assertSame([1, 0, 0], $this->counts($this->roundOf($source)));
-        $entry = Entry::query()->get()->sortBy('id')->last();
+        $entry = EntryRecord::query()->get()->sortBy('id')->last();
         self::assertNotNull($entry);
         self::assertSame([4.0, 14], [$entry->stars, $entry->length]);
 
@@ -72,7 +71,7 @@ final class RoundsTest extends TestCase
         $this->control(['do' => 'remove', 'place' => 'wl-dome']);
         self::assertSame([0, 0, 1], $this->counts($this->roundOf($source)));
         self::assertTrue($entry->refresh()->gone);
-        self::assertSame(99, Entry::query()->count(), 'it is kept');
+        self::assertSame(99, EntryRecord::query()->count(), 'it is kept');
     }
 
     /** @return list<int> */
@@ -88,14 +87,14 @@ final class RoundsTest extends TestCase
         $source = $this->dome($site);
         $this->roundOf($source);
         $widget = $site->widgets()->create(['key' => 'faultless1', 'name' => 'W', 'brief' => BriefReader::read(['version' => 1])->toArray()]);
-        app(Publish::class)->draft($widget, 'test');
-        $before = [Entry::query()->where('gone', false)->count(), $widget->refresh()->edition_id];
+        $this->publish($widget);
+        $before = [EntryRecord::query()->where('gone', false)->count(), $widget->refresh()->edition_id];
         foreach (['fault' => 'status 500', 'nonsense' => 'not a feed', 'silent' => 'within 3 seconds'] as $mood => $says) {
             $this->control(['do' => 'mood', 'service' => 'wayleaf', 'mood' => $mood]);
             $round = $this->roundOf($source);
             self::assertSame('failed', $round->outcome);
             self::assertStringContainsString($says, (string) $round->reason);
-            self::assertSame($before, [Entry::query()->where('gone', false)->count(), $widget->refresh()->edition_id]);
+            self::assertSame($before, [EntryRecord::query()->where('gone', false)->count(), $widget->refresh()->edition_id]);
         }
         $source->refresh();
         self::assertSame(3, $source->failures);
@@ -134,7 +133,7 @@ final class RoundsTest extends TestCase
             self::assertSame(48, $this->roundOf($source)->added);
             self::assertSame('unchanged', $this->roundOf($source)->outcome);
             self::assertSame(0, $this->roundOf($source)->received, 'not modified');
-            $seen[$format] = $source->entries()->get()->sortBy('native')->values()->map(fn (Entry $entry) => [$entry->native, $entry->payload['title'], $entry->payload['text'], $entry->published, $entry->payload['language']])->all();
+            $seen[$format] = $source->entries()->get()->sortBy('source_entry_id')->values()->map(fn (EntryRecord $entry) => [$entry->source_entry_id, $entry->payload['title'], $entry->payload['text'], $entry->published, $entry->payload['language']])->all();
         }
         self::assertSame($seen['rss'], $seen['atom']);
         self::assertSame($seen['rss'], $seen['json']);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Models\Entry as StoredEntry;
+use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Subject;
 use App\Sift\SiteSieve;
@@ -17,9 +17,9 @@ use Gnomic\Entry\Media;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
-use Gnomic\Sift\Circumstances;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sifting;
+use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Term;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -42,10 +42,10 @@ final class SiteSieveTest extends TestCase
     {
         $site = $this->site();
         $this->fill($site);
-        $stored = StoredEntry::query()->get()->all();
-        $facts = array_map(fn (StoredEntry $entry): Facts => $entry->facts(), $stored);
+        $stored = EntryRecord::query()->get()->all();
+        $facts = array_map(fn (EntryRecord $entry): Facts => $entry->facts(), $stored);
         $refs = [...array_map(fn (Facts $entry): string => $entry->id, $facts), 'not:there'];
-        $around = new Circumstances(
+        $around = new SiteContext(
             now: new DateTimeImmutable('2026-02-10T15:00:00', $site->zone()),
             channels: ['dome' => 'wayleaf', 'lane' => 'ticketwick', 'rook' => 'feed'],
             reopened: ['the-lane' => (new DateTimeImmutable('2026-01-20', $site->zone()))->getTimestamp()],
@@ -59,7 +59,7 @@ final class SiteSieveTest extends TestCase
         for ($round = 0; $round < 160; $round++) {
             $json = $this->brief($refs);
             $at = $around->at($this->pick([null, 'de', 'en-GB', 'ja']), $this->pick([null, '/visit/dome', '/about']), $this->pick([1, 2, 5]));
-            $brief = BriefReader::read($json);
+            $brief = BriefReader::read($json)->criteria;
             $plain = Sifting::of($brief, $facts, $at);
             $found = SiteSieve::of($site, $brief, $at);
             self::assertEquals($plain->selection(), $found->selection(), (string) json_encode($json));
@@ -92,10 +92,10 @@ final class SiteSieveTest extends TestCase
     {
         $site = $this->site();
         $this->fill($site);
-        $never = StoredEntry::query()->where(fn ($query) => $query->where('hidden', true)->orWhere('held', true)->orWhere('gone', true))->pluck('ref')->all();
+        $never = EntryRecord::query()->where(fn ($query) => $query->where('hidden', true)->orWhere('held', true)->orWhere('gone', true))->pluck('ref')->all();
         for ($round = 0; $round < 60; $round++) {
             $json = $this->brief($never);
-            $shown = SiteSieve::of($site, BriefReader::read($json))->selection()->shown;
+            $shown = SiteSieve::of($site, BriefReader::read($json)->criteria)->selection()->shown;
             self::assertSame([], array_intersect($never, $shown), (string) json_encode($json));
         }
     }
@@ -104,11 +104,11 @@ final class SiteSieveTest extends TestCase
     {
         $site = $this->site();
         $this->fill($site);
-        $all = SiteSieve::of($site, BriefReader::read(['version' => 1]))->tally()->overall();
+        $all = SiteSieve::of($site, BriefReader::read(['version' => 1])->criteria)->tally()->overall();
         for ($round = 0; $round < 40; $round++) {
-            $json = $this->brief(StoredEntry::query()->pluck('ref')->all());
+            $json = $this->brief(EntryRecord::query()->pluck('ref')->all());
             unset($json['gather']['sources'], $json['gather']['channels'], $json['gather']['subjects']);
-            self::assertEquals($all, SiteSieve::of($site, BriefReader::read($json))->tally()->overall());
+            self::assertEquals($all, SiteSieve::of($site, BriefReader::read($json)->criteria)->tally()->overall());
         }
     }
 
@@ -118,7 +118,7 @@ final class SiteSieveTest extends TestCase
         $this->store($this->source($site), [new Entry('a', Kind::Review, text: 'The dome at night.', tags: ['t77']), new Entry('b', Kind::Review, text: 'Nothing of it.')]);
         $words = array_map(fn (int $number): string => "word$number", range(1, 4999));
         $tags = array_map(fn (int $number): string => "t$number", range(1, 5000));
-        $shown = fn (array $sift): array => SiteSieve::of($site, BriefReader::read(['version' => 1, 'sift' => $sift]))->selection()->shown;
+        $shown = fn (array $sift): array => SiteSieve::of($site, BriefReader::read(['version' => 1, 'sift' => $sift])->criteria)->selection()->shown;
         self::assertSame(['the-dome:a'], $shown(['words' => ['any' => [...$words, 'dome']]]));
         self::assertSame(['the-dome:b'], $shown(['words' => ['none' => [...$words, 'dome']]]));
         self::assertSame(['the-dome:a'], $shown(['hashtags' => ['any' => $tags]]));
@@ -131,7 +131,7 @@ final class SiteSieveTest extends TestCase
         $mine = $this->site('Mine');
         $theirs = $this->site('Theirs');
         $this->store($this->source($theirs), [new Entry('a', Kind::Review, rating: Rating::on(Scale::ofStars(), 5))]);
-        $brief = BriefReader::read(['version' => 1, 'sift' => ['pins' => ['the-dome:a']]]);
+        $brief = BriefReader::read(['version' => 1, 'sift' => ['pins' => ['the-dome:a']]])->criteria;
         self::assertSame([], SiteSieve::of($mine, $brief)->selection()->shown);
         self::assertSame(0, SiteSieve::of($mine, $brief)->tally()->overall()->count);
         self::assertSame([], SiteSieve::entries($mine, ['the-dome:a']));
@@ -160,9 +160,9 @@ final class SiteSieveTest extends TestCase
             }
             $this->store($this->source($site, $key), $entries);
         }
-        foreach (StoredEntry::query()->get() as $entry) {
+        foreach (EntryRecord::query()->get() as $entry) {
             $entry->update(['gone' => $this->chance->getInt(0, 9) === 0, 'hidden' => $this->chance->getInt(0, 9) === 0, 'held' => $this->chance->getInt(0, 9) === 0,
-                'told_by' => $pick([null, null, null, null, '|dome|', '|lane|rook|', '|rook|']), 'subject_id' => $pick($subjects)?->id]);
+                'duplicate_of' => $pick([null, null, null, null, '|dome|', '|lane|rook|', '|rook|']), 'subject_id' => $pick($subjects)?->id]);
         }
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Models\Entry as Stored;
+use App\Models\EntryRecord;
 use App\Models\Grant;
 use App\Models\Site;
 use App\Models\Subject;
@@ -101,7 +101,7 @@ final class WaysInterfaceTest extends TestCase
         $this->actingAs($this->ownerOf($this->site('Mine'), 'mine@mine.example'));
         $response = $this->json($method, str_replace('GRANT', (string) $grant->id, $path), ['channel' => 'wayleaf', 'address' => 'x', 'keep' => true, 'id' => 'secret:n1', 'ids' => ['secret:n1', 'secret:n2'], 'author' => 'A', 'text' => 'B', 'cadence' => 3600]);
         self::assertSame(404, $response->getStatusCode(), (string) $response->getContent());
-        self::assertSame(1, Stored::query()->where('gone', false)->count());
+        self::assertSame(1, EntryRecord::query()->where('gone', false)->count());
     }
 
     /** @return iterable<array{string, string}> */

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\core;
 
 use DateTimeImmutable;
-use Gnomic\Sift\Circumstances;
+use Gnomic\Sift\SiteContext;
 
-/** Circumstances with nothing to them but the day. */
+/** A site with nothing to them but the day. */
 trait AtADay
 {
-    private static function on(string $day = '2026-01-01'): Circumstances
+    private static function on(string $day = '2026-01-01'): SiteContext
     {
-        return new Circumstances(new DateTimeImmutable($day));
+        return new SiteContext(new DateTimeImmutable($day));
     }
 }

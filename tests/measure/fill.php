@@ -15,16 +15,16 @@ $app->make(Kernel::class)->bootstrap();
 
 $count = (int) $argv[1];
 $site = Site::query()->firstOrFail();
-$models = DB::table('entries')->where('site_id', $site->id)->where('native', 'not like', 'copy-%')->get()->map(fn (object $row): array => (array) $row)->all();
+$models = DB::table('entries')->where('site_id', $site->id)->where('source_entry_id', 'not like', 'copy-%')->get()->map(fn (object $row): array => (array) $row)->all();
 $have = DB::table('entries')->where('site_id', $site->id)->count();
 DB::transaction(function () use ($models, $have, $count): void {
     for ($number = $have; $number < $count; $number++) {
         $row = $models[$number % count($models)];
         unset($row['id'], $row['alike']); // the one is given, the other computed
-        $row['native'] = "copy-$number";
+        $row['source_entry_id'] = "copy-$number";
         $row['ref'] = "$row[source]:copy-$number";
         $row['published'] -= $number * 3600;
-        $row['lot'] = Facts::lotOf((string) $row['ref']);
+        $row['shuffle_key'] = Facts::shuffleKeyOf((string) $row['ref']);
         $row['author'] = $row['author'] === null ? null : "$row[author] ".($number % 10 === 0 ? $number % 5000 : $number);
         DB::table('entries')->insert($row);
     }

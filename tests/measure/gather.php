@@ -9,7 +9,6 @@ use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Language\Languages;
 use Gnomic\Gather\Likeness\Neighbours;
 use Gnomic\Gather\Matching\Coverage;
-use Gnomic\Gather\Matching\Digest;
 use Gnomic\Gather\Matching\Known;
 use Gnomic\Gather\Matching\Matcher;
 use Random\Engine\Mt19937;
@@ -44,7 +43,7 @@ $from = hrtime(true);
 $take = function (array $chunk) use (&$known, &$alike, &$new, $neighbours): void {
     $matched = Matcher::match(array_intersect_key($known, array_flip(array_map(fn ($entry): string => $entry->id, $chunk))), $chunk, Coverage::Some);
     foreach ($matched->new as $entry) {
-        $known[$entry->id] = new Known(Digest::of($entry), false, $entry->published?->getTimestamp());
+        $known[$entry->id] = new Known($matched->digests[$entry->id], false, $entry->published?->getTimestamp());
         $alike += $neighbours->add(Languages::filled($entry)) === null ? 0 : 1;
         $new++;
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Channels\Corkwall;
 
+use App\Channels\CacheValidators;
 use App\Channels\Channel;
-use App\Channels\Conditions;
 use App\Channels\Gathered;
 use App\Channels\PublicAddress;
-use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Fetching\HttpResponse;
 use App\Models\Site;
 use App\Models\Source;
 use Carbon\CarbonImmutable;
@@ -70,7 +70,7 @@ final readonly class CorkwallChannel implements Channel
             }], $boards);
     }
 
-    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
+    public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered
     {
         $path = '/api/boards/'.rawurlencode($source->address).'/pins';
         $first = $this->get($source->site, $path, $since->headers());
@@ -85,7 +85,7 @@ final readonly class CorkwallChannel implements Channel
             $progress(count($entries));
         }
 
-        return new Gathered(new Reading($reading->format, $entries), $pages <= self::MOST_PAGES ? Coverage::Whole : Coverage::Newest, Conditions::from($first));
+        return new Gathered(new Reading($reading->format, $entries), $pages <= self::MOST_PAGES ? Coverage::Whole : Coverage::Newest, CacheValidators::from($first));
     }
 
     /**
@@ -93,7 +93,7 @@ final readonly class CorkwallChannel implements Channel
      *
      * @throws FetchFailed
      */
-    private function get(Site $site, string $path, array $headers = []): Answer
+    private function get(Site $site, string $path, array $headers = []): HttpResponse
     {
         $token = $site->credentials()->where('channel', 'corkwall')->first()?->secret;
         if ($token === null) {

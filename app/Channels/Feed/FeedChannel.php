@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Channels\Feed;
 
+use App\Channels\CacheValidators;
 use App\Channels\Channel;
-use App\Channels\Conditions;
 use App\Channels\Gathered;
-use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Fetching\HttpResponse;
 use App\Models\Source;
 use Carbon\CarbonImmutable;
 use Closure;
@@ -53,7 +53,7 @@ final readonly class FeedChannel implements Channel
         return $source->name;
     }
 
-    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
+    public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered
     {
         $answer = $this->fetcher->get($source->address, self::ACCEPT + $since->headers());
         if ($answer->status === 304) {
@@ -63,17 +63,17 @@ final readonly class FeedChannel implements Channel
         $reading = self::read($answer);
         $progress(count($reading->entries));
 
-        return new Gathered($reading, Coverage::Newest, Conditions::from($answer));
+        return new Gathered($reading, Coverage::Newest, CacheValidators::from($answer));
     }
 
     /** @throws FetchFailed */
-    public function fetched(string $address): Answer
+    public function fetched(string $address): HttpResponse
     {
         return $this->fetcher->get($address, self::ACCEPT);
     }
 
     /** An error is an error whatever type it says it has. @throws FetchFailed|NotReadable */
-    public static function read(Answer $answer): Reading
+    public static function read(HttpResponse $answer): Reading
     {
         if (! $answer->isOk()) {
             $host = (string) parse_url($answer->address, PHP_URL_HOST);

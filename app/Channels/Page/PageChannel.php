@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Channels\Page;
 
+use App\Channels\CacheValidators;
 use App\Channels\Channel;
-use App\Channels\Conditions;
 use App\Channels\Gathered;
 use App\Channels\PublicAddress;
-use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Fetching\HttpResponse;
 use App\Models\Source;
 use Carbon\CarbonImmutable;
 use Closure;
@@ -85,7 +85,7 @@ final readonly class PageChannel implements Channel
     }
 
     /** A page that the fetcher has brought already. */
-    public static function read(Answer $answer): PageReading
+    public static function read(HttpResponse $answer): PageReading
     {
         if (! $answer->isOk()) {
             throw FetchFailed::status($answer->status, (string) parse_url($answer->address, PHP_URL_HOST), RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()));
@@ -94,7 +94,7 @@ final readonly class PageChannel implements Channel
         return PageReader::read($answer->body, $answer->header('Content-Type'), $answer->address);
     }
 
-    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
+    public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered
     {
         $answer = $this->fetcher->get($source->address, self::ACCEPT + $since->headers());
         if ($answer->status === 304) {
@@ -111,6 +111,6 @@ final readonly class PageChannel implements Channel
         $progress(count($entries));
 
         // A page shows a choice or the newest of them, never surely all.
-        return new Gathered(new Reading('Page', $entries, $page->reading->problems, $page->reading->title, $source->address), Coverage::Newest, Conditions::from($answer), $described?->figures);
+        return new Gathered(new Reading('Page', $entries, $page->reading->problems, $page->reading->title, $source->address), Coverage::Newest, CacheValidators::from($answer), $described?->figures);
     }
 }

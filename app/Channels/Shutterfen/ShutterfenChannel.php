@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Channels\Shutterfen;
 
 use App\Access\Granted;
+use App\Channels\CacheValidators;
 use App\Channels\Channel;
-use App\Channels\Conditions;
 use App\Channels\Gathered;
 use App\Channels\PublicAddress;
 use App\Fetching\FetchFailed;
@@ -82,7 +82,7 @@ final readonly class ShutterfenChannel implements Channel
         return ['name' => $me->text('name'), 'picture' => $me->address('picture'), 'bio' => $me->text('bio')];
     }
 
-    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
+    public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered
     {
         $grant = $source->grant ?? throw FetchFailed::notGranted($this->name());
         $paths = str_starts_with($source->address, '#')
@@ -111,6 +111,6 @@ final readonly class ShutterfenChannel implements Channel
         }
 
         return new Gathered(new Reading('Shutterfen posts', array_values($entries), $problems), $whole ? Coverage::Whole : Coverage::Newest,
-            $first === null || count($paths) > 1 ? new Conditions : Conditions::from($first));
+            $first === null || count($paths) > 1 ? new CacheValidators : CacheValidators::from($first));
     }
 }

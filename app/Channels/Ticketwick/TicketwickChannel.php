@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Channels\Ticketwick;
 
 use App\Access\Granted;
+use App\Channels\CacheValidators;
 use App\Channels\Channel;
-use App\Channels\Conditions;
 use App\Channels\Gathered;
 use App\Channels\PublicAddress;
 use App\Fetching\FetchFailed;
@@ -71,7 +71,7 @@ final readonly class TicketwickChannel implements Channel
         return $choices;
     }
 
-    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
+    public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered
     {
         $grant = $source->grant ?? throw FetchFailed::notGranted($this->name());
         $address = "$this->address/api/venues/".rawurlencode($source->address).'/ratings';
@@ -93,6 +93,6 @@ final readonly class TicketwickChannel implements Channel
         }
 
         return new Gathered(new Reading($reading->format, $entries, $problems, $reading->title), $next === null ? Coverage::Whole : Coverage::Newest,
-            Conditions::from($first), TicketwickRatings::figures($first->body));
+            CacheValidators::from($first), TicketwickRatings::figures($first->body));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Channels\Wayleaf;
 
-use Gnomic\Gather\Text\Address;
+use Gnomic\Text\Address;
 
 /** A place as the directory lists it: enough to tell namesakes apart. */
 final readonly class Place

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Channels\Wayleaf;
 
+use App\Channels\CacheValidators;
 use App\Channels\Channel;
-use App\Channels\Conditions;
 use App\Channels\Gathered;
 use App\Fetching\FetchFailed;
 use App\Models\Site;
@@ -76,7 +76,7 @@ final readonly class WayleafChannel implements Channel
         return Place::fromRecord(is_array($record) ? ($record['place'] ?? null) : null) ?? throw FetchFailed::status(404, $this->name());
     }
 
-    public function gather(Source $source, Conditions $since, Closure $progress): Gathered
+    public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered
     {
         $path = '/v1/places/'.rawurlencode($source->address).'/reviews';
         $first = $answer = $this->client->get($source->site, $path, [], $since->headers());
@@ -98,7 +98,7 @@ final readonly class WayleafChannel implements Channel
         return new Gathered(
             new Reading($page->reading->format, $entries, $problems, $page->reading->title, $page->reading->home),
             $whole ? Coverage::Whole : Coverage::Newest,
-            Conditions::from($first),
+            CacheValidators::from($first),
             quota: WayleafClient::quotaOf($answer),
         );
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Channels\Wayleaf;
 
 use App\Channels\PublicAddress;
-use App\Fetching\Answer;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Fetching\HttpResponse;
 use App\Models\Site;
 use Carbon\CarbonImmutable;
 use Gnomic\Tend\RetryAfter;
@@ -25,7 +25,7 @@ final readonly class WayleafClient
      *
      * @throws FetchFailed for everything but success and "not modified"
      */
-    public function get(Site $site, string $path, array $query, array $headers = []): Answer
+    public function get(Site $site, string $path, array $query, array $headers = []): HttpResponse
     {
         $key = $site->credentials()->where('channel', 'wayleaf')->first()?->secret;
         $answer = $this->fetcher->get($this->address.$path.($query === [] ? '' : '?'.http_build_query($query)),
@@ -54,7 +54,7 @@ final readonly class WayleafClient
     }
 
     /** @return array{used: int, limit: int}|null */
-    public static function quotaOf(Answer $answer): ?array
+    public static function quotaOf(HttpResponse $answer): ?array
     {
         [$limit, $left] = [$answer->header('Wayleaf-Quota'), $answer->header('Wayleaf-Quota-Left')];
 

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\Proof;
+use App\Http\Requests\BriefBody;
 use App\Http\Resources\EntryResource;
 use App\Models\Site;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
-use Gnomic\Brief\BriefReader;
-use Gnomic\Sift\Circumstances;
 use Gnomic\Sift\Loosening;
-use Gnomic\Sift\Sieve;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -31,7 +29,7 @@ final class BenchController
             'widths.*' => ['integer', 'min:100', 'max:4000'],
         ]);
 
-        return new JsonResponse($proof->of($site, BriefReader::read($given['brief']), (string) ($given['key'] ?? 'proof'), $given['name'] ?? 'Reviews', array_map(intval(...), array_values($given['widths'] ?? []))));
+        return new JsonResponse($proof->of($site, BriefBody::of($request), (string) ($given['key'] ?? 'proof'), $given['name'] ?? 'Reviews', array_map(intval(...), array_values($given['widths'] ?? []))));
     }
 
     /** The entries behind one number of the sieve, each with its reason. */
@@ -44,13 +42,13 @@ final class BenchController
             'from' => ['sometimes', 'integer', 'min:0'],
         ]);
         $from = (int) ($given['from'] ?? 0);
-        $brief = BriefReader::read($given['brief']);
+        $brief = BriefBody::of($request);
         $step = (string) $given['step'];
-        $rows = SiteSieve::of($site, $brief)->behind($step, (bool) $given['kept'], $from, self::PAGE);
+        $rows = SiteSieve::of($site, $brief->criteria)->behind($step, (bool) $given['kept'], $from, self::PAGE);
 
         return new JsonResponse([
             'entries' => array_map(fn (array $row): array => ['reason' => $row[1]] + EntryResource::make($row[0])->resolve(), $rows),
-            'looser' => array_map(fn (Loosening $looser): array => ['text' => $looser->phrase, 'brief' => $looser->brief->toArray()], $this->looser($brief, $step)),
+            'looser' => array_map(fn (Loosening $looser): array => ['text' => $looser->phrase, 'brief' => $brief->with(criteria: $looser->wanted)->toArray()], $this->looser($brief, $step)),
             'next' => count($rows) === self::PAGE ? $from + self::PAGE : null,
         ]);
     }
@@ -58,11 +56,7 @@ final class BenchController
     /** @return list<Loosening> a little looser, and without the clause */
     private function looser(Brief $brief, string $step): array
     {
-        if (str_starts_with($step, 'mostOf')) {
-            return [Loosening::without($brief, [$step])];
-        }
-        $clause = Sieve::of($brief, new Circumstances(now()->toDateTimeImmutable()))->find($step);
-        $looser = $clause === null || ! Loosening::canLeaveOut($clause) ? [] : Loosening::of($brief, $step);
+        $looser = Loosening::of($brief->criteria, $step);
 
         return count($looser) > 2 ? [$looser[0], $looser[1], $looser[count($looser) - 1]] : $looser;
     }

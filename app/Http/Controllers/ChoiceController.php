@@ -5,18 +5,23 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Channels\Channels;
-use App\Models\Entry;
+use App\Editions\LookFiles;
+use App\Models\EntryRecord;
 use App\Models\Site;
+use Gnomic\Dress\Look;
+use Gnomic\Shape\Layouts;
+use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Clauses\InLanguages;
+use Gnomic\Sift\Topic;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
-/** What there is to choose from at a site, where a clause names things: languages, labels, hashtags, subjects, channels, widgets. */
+/** What there is to choose from at a site, where a brief names things: what can be asked, layouts, looks, languages, labels, hashtags, subjects, channels, widgets. */
 final class ChoiceController
 {
     private const MOST = 60;
 
-    public function __invoke(Site $site, Channels $channels): JsonResponse
+    public function __invoke(Site $site, Channels $channels, LookFiles $looks): JsonResponse
     {
         $entries = DB::table(DB::raw('entries INDEXED BY entries_facts'))->where('site_id', $site->id);
         $languages = (clone $entries)->whereNotNull('language')->groupBy('language')->selectRaw('language, COUNT(*) AS times')->pluck('times', 'language')->all();
@@ -31,6 +36,9 @@ final class ChoiceController
         $subjects = $site->subjects()->pluck('name', 'key')->all();
 
         return new JsonResponse([
+            'topics' => array_map(fn (Topic $topic): array => get_object_vars($topic), Clauses::topics()),
+            'layouts' => array_map(fn (string $layout): array => ['name' => $layout::name(), 'label' => $layout::label()], Layouts::ALL),
+            'looks' => array_map(fn (Look $look): array => ['key' => $look->key, 'name' => $look->name, 'about' => $look->about, 'tokens' => $look->tokens], $looks->all()->all()),
             'languages' => self::choices($languages, fn (string $language): string => InLanguages::named($language)),
             'labels' => self::choices(self::between($entries->clone()->where('labels', '!=', '')->groupBy('labels')->selectRaw('labels, COUNT(*) AS times')->pluck('times', 'labels')->all()), fn (string $label): string => $label),
             'hashtags' => self::choices(self::between($entries->clone()->where('tags', '!=', '')->groupBy('tags')->selectRaw('tags, COUNT(*) AS times')->pluck('times', 'tags')->all()), fn (string $tag): string => $tag),
@@ -49,7 +57,7 @@ final class ChoiceController
     {
         $counts = [];
         foreach ($lines as $line => $times) {
-            foreach (Entry::apart((string) $line) as $one) {
+            foreach (EntryRecord::apart((string) $line) as $one) {
                 $counts[$one] = ($counts[$one] ?? 0) + (is_numeric($times) ? (int) $times : 0);
             }
         }

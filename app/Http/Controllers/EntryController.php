@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Bench\Around;
-use App\Editions\Refresh;
-use App\Entries\Export;
+use App\Bench\SentenceContexts;
 use App\Entries\Marks;
-use App\Entries\Whereabouts;
 use App\Http\Requests\ListEntries;
 use App\Http\Resources\EntryResource;
-use App\Models\Entry;
+use App\Listing\Export;
+use App\Listing\Whereabouts;
+use App\Models\EntryRecord;
 use App\Models\Site;
-use App\Rounds\Change;
 use Gnomic\Brief\Doubts;
 use Gnomic\Brief\Phrase;
 use Gnomic\Brief\Sentence;
@@ -29,7 +27,7 @@ final class EntryController
     /** Entries that are picked at once, for what is done to many. */
     private const MOST = 5000;
 
-    public function index(ListEntries $request, Site $site, Around $around): JsonResponse
+    public function index(ListEntries $request, Site $site, SentenceContexts $contexts): JsonResponse
     {
         $listing = $request->listing($site);
         $wanted = $request->wanted();
@@ -37,8 +35,8 @@ final class EntryController
         return new JsonResponse([
             'count' => $listing->count(),
             'entries' => EntryResource::collection($listing->page($request->integer('from'), self::PAGE)),
-            'wanted' => array_intersect_key($wanted->toArray(), ['gather' => true, 'sift' => true]),
-            'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::ofListing($wanted, $around->brief($site, $wanted))),
+            'wanted' => $wanted->toArray(),
+            'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::ofListing($wanted, $contexts->site($site, $wanted))),
             'doubts' => array_column(Doubts::about($wanted), 'text'),
         ]);
     }
@@ -51,8 +49,8 @@ final class EntryController
 
     public function where(Request $request, Site $site, Whereabouts $whereabouts): JsonResponse
     {
-        $ref = (string) $request->query('id');
-        $entry = Entry::ofRefs($site, [$ref])[$ref] ?? abort(404, 'There is no such entry.');
+        $ref = $request->string('id')->toString();
+        $entry = EntryRecord::ofRefs($site, [$ref])[$ref] ?? abort(404, 'There is no such entry.');
 
         return new JsonResponse(['widgets' => $whereabouts->of($site, $entry)]);
     }
@@ -68,8 +66,8 @@ final class EntryController
         }, headers: ['Content-Type' => Export::TYPES[$form].'; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"entries.$form\""]);
     }
 
-    /** Hides, holds, releases or labels entries; what is out follows at once. The answer names those it changed, to take it back. */
-    public function mark(Request $request, Site $site, Marks $marks, Refresh $refresh): JsonResponse
+    /** Hides, holds, releases or labels entries; what is out follows in the background. The answer names those it changed, to take it back. */
+    public function mark(Request $request, Site $site, Marks $marks): JsonResponse
     {
         $given = $request->validate([
             'ids' => ['required', 'array', 'max:'.self::MOST],
@@ -81,19 +79,12 @@ final class EntryController
         ]);
         /** @var list<string> $ids */
         $ids = array_values($given['ids']);
-        [$changes, $cause] = match (true) {
-            isset($given['hidden']) => [$marks->hide($site, $ids, (bool) $given['hidden']), (bool) $given['hidden'] ? 'hidden' : 'shown again'],
-            isset($given['held']) => [$marks->hold($site, $ids, (bool) $given['held']), (bool) $given['held'] ? 'held' : 'released'],
-            default => [$marks->label($site, $ids, (string) $given['label'], (bool) $given['on']), 'labelled'],
+        $changed = match (true) {
+            isset($given['hidden']) => $marks->hide($site, $ids, (bool) $given['hidden']),
+            isset($given['held']) => $marks->hold($site, $ids, (bool) $given['held']),
+            default => $marks->label($site, $ids, (string) $given['label'], (bool) $given['on']),
         };
-        $editions = $refresh->after($site, array_values($changes), self::told($changes, $cause));
 
-        return new JsonResponse(['changed' => array_map(strval(...), array_keys($changes)), 'editions' => $editions]);
-    }
-
-    /** @param  array<string, Change>  $changes */
-    private static function told(array $changes, string $cause): string
-    {
-        return count($changes) === 1 ? "An entry was $cause" : count($changes)." entries were $cause";
+        return new JsonResponse(['changed' => $changed]);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\AccessRefused;
-use App\Access\Services;
+use App\Access\OAuthProviders;
 use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
 use App\Models\Grant;
@@ -19,7 +19,7 @@ use Illuminate\Http\Request;
 final class GrantController
 {
     /** Where the owner is sent. What proves the answer to be ours waits in the session (RFC 6749 §10.12, RFC 7636). */
-    public function begin(Request $request, Services $services, string $channel): JsonResponse
+    public function begin(Request $request, OAuthProviders $services, string $channel): JsonResponse
     {
         $service = $services->of($channel);
         $beginning = $service->beginning();
@@ -29,18 +29,18 @@ final class GrantController
     }
 
     /** The service sends the owner back here; what happened is told in the studio. */
-    public function returned(Request $request, Site $site, Services $services, string $channel): RedirectResponse
+    public function returned(Request $request, Site $site, OAuthProviders $services, string $channel): RedirectResponse
     {
         $service = $services->of($channel);
         $begun = $request->session()->pull("granting.$channel");
         try {
-            if (! is_array($begun) || ! hash_equals((string) $begun['state'], (string) $request->query('state', ''))) {
+            if (! is_array($begun) || ! hash_equals((string) $begun['state'], $request->string('state')->toString())) {
                 throw AccessRefused::otherState($service->name);
             }
             if ($request->query('error') !== null) {
                 throw AccessRefused::byOwner($service->name);
             }
-            $grant = $service->completed($site, (string) $request->query('code', ''), (string) $begun['verifier']);
+            $grant = $service->completed($site, $request->string('code')->toString(), (string) $begun['verifier']);
         } catch (AccessRefused $refused) {
             return redirect('/sources/add/'.$channel.'?'.http_build_query(['refused' => $refused->getMessage()]));
         }

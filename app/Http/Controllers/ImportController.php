@@ -136,7 +136,7 @@ final class ImportController
         while ($file !== false && ($line = fgets($file)) !== false) {
             $row = json_decode($line, true);
             if (is_array($row)) {
-                yield $row;
+                yield ['number' => (int) ($row['number'] ?? 0), 'what' => (string) ($row['what'] ?? ''), 'notes' => array_values(array_map(strval(...), (array) ($row['notes'] ?? [])))] + $row;
             }
         }
     }

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Editions\Refresh;
+use App\Entries\Duplicates;
 use App\Http\Resources\EntryResource;
-use App\Likeness\Duplicates;
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,36 +18,35 @@ final class LikenessController
     /** All that are told again of each other with an entry, why, and who speaks. */
     public function show(Request $request, Site $site, Duplicates $duplicates): JsonResponse
     {
-        $entry = $this->found($site, (string) $request->query('id'));
+        $entry = $this->found($site, $request->string('id')->toString());
         $group = $duplicates->groupOf($entry);
-        $ids = array_map(fn (Entry $one): int => $one->id, $group);
+        $ids = array_map(fn (EntryRecord $one): int => $one->id, $group);
         $reasons = DB::table('likenesses')->whereIn('entry_id', $ids)->whereIn('other_id', $ids)->where('verdict', '!=', 'parted')->orderBy('id')->get();
 
-        return new JsonResponse(['group' => array_map(function (Entry $one) use ($reasons): array {
+        return new JsonResponse(['group' => array_map(function (EntryRecord $one) use ($reasons): array {
             $reason = $reasons->first(fn (object $row): bool => $row->entry_id === $one->id || $row->other_id === $one->id);
 
             return ['speaks' => ! $one->duplicate, 'score' => $reason === null ? null : (float) $reason->score, 'reason' => $reason?->reason] + EntryResource::make($one)->resolve();
         }, $group)]);
     }
 
-    public function part(Request $request, Site $site, Duplicates $duplicates, Refresh $refresh): JsonResponse
+    public function part(Request $request, Site $site, Duplicates $duplicates): JsonResponse
     {
         $given = $request->validate(['id' => ['required', 'string', 'max:600']]);
-        $changes = $duplicates->part($this->found($site, (string) $given['id']));
 
-        return new JsonResponse(['changed' => count($changes), 'editions' => $refresh->after($site, $changes, 'Two entries were parted')]);
+        return new JsonResponse(['changed' => $duplicates->part($this->found($site, (string) $given['id']), 'Two entries were parted')]);
     }
 
-    public function join(Request $request, Site $site, Duplicates $duplicates, Refresh $refresh): JsonResponse
+    public function join(Request $request, Site $site, Duplicates $duplicates): JsonResponse
     {
         $given = $request->validate(['ids' => ['required', 'array', 'size:2'], 'ids.*' => ['required', 'string', 'max:600', 'distinct']]);
-        $changes = $duplicates->join($this->found($site, (string) $given['ids'][0]), $this->found($site, (string) $given['ids'][1]));
+        $changed = $duplicates->join($this->found($site, (string) $given['ids'][0]), $this->found($site, (string) $given['ids'][1]), 'Two entries were joined');
 
-        return new JsonResponse(['changed' => count($changes), 'editions' => $refresh->after($site, $changes, 'Two entries were joined')]);
+        return new JsonResponse(['changed' => $changed]);
     }
 
-    private function found(Site $site, string $ref): Entry
+    private function found(Site $site, string $ref): EntryRecord
     {
-        return Entry::ofRefs($site, [$ref])[$ref] ?? abort(404, 'There is no such entry.');
+        return EntryRecord::ofRefs($site, [$ref])[$ref] ?? abort(404, 'There is no such entry.');
     }
 }

@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Entries\Rules;
 use App\Models\Site;
-use Gnomic\Brief\Doubts;
 use Gnomic\Sift\Hold;
 use Gnomic\Sift\Term;
+use Gnomic\Sift\Terms;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -44,14 +44,14 @@ final class RuleController
     private function told(Site $site): array
     {
         $hold = Hold::read($site->hold);
-        $doubts = Doubts::aboutTerms('never', 'words', [...$site->neverWords(), ...$hold->words], fn (string $word): bool => Term::tryFrom($word) !== null);
+        $doubts = Terms::doubts('words', [...$site->neverWords(), ...$hold->words], fn (string $word): bool => Term::tryFrom($word) !== null);
 
         return [
             'never' => $site->neverWords(),
             'hold' => $hold->toArray(),
             'barred' => $site->entries()->where('barred', true)->count(),
             'held' => $site->entries()->where('held', true)->count(),
-            'doubts' => array_column($doubts, 'text'),
+            'doubts' => $doubts,
         ];
     }
 }

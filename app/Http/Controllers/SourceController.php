@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Channels\Channels;
-use App\Channels\Connect;
-use App\Editions\Refresh;
 use App\Http\Requests\ConnectSource;
 use App\Http\Resources\SourceResource;
 use App\Models\Site;
 use App\Models\Source;
-use App\Models\Subject;
-use App\Pictures\Pictures;
-use App\Rounds\Removal;
 use App\Rounds\RoundJob;
+use App\Sources\Change;
+use App\Sources\Connect;
+use App\Sources\Removal;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -40,7 +38,7 @@ final class SourceController
         return $this->show($site, $source->key)->response()->setStatusCode($source->wasRecentlyCreated ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
     }
 
-    public function update(Request $request, Site $site, string $key, Removal $removal, Pictures $pictures, Refresh $refresh): SourceResource
+    public function update(Request $request, Site $site, string $key, Change $change): SourceResource
     {
         $given = $request->validate([
             'name' => ['sometimes', 'string', 'min:1', 'max:100'],
@@ -52,36 +50,7 @@ final class SourceController
             'profile' => ['sometimes', 'array'],
             'profile.name' => ['nullable', 'string', 'max:100'], 'profile.picture' => ['nullable', 'url:http,https', 'max:2000'], 'profile.bio' => ['nullable', 'string', 'max:500'],
         ]);
-        $source = $site->sources()->where('key', $key)->firstOrFail();
-        $source->fill(array_intersect_key($given, ['name' => 1, 'cadence' => 1, 'profile' => 1]));
-        if (isset($given['cadence'])) {
-            $last = $source->lastRound()->first()->finished_at ?? now();
-            $source->setAttribute('next_at', $last->copy()->addSeconds((int) $given['cadence']));
-        }
-        if (isset($given['connected'])) {
-            $source->fill(['disconnected_at' => (bool) $given['connected'] ? null : now(), 'next_at' => now()]);
-        }
-        if (array_key_exists('subject', $given)) {
-            $subject = $given['subject'] === null ? null : Subject::named($site, (string) $given['subject']);
-            $source->fill(['subject_id' => $subject?->id]);
-            $source->entries()->update(['subject_id' => $subject?->id]);
-        }
-        if (isset($given['acceptsLoss'])) {
-            $source->fill(['accepts_loss' => (bool) $given['acceptsLoss'], 'next_at' => now()]);
-        }
-        $source->save();
-        if (isset($given['profile'])) {
-            if (isset($given['profile']['picture'])) {
-                $pictures->wantOne($site, (string) $given['profile']['picture']);
-            }
-            $refresh->site($site, "$source->name is shown otherwise");
-        }
-        if (isset($given['showsGone'])) {
-            $removal->showGone($source, (bool) $given['showsGone']);
-        }
-        if ((bool) ($given['acceptsLoss'] ?? false)) {
-            RoundJob::dispatch($source->id);
-        }
+        $change->source($site->sources()->where('key', $key)->firstOrFail(), $given);
 
         return $this->show($site, $key);
     }
@@ -91,7 +60,7 @@ final class SourceController
     {
         $source = $site->sources()->where('key', $key)->firstOrFail();
 
-        return new JsonResponse($request->boolean('removed', true) ? $removal->remove($source) : $removal->bringBack($source));
+        return new JsonResponse(['entries' => $request->boolean('removed', true) ? $removal->remove($source) : $removal->bringBack($source)]);
     }
 
     /** A round now, in the background. */

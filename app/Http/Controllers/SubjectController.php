@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Channels\Channels;
-use App\Editions\RefreshSite;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
 use App\Models\SubjectAddress;
+use App\Outbox\Outbox;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -46,11 +46,14 @@ final class SubjectController
     }
 
     /** The day on which it reopened: briefs can show what was said since. */
-    public function update(Request $request, Site $site, string $key): JsonResponse
+    public function update(Request $request, Site $site, Outbox $outbox, string $key): JsonResponse
     {
         $given = $request->validate(['reopenedOn' => ['present', 'nullable', 'date_format:Y-m-d']]);
-        $site->subjects()->where('key', $key)->firstOrFail()->update(['reopened_on' => $given['reopenedOn']]);
-        RefreshSite::dispatch($site->id, 'A subject reopened');
+        $subject = $site->subjects()->where('key', $key)->firstOrFail();
+        DB::transaction(function () use ($subject, $site, $outbox, $given): void {
+            $subject->update(['reopened_on' => $given['reopenedOn']]);
+            $outbox->site($site, 'A subject reopened');
+        });
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
@@ -61,9 +64,9 @@ final class SubjectController
         $given = $request->validate(['channel' => ['required', Rule::in(array_keys($channels->withAddresses()))], 'address' => ['required', 'string', 'max:2000'], 'keep' => ['required', 'boolean']]);
         $subject = $site->subjects()->where('key', $key)->firstOrFail();
         $address = trim((string) $given['address']);
-        $native = $channels->of((string) $given['channel'])->recognised($address) ?? $address;
-        (bool) $given['keep'] ? $subject->addresses()->firstOrCreate(['channel' => $given['channel'], 'address' => $native])
-            : $subject->addresses()->where('channel', $given['channel'])->where('address', $native)->delete();
+        $known = $channels->of((string) $given['channel'])->recognised($address) ?? $address;
+        (bool) $given['keep'] ? $subject->addresses()->firstOrCreate(['channel' => $given['channel'], 'address' => $known])
+            : $subject->addresses()->where('channel', $given['channel'])->where('address', $known)->delete();
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Hand\Testimonials;
 use App\Http\Resources\EntryResource;
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,24 +29,24 @@ final class TestimonialController
     }
 
     /** What only the owner sees comes along: the e-mail address. */
-    public function show(Site $site, string $native): JsonResponse
+    public function show(Site $site, string $id): JsonResponse
     {
-        $entry = $this->found($site, $native);
+        $entry = $this->found($site, $id);
 
         return new JsonResponse(['email' => $entry->private] + EntryResource::make($entry)->resolve());
     }
 
-    public function update(Request $request, Site $site, Testimonials $testimonials, string $native): EntryResource
+    public function update(Request $request, Site $site, Testimonials $testimonials, string $id): EntryResource
     {
-        $stored = $this->found($site, $native);
+        $stored = $this->found($site, $id);
 
         return EntryResource::make($testimonials->write($site, $given = $this->given($request), $this->picture($given), $stored));
     }
 
     /** Removed or, with removed=0, brought back. */
-    public function destroy(Request $request, Site $site, Testimonials $testimonials, string $native): JsonResponse
+    public function destroy(Request $request, Site $site, Testimonials $testimonials, string $id): JsonResponse
     {
-        $testimonials->remove($site, $this->found($site, $native), $request->boolean('removed', true));
+        $testimonials->remove($site, $this->found($site, $id), $request->boolean('removed', true));
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
@@ -74,10 +74,10 @@ final class TestimonialController
         return $file instanceof UploadedFile ? (string) $file->get() : null;
     }
 
-    private function found(Site $site, string $native): Entry
+    private function found(Site $site, string $id): EntryRecord
     {
-        $query = Entry::query();
-        $query->where('site_id', $site->id)->where('native', $native)->whereHas('connection', fn ($source) => $source->where('channel', 'hand'));
+        $query = EntryRecord::query();
+        $query->where('site_id', $site->id)->where('source_entry_id', $id)->whereHas('connection', fn ($source) => $source->where('channel', 'hand'));
 
         return $query->firstOrFail();
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Entries\Listing;
+use App\Listing\Listing;
 use App\Models\Site;
 use App\Models\View;
-use Gnomic\Brief\BriefReader;
+use Gnomic\Sift\Criteria;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -39,9 +39,9 @@ final class ViewController
         if ($site->views()->count() >= self::MOST) {
             abort(422, 'There are '.self::MOST.' views already. Remove one that is not used any more.');
         }
-        $brief = BriefReader::read(['version' => 1] + array_intersect_key($given['wanted'], ['gather' => true, 'sift' => true]));
+        $wanted = Criteria::read($given['wanted']['gather'] ?? [], $given['wanted']['sift'] ?? []);
         $view = $site->views()->updateOrCreate(['name' => trim((string) $given['name'])], ['wanted' => [
-            'wanted' => array_intersect_key($brief->toArray(), ['gather' => true, 'sift' => true]),
+            'wanted' => $wanted->toArray(),
             'state' => $given['state'] ?? null,
             'search' => (string) ($given['search'] ?? ''),
         ]]);

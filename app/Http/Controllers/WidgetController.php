@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Editions\Publish;
-use App\Editions\Refresh;
+use App\Http\Requests\BriefBody;
 use App\Http\Resources\WidgetResource;
 use App\Models\Site;
 use App\Models\Widget;
-use Gnomic\Brief\BriefReader;
+use App\Outbox\Outbox;
+use Gnomic\Brief\Brief;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Random\Randomizer;
 
-/** The site's widgets: their names, their briefs on the bench, and their publishing. */
+/** The site's widgets: their names, their briefs on the bench, and their publishing, which goes on in the background. */
 final class WidgetController
 {
     /** Of keys: none that is taken for another. */
@@ -30,11 +31,11 @@ final class WidgetController
         return WidgetResource::make($this->found($site, $key));
     }
 
-    /** A new widget starts with the usual: the ten newest reviews, in a carousel, three across. */
+    /** A new widget starts with the usual: the ten newest entries, in a carousel, three across. */
     public function store(Request $request, Site $site, Randomizer $chance): JsonResponse
     {
         $given = $request->validate(['name' => ['required', 'string', 'max:100'], 'brief' => ['sometimes', 'array']]);
-        $brief = BriefReader::read($given['brief'] ?? ['version' => 1]);
+        $brief = isset($given['brief']) ? BriefBody::of($request) : Brief::usual();
         $widget = $site->widgets()->create([
             // Ten of these are enough that no two widgets ever share a key, and that none can be guessed.
             'key' => implode('', array_map(fn (): string => self::LETTERS[$chance->getInt(0, strlen(self::LETTERS) - 1)], range(1, 10))),
@@ -45,14 +46,21 @@ final class WidgetController
         return WidgetResource::make($widget->refresh())->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
-    public function update(Request $request, Site $site, string $key): WidgetResource
+    public function update(Request $request, Site $site, Outbox $outbox, string $key): WidgetResource
     {
         $given = $request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:100'], 'brief' => ['sometimes', 'array']]);
         $widget = $this->found($site, $key);
         if (isset($given['brief'])) {
-            $given['brief'] = BriefReader::read($given['brief'])->toArray();
+            $given['brief'] = BriefBody::of($request)->toArray();
         }
-        $widget->update($given);
+        DB::transaction(function () use ($widget, $given, $outbox): void {
+            $widget->fill($given);
+            $isRenamed = $widget->isDirty('name');
+            $widget->save();
+            if ($isRenamed && $widget->edition_id !== null) {
+                $outbox->widget($widget, null, 'It was renamed');
+            }
+        });
 
         return WidgetResource::make($widget);
     }
@@ -65,33 +73,33 @@ final class WidgetController
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
 
-    public function publish(Site $site, string $key, Publish $publish, Refresh $refresh): JsonResponse
+    /** What is on the bench goes out. The answer tells whether that is still under way. */
+    public function publish(Site $site, Outbox $outbox, string $key): JsonResponse
     {
         $widget = $this->found($site, $key);
-        $isNew = $publish->draft($widget, 'By hand') !== null;
-        if ($isNew) {
-            $refresh->apartFrom($widget);
-        }
+        $outbox->widget($widget, $widget->draft(), 'By hand');
 
-        return WidgetResource::make($widget->refresh())->response()->setStatusCode($isNew ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
+        return WidgetResource::make($this->found($site, $key))->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
     }
 
     /**
      * Pins an entry first, or takes the pin back. Where the bench has nothing that is not out, the pin goes out at once;
      * else it waits there with the other changes.
      */
-    public function pin(Request $request, Site $site, string $key, Publish $publish, Refresh $refresh): JsonResponse
+    public function pin(Request $request, Site $site, Outbox $outbox, string $key): JsonResponse
     {
         $given = $request->validate(['id' => ['required', 'string', 'max:600'], 'on' => ['required', 'boolean']]);
         $widget = $this->found($site, $key);
-        $json = $widget->draft()->toArray();
-        $isOut = $widget->edition !== null && $widget->edition->toBrief()->toArray() === $json;
-        $others = array_values(array_filter($widget->draft()->pins, fn (string $pin): bool => $pin !== $given['id']));
-        $json['sift'] = ['pins' => (bool) $given['on'] ? [...$others, (string) $given['id']] : $others] + (is_array($json['sift']) ? $json['sift'] : []);
-        $widget->update(['brief' => BriefReader::read($json)->toArray()]);
-        if ($isOut && $publish->draft($widget, (bool) $given['on'] ? 'An entry was pinned' : 'A pin was taken back') !== null) {
-            $refresh->apartFrom($widget);
-        }
+        $draft = $widget->draft();
+        $isOut = $widget->edition !== null && $widget->edition->toBrief()->toArray() === $draft->toArray();
+        $others = array_values(array_filter($draft->criteria->pins, fn (string $pin): bool => $pin !== $given['id']));
+        $pinned = $draft->with(criteria: $draft->criteria->with('/sift/pins', (bool) $given['on'] ? [...$others, (string) $given['id']] : $others));
+        DB::transaction(function () use ($widget, $pinned, $isOut, $outbox, $given): void {
+            $widget->update(['brief' => $pinned->toArray()]);
+            if ($isOut) {
+                $outbox->widget($widget, $pinned, (bool) $given['on'] ? 'An entry was pinned' : 'A pin was taken back');
+            }
+        });
 
         return new JsonResponse(['out' => $isOut]);
     }

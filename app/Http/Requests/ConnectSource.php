@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Channels\Wanted;
+use App\Sources\WantedSource;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What a new source is made of: a channel, and what stands for it there: an address, a place, a venue, a board. */
@@ -29,11 +29,11 @@ final class ConnectSource extends FormRequest
         ];
     }
 
-    public function wanted(): Wanted
+    public function wanted(): WantedSource
     {
         $text = fn (string $name): ?string => $this->filled($name) ? $this->string($name)->toString() : null;
 
-        return new Wanted((string) $text('channel'), (string) $text('address'), (string) $text('name'), $text('home'),
+        return new WantedSource((string) $text('channel'), (string) $text('address'), (string) $text('name'), $text('home'),
             $this->filled('grant') ? $this->integer('grant') : null, $text('subject'), $text('of'));
     }
 }

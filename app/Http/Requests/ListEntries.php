@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Entries\Listing;
+use App\Listing\Listing;
 use App\Models\Site;
-use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefIsWrong;
-use Gnomic\Brief\BriefReader;
+use Gnomic\Json\MemberIsWrong;
+use Gnomic\Sift\Criteria;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use stdClass;
 
 /** Which entries the owner wants listed: by the clauses of a brief, by a state, by words. */
 final class ListEntries extends FormRequest
@@ -35,14 +36,17 @@ final class ListEntries extends FormRequest
     }
 
     /** @throws BriefIsWrong */
-    public function wanted(): Brief
+    public function wanted(): Criteria
     {
         $wanted = $this->string('wanted')->toString();
-        $json = $wanted === '' ? [] : json_decode($wanted, true, 32);
-        if (! is_array($json)) {
-            throw new BriefIsWrong('/', 'What is wanted is not JSON: '.json_last_error_msg().'.');
+        $json = $wanted === '' ? new stdClass : json_decode($wanted, false, 32);
+        if (! $json instanceof stdClass) {
+            throw BriefIsWrong::syntax($json === null ? json_last_error_msg() : 'it is no object');
         }
-
-        return BriefReader::read(['version' => 1] + array_intersect_key($json, ['gather' => true, 'sift' => true]));
+        try {
+            return Criteria::read($json->gather ?? [], $json->sift ?? []);
+        } catch (MemberIsWrong $wrong) {
+            throw BriefIsWrong::at($wrong);
+        }
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Models\Entry;
+use App\Models\EntryRecord;
 use Gnomic\Entry\EntryJson;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
-/** @mixin Entry */
+/** @mixin EntryRecord */
 final class EntryResource extends JsonResource
 {
     public static $wrap = null;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Access\Services;
+use App\Access\OAuthProviders;
 use App\Channels\Channels;
 use App\Models\Source;
 use Carbon\CarbonImmutable;
@@ -29,7 +29,7 @@ final class SourceResource extends JsonResource
         $newest = $this->resource->getAttribute('newest_published');
         $round = $this->resource->lastRound;
         $channel = app(Channels::class)->of($this->channel);
-        $granting = app(Services::class);
+        $granting = app(OAuthProviders::class);
 
         return [
             'key' => $this->key,

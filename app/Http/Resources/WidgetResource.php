@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Bench\Around;
+use App\Bench\SentenceContexts;
 use App\Models\Widget;
+use App\Outbox\Outbox;
 use Gnomic\Brief\Sentence;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -25,7 +26,8 @@ final class WidgetResource extends JsonResource
             'key' => $this->key,
             'name' => $this->name,
             'brief' => $brief->toArray(),
-            'sentence' => Sentence::text($brief, app(Around::class)->brief($this->site, $brief)),
+            'sentence' => Sentence::short($brief, app(SentenceContexts::class)->brief($this->site, $brief)),
+            'publishing' => app(Outbox::class)->has($this->resource),
             'edition' => $edition === null ? null : [
                 'number' => $edition->number,
                 'hash' => $edition->hash,

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Feed;
 
 use DOMElement;
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
-use Gnomic\Gather\Dates\DateReader;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** Atom 1.0 (RFC 4287) and its forerunner 0.3, with Media RSS and the threading extension's counts. */
 final class AtomReader

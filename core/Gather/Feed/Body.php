@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Feed;
 
 use Gnomic\Entry\Media;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** The words of an item in both forms, and the pictures that stood among them. */
 final readonly class Body

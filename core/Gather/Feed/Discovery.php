@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Feed;
 
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** Feeds named by a page: `<link rel="alternate">` with a feed's media type (common practice; the HTML standard, §4.6.6.1). */
 final class Discovery

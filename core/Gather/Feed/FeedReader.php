@@ -6,7 +6,7 @@ namespace Gnomic\Gather\Feed;
 
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Charset;
+use Gnomic\Text\Charset;
 
 /** Reads RSS 0.90–2.0, RSS 1.0, Atom 0.3 and 1.0, and JSON Feed 1.0 and 1.1 by what the bytes are, not by their name. */
 final class FeedReader

@@ -6,8 +6,8 @@ namespace Gnomic\Gather\Feed;
 
 use DOMElement;
 use DOMText;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Words;
 
 /** The child elements of a feed's element, by module and name: "dc:creator", "content:encoded", "title". */
 final readonly class Fields

@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Feed;
 
 use DateTimeImmutable;
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\RatingException;
-use Gnomic\Gather\Dates\DateReader;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
+use Gnomic\Text\Address;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** JSON Feed 1.0 and 1.1 (jsonfeed.org), and the ratings of the extension object that Gnomic's own feeds carry. */
 final class JsonFeedReader

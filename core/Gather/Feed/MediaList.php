@@ -6,9 +6,9 @@ namespace Gnomic\Gather\Feed;
 
 use DOMElement;
 use Gnomic\Entry\Media;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** Pictures, films and sounds of an item, each address once. */
 final class MediaList

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Feed;
 
 use DOMElement;
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
-use Gnomic\Gather\Dates\DateReader;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** RSS 0.90 to 2.0 and RSS 1.0, with the modules content, Dublin Core, Media RSS and slash. */
 final class RssReader

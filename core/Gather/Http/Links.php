@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Http;
 
-use Gnomic\Gather\Text\Address;
+use Gnomic\Text\Address;
 
 /** Web links in a header (RFC 8288): `<https://example.org/2>; rel="next"`. */
 final class Links

@@ -106,7 +106,7 @@ final class Languages
             return null;
         }
         $weights = self::weights()[$script] ?? [];
-        $scores = array_fill_keys(array_keys(Profiles::BY_SCRIPT[$script]), 0.0);
+        $scores = array_fill_keys(array_keys(TrigramProfiles::BY_SCRIPT[$script]), 0.0);
         $seen = 0;
         [$first, $second] = $letters;
         for ($at = 2; $at < $count; $at++) {
@@ -163,7 +163,7 @@ final class Languages
             return self::$weights;
         }
         $weights = [];
-        foreach (Profiles::BY_SCRIPT as $script => $languages) {
+        foreach (TrigramProfiles::BY_SCRIPT as $script => $languages) {
             $raw = [];
             foreach ($languages as $language => $trigrams) {
                 foreach (explode('|', $trigrams) as $rank => $trigram) {

@@ -26,7 +26,7 @@ final readonly class Likeness
     {
     }
 
-    public static function between(Said $one, Said $other): self
+    public static function between(ComparedEntry $one, ComparedEntry $other): self
     {
         $resemblance = Shingles::resemblance($one->shingles, $other->shingles);
         $score = $resemblance;

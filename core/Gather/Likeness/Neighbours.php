@@ -27,7 +27,7 @@ final class Neighbours
     /** @return array{int, Likeness}|null the earlier entry that this one is told again of, and why */
     public function add(Entry $entry): ?array
     {
-        $said = Said::by($entry);
+        $said = ComparedEntry::by($entry);
         $bands = MinHash::bands(MinHash::signature($said->shingles));
         $number = count($this->said);
         $candidates = [];
@@ -41,7 +41,7 @@ final class Neighbours
         // Each candidate leads on to those before it.
         for ($queue = array_keys($candidates), $looked = 0; $queue !== [] && $looked < self::MOST; $looked++) {
             $candidate = array_shift($queue);
-            $other = Said::unpacked($this->said[$candidate]);
+            $other = ComparedEntry::unpacked($this->said[$candidate]);
             if ($other->source !== $said->source || $said->source === '') {
                 $likeness = Likeness::between($other, $said);
                 if ($likeness->isSame && ($found === null || $likeness->score > $found[1]->score)) {

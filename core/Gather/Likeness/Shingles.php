@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Likeness;
 
-use Gnomic\Gather\Text\Fold;
+use Gnomic\Text\Fold;
 
 /**
  * A text as a set of overlapping pieces (Broder, On the resemblance and containment of documents, 1997): three words

@@ -14,6 +14,7 @@ final readonly class Matched
      * @param  list<Entry>  $changed  edited at the source, or back after having gone
      * @param  int  $same  how many stayed as they were
      * @param  list<string>  $gone  identifiers of those that are no longer there
+     * @param  array<array-key, string>  $digests  of those that are new or changed, by identifier
      * @param  string|null  $held  why nothing of this may be applied; null where all may
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class Matched
         public array $changed,
         public int $same,
         public array $gone,
+        public array $digests = [],
         public ?string $held = null,
     ) {
     }

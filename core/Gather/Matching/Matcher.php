@@ -22,7 +22,7 @@ final class Matcher
      */
     public static function match(array $known, array $answered, Coverage $coverage, bool $lossIsRight = false): Matched
     {
-        $new = $changed = $byId = [];
+        $new = $changed = $byId = $digests = [];
         $same = 0;
         $oldest = null;
         foreach ($answered as $entry) {
@@ -31,12 +31,16 @@ final class Matcher
             }
             $byId[$entry->id] = true;
             $stored = $known[$entry->id] ?? null;
+            $digest = Digest::of($entry);
             if ($stored === null) {
                 $new[] = $entry;
-            } elseif ($stored->gone || $stored->digest !== Digest::of($entry)) {
+            } elseif ($stored->gone || $stored->digest !== $digest) {
                 $changed[] = $entry;
             } else {
                 $same++;
+            }
+            if ($stored === null || $stored->gone || $stored->digest !== $digest) {
+                $digests[$entry->id] = $digest;
             }
             $at = $entry->published?->getTimestamp();
             $oldest = $at === null ? $oldest : min($oldest ?? $at, $at);
@@ -55,7 +59,7 @@ final class Matcher
             }
         }
 
-        return new Matched($new, $changed, $same, $gone, $lossIsRight || $coverage === Coverage::Some ? null : self::doubt($present, count($byId), count($gone)));
+        return new Matched($new, $changed, $same, $gone, $digests, $lossIsRight || $coverage === Coverage::Some ? null : self::doubt($present, count($byId), count($gone)));
     }
 
     private static function doubt(int $present, int $answered, int $gone): ?string

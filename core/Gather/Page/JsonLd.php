@@ -6,7 +6,7 @@ namespace Gnomic\Gather\Page;
 
 use DOMNode;
 use Gnomic\Gather\Problem;
-use Gnomic\Gather\Text\Html;
+use Gnomic\Text\Html;
 
 /**
  * The things that a page describes in JSON-LD 1.1 (W3C), as pages use it: nodes, lists of nodes and @graph, values with

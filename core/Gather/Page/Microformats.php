@@ -6,7 +6,7 @@ namespace Gnomic\Gather\Page;
 
 use DOMElement;
 use DOMNode;
-use Gnomic\Gather\Text\Html;
+use Gnomic\Text\Html;
 
 /**
  * Microformats2 (microformats.org/wiki/microformats2-parsing) as far as reviews and posts go: h-review, h-entry,

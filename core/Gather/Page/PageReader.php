@@ -9,10 +9,10 @@ use Gnomic\Gather\Feed\Discovery;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Charset;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Charset;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** Reads what is marked up in a page: reviews in JSON-LD, microdata and RDFa; reviews and posts in microformats. */
 final class PageReader

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Page;
 
 use DateTimeImmutable;
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
@@ -13,12 +14,11 @@ use Gnomic\Entry\Rating;
 use Gnomic\Entry\RatingException;
 use Gnomic\Entry\RatingText;
 use Gnomic\Entry\Scale;
-use Gnomic\Gather\Dates\DateReader;
 use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\Feed\MediaList;
 use Gnomic\Gather\Problem;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Words;
 
 /** Reviews and figures among the things of a page, by schema.org's Review, Rating and AggregateRating. */
 final class SchemaReviews

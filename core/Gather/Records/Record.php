@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Records;
 
 use DateTimeImmutable;
-use Gnomic\Gather\Dates\DateReader;
+use Gnomic\Dates\DateReader;
 use Gnomic\Gather\NotReadable;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Words;
 
 /** A service's record, of which nothing is trusted: whatever is missing or of another type is null. */
 final readonly class Record

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Records;
 
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
@@ -11,15 +12,14 @@ use Gnomic\Entry\Rating;
 use Gnomic\Entry\RatingException;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
-use Gnomic\Gather\Dates\DateReader;
 use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Words;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
+use Gnomic\Text\Address;
+use Gnomic\Text\Words;
 
 /** Pages of reviews as the Wayleaf directory answers them. */
 final class WayleafReviews

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Tables;
 
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\RatingText;
-use Gnomic\Gather\Dates\DateReader;
-use Gnomic\Gather\Text\Fold;
+use Gnomic\Text\Fold;
 
 /** Which column of a table holds what: by its name first, and where a name is not known by what stands below it. */
 final readonly class Columns

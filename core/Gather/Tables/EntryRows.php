@@ -6,6 +6,7 @@ namespace Gnomic\Gather\Tables;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
@@ -15,13 +16,12 @@ use Gnomic\Entry\RatingException;
 use Gnomic\Entry\RatingText;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
-use Gnomic\Gather\Dates\DateReader;
 use Gnomic\Gather\Feed\Identity;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 
 /** Turns the rows of a table of past entries into entries, each for itself: a wrong row keeps no other out. */
 final class EntryRows

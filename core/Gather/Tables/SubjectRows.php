@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Tables;
 
-use Gnomic\Gather\Text\Address;
-use Gnomic\Gather\Text\Fold;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Address;
+use Gnomic\Text\Fold;
+use Gnomic\Text\Words;
 
 /** Turns a table of subjects, with a column for each channel, into subjects and their addresses. */
 final class SubjectRows

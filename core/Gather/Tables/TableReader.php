@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Tables;
 
 use Gnomic\Gather\Problem;
-use Gnomic\Gather\Text\Charset;
+use Gnomic\Text\Charset;
 
 /** Reads a table from bytes by what they are, not by the name of the file. */
 final class TableReader

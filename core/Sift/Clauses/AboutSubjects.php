@@ -4,27 +4,62 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Brief\Numbers;
+use Gnomic\Json\Schema\ListSchema;
+use Gnomic\Json\Schema\TextSchema;
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\OfAlike;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\SiteNames;
+use Gnomic\Sift\Topic;
 
 /** Entries about the subjects that the brief names. */
-final readonly class AboutSubjects implements OfAlike
+final readonly class AboutSubjects extends Clause
 {
     /** @param  list<string>  $subjects keys */
-    public function __construct(private array $subjects)
+    private function __construct(private array $subjects, private SiteContext $site)
     {
     }
 
-    public function key(): string
+    public static function key(): string
     {
         return 'subjects';
     }
 
+    public static function topic(): Topic
+    {
+        return Topic::sources();
+    }
+
+    public static function columns(): array
+    {
+        return ['subject'];
+    }
+
+    public static function members(): array
+    {
+        return ['/gather/subjects' => ListSchema::orNull(TextSchema::of(1, 200), 200, about: 'Keys of subjects; null for all, and for entries about none.')];
+    }
+
+    public static function of(Criteria $wanted, SiteContext $site): ?self
+    {
+        return $wanted->part('gather')->has('subjects') ? new self($wanted->part('gather')->strings('subjects'), $site) : null;
+    }
+
+    public static function ofFigures(Criteria $wanted, SiteContext $site): ?self
+    {
+        return self::of($wanted, $site);
+    }
+
+    public static function called(): string
+    {
+        return 'the choice of subjects';
+    }
+
     public function phrase(): string
     {
-        return 'about '.Numbers::counted(count($this->subjects), 'subject');
+        return 'about '.SiteNames::listed($this->subjects, 'subject', $this->site->names->subject(...));
     }
 
     public function keeps(Facts $entry): bool
@@ -34,7 +69,7 @@ final readonly class AboutSubjects implements OfAlike
 
     public function reason(Facts $entry): string
     {
-        return $entry->subject === null ? 'It is about no subject that is known, and the brief wants some.' : "It is about \"$entry->subject\", which the brief does not name.";
+        return $entry->subject === null ? 'It is about no subject that is known, and the brief wants some.' : 'It is about '.$this->site->names->subject($entry->subject).', which the brief does not name.';
     }
 
     public function condition(): Condition

@@ -4,24 +4,53 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\OfAlike;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Topic;
 
 /**
  * Of entries told at several places, one. Always part of the sieve, and always of the brief's own sources: where the one
  * that would speak comes from a source that the brief leaves out, the next one speaks.
  */
-final readonly class CountedOnce implements OfAlike
+final readonly class CountedOnce extends Clause
 {
-    /** @param  list<string>|null  $sources of the brief; null for all */
-    public function __construct(private ?array $sources)
+    /** @param  list<string>|null  $sources of which one may speak for others; null for all */
+    private function __construct(private ?array $sources)
     {
     }
 
-    public function key(): string
+    public static function key(): string
     {
         return 'once';
+    }
+
+    public static function topic(): Topic
+    {
+        return Topic::sources();
+    }
+
+    public static function columns(): array
+    {
+        return ['duplicate_of'];
+    }
+
+    public static function of(Criteria $wanted, SiteContext $site): self
+    {
+        return new self(self::speaking($wanted, $site, AllowedByChannel::figuresOnly($wanted)));
+    }
+
+    /** A channel of which only the figures are shown speaks in the figures. */
+    public static function ofFigures(Criteria $wanted, SiteContext $site): self
+    {
+        return new self(self::speaking($wanted, $site, []));
+    }
+
+    public static function yieldsToPins(): bool
+    {
+        return false;
     }
 
     public function phrase(): string
@@ -31,7 +60,7 @@ final readonly class CountedOnce implements OfAlike
 
     public function keeps(Facts $entry): bool
     {
-        return $this->sources === null ? $entry->toldBy === [] : array_intersect($entry->toldBy, $this->sources) === [];
+        return $this->sources === null ? $entry->duplicateOf === [] : array_intersect($entry->duplicateOf, $this->sources) === [];
     }
 
     public function reason(Facts $entry): string
@@ -43,10 +72,30 @@ final readonly class CountedOnce implements OfAlike
     public function condition(): Condition
     {
         if ($this->sources === null || $this->sources === []) {
-            return new Condition($this->sources === null ? '(told_by IS NULL)' : '(1)');
+            return new Condition($this->sources === null ? '(duplicate_of IS NULL)' : '(1)');
         }
-        $any = implode(' OR ', array_fill(0, count($this->sources), 'INSTR(told_by, ?) > 0'));
+        $any = implode(' OR ', array_fill(0, count($this->sources), 'INSTR(duplicate_of, ?) > 0'));
 
-        return new Condition("(told_by IS NULL OR NOT ($any))", array_map(fn (string $source): string => "|$source|", $this->sources));
+        return new Condition("(duplicate_of IS NULL OR NOT ($any))", array_map(fn (string $source): string => "|$source|", $this->sources));
+    }
+
+    /**
+     * The sources of which one may speak for entries that tell the same; null for all.
+     *
+     * @param  list<string>  $silent  channels that are not shown
+     * @return list<string>|null
+     */
+    private static function speaking(Criteria $wanted, SiteContext $site, array $silent): ?array
+    {
+        $gather = $wanted->part('gather');
+        $sources = $gather->has('sources') ? $gather->strings('sources') : null;
+        $channels = $gather->has('channels') ? $gather->strings('channels') : null;
+        if ($channels === null && $silent === []) {
+            return $sources;
+        }
+        $sources ??= array_map(strval(...), array_keys($site->channels)) ?: $channels;
+
+        return $sources === null ? null : array_values(array_filter($sources, fn (string $source): bool => ! in_array($site->channelOf($source), $silent, true)
+            && ($channels === null || in_array($site->channelOf($source), $channels, true))));
     }
 }

@@ -4,27 +4,62 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Brief\Numbers;
+use Gnomic\Json\Schema\ListSchema;
+use Gnomic\Json\Schema\TextSchema;
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\OfAlike;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\SiteNames;
+use Gnomic\Sift\Topic;
 
 /** Entries of the sources that the brief names. */
-final readonly class FromSources implements OfAlike
+final readonly class FromSources extends Clause
 {
     /** @param  list<string>  $sources keys */
-    public function __construct(private array $sources)
+    private function __construct(private array $sources, private SiteContext $site)
     {
     }
 
-    public function key(): string
+    public static function key(): string
     {
         return 'sources';
     }
 
+    public static function topic(): Topic
+    {
+        return Topic::sources();
+    }
+
+    public static function columns(): array
+    {
+        return ['source'];
+    }
+
+    public static function members(): array
+    {
+        return ['/gather/sources' => ListSchema::orNull(TextSchema::of(1, 100), 200, about: 'Keys of sources; null for all of the site\'s.')];
+    }
+
+    public static function of(Criteria $wanted, SiteContext $site): ?self
+    {
+        return $wanted->part('gather')->has('sources') ? new self($wanted->part('gather')->strings('sources'), $site) : null;
+    }
+
+    public static function ofFigures(Criteria $wanted, SiteContext $site): ?self
+    {
+        return self::of($wanted, $site);
+    }
+
+    public static function called(): string
+    {
+        return 'the choice of sources';
+    }
+
     public function phrase(): string
     {
-        return 'from '.Numbers::counted(count($this->sources), 'source');
+        return 'from '.SiteNames::listed($this->sources, 'source', $this->site->names->source(...));
     }
 
     public function keeps(Facts $entry): bool
@@ -34,7 +69,7 @@ final readonly class FromSources implements OfAlike
 
     public function reason(Facts $entry): string
     {
-        return "It comes from \"$entry->source\", which the brief does not name.";
+        return 'It comes from '.$this->site->names->source($entry->source).', which the brief does not name.';
     }
 
     public function condition(): Condition

@@ -4,40 +4,106 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
-use Gnomic\Brief\LanguagesWanted;
-use Gnomic\Brief\Numbers;
+use Gnomic\Json\Schema\BooleanSchema;
+use Gnomic\Json\Schema\ChoiceSchema;
+use Gnomic\Json\Schema\ListSchema;
+use Gnomic\Json\Schema\ObjectSchema;
+use Gnomic\Json\Schema\TextSchema;
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\OfAlike;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Topic;
+use Gnomic\Text\Numbers;
 use Locale;
 
-/** Entries in the languages that the brief names, by basic filtering (RFC 4647, section 3.3.1). */
-final readonly class InLanguages implements OfAlike
+/** Entries in the languages that the brief names, by basic filtering (RFC 4647, section 3.3.1): "en" is every English, "en-gb" the British one. */
+final readonly class InLanguages extends Clause
 {
     /** @param  list<string>  $only  ranges */
-    public function __construct(private array $only, private bool $keepUnknown)
+    private function __construct(private array $only, private bool $keepsUnknown)
     {
     }
 
-    public function key(): string
+    public static function key(): string
     {
         return 'languages';
+    }
+
+    public static function topic(): Topic
+    {
+        return new Topic('languages', 'sift', 'Languages', 'some only, or the page’s own first');
+    }
+
+    public static function columns(): array
+    {
+        return ['language'];
+    }
+
+    public static function members(): array
+    {
+        $range = TextSchema::matching('^[A-Za-z]{1,8}(-[A-Za-z0-9]{1,8})*$', 'a language such as "en" or "pt-BR" (BCP 47)', 35);
+
+        return ['/sift/languages' => ObjectSchema::orNull([
+            'only' => ListSchema::orNull($range, 50, about: 'Language ranges (RFC 4647): "en" is every English; null for all.'),
+            'unknown' => ChoiceSchema::among(['keep', 'drop'], 'drop', 'What becomes of entries whose language nobody knows.'),
+            'pageFirst' => new BooleanSchema(false, 'Whether entries in the language of the page come before the others.'),
+        ], 'Languages; null for any.')];
+    }
+
+    public static function of(Criteria $wanted, SiteContext $site): ?self
+    {
+        $languages = $wanted->part('sift')->objectOrNull('languages');
+        $only = $languages?->strings('only') ?? [];
+
+        return $languages === null || $only === [] ? null : new self($only, $languages->string('unknown') === 'keep');
+    }
+
+    /** Whether entries in the language of the page come before the others. */
+    public static function pageFirst(Criteria $wanted): bool
+    {
+        return $wanted->part('sift')->object('languages')->boolOr('pageFirst', false);
+    }
+
+    public static function spoken(Criteria $wanted, SiteContext $site): array
+    {
+        return [...parent::spoken($wanted, $site), ...(self::pageFirst($wanted) ? ['the page’s own language first'] : [])];
+    }
+
+    public static function called(): string
+    {
+        return 'the languages';
+    }
+
+    public static function looser(Criteria $wanted): array
+    {
+        $languages = $wanted->part('sift')->objectOrNull('languages');
+
+        return $languages === null || $languages->string('unknown') === 'keep' ? []
+            : [$wanted->with('/sift/languages', ['only' => $languages->strings('only'), 'unknown' => 'keep', 'pageFirst' => self::pageFirst($wanted)])];
+    }
+
+    public static function without(Criteria $wanted): Criteria
+    {
+        return $wanted->with('/sift/languages', self::pageFirst($wanted) ? ['pageFirst' => true] : null);
     }
 
     public function phrase(): string
     {
         $names = array_map(self::named(...), $this->only);
 
-        return 'in '.(count($names) > 3 ? Numbers::counted(count($names), 'language') : implode(' or ', $names)).($this->keepUnknown ? ' or an unknown language' : '');
+        return 'in '.(count($names) > 3 ? Numbers::counted(count($names), 'language') : implode(' or ', $names)).($this->keepsUnknown ? ' or an unknown language' : '');
     }
 
     public function keeps(Facts $entry): bool
     {
         if ($entry->language === null) {
-            return $this->keepUnknown;
+            return $this->keepsUnknown;
         }
         foreach ($this->only as $range) {
-            if (LanguagesWanted::covers($range, $entry->language)) {
+            $range = strtolower($range);
+            if ($entry->language === $range || str_starts_with($entry->language, "$range-")) {
                 return true;
             }
         }
@@ -52,22 +118,14 @@ final readonly class InLanguages implements OfAlike
 
     public function condition(): Condition
     {
-        $any = self::of($this->only);
-
-        return new Condition("(CASE WHEN language IS NULL THEN ? ELSE $any->sql END)", [$this->keepUnknown ? 1 : 0, ...$any->bindings]);
-    }
-
-    /** @param  list<string>  $ranges */
-    public static function of(array $ranges): Condition
-    {
-        $sql = implode(' OR ', array_fill(0, count($ranges), 'language = ? OR SUBSTR(language, 1, ?) = ?'));
+        $sql = implode(' OR ', array_fill(0, count($this->only), 'language = ? OR SUBSTR(language, 1, ?) = ?'));
         $bindings = [];
-        foreach ($ranges as $range) {
+        foreach ($this->only as $range) {
             $range = strtolower($range);
             array_push($bindings, $range, strlen($range) + 1, "$range-");
         }
 
-        return new Condition("($sql)", $bindings);
+        return new Condition("(CASE WHEN language IS NULL THEN ? ELSE ($sql) END)", [$this->keepsUnknown ? 1 : 0, ...$bindings]);
     }
 
     /** "German", "Brazilian Portuguese"; the tag itself where it has no name. */

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\OfAlike;
+use Gnomic\Sift\Flattery;
+use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Term;
+use Gnomic\Sift\Topic;
 
 /** Entries that say none of the words which the site never shows. */
-final readonly class NeverSaid implements OfAlike
+final readonly class NeverSaid extends Clause
 {
     /** @var array<string, Term> */
     private array $terms;
@@ -21,9 +25,34 @@ final readonly class NeverSaid implements OfAlike
         $this->terms = Term::each($words);
     }
 
-    public function key(): string
+    public static function key(): string
     {
         return 'never';
+    }
+
+    public static function topic(): Topic
+    {
+        return Topic::hand();
+    }
+
+    public static function columns(): array
+    {
+        return ['barred'];
+    }
+
+    public static function of(Criteria $wanted, SiteContext $site): ?self
+    {
+        return $site->never === [] ? null : new self($site->never);
+    }
+
+    public static function flatters(Criteria $wanted, SiteContext $site): ?Flattery
+    {
+        return $site->never === [] ? null : Flattery::ByWords;
+    }
+
+    public static function yieldsToPins(): bool
+    {
+        return false;
     }
 
     public function phrase(): string
@@ -38,7 +67,7 @@ final readonly class NeverSaid implements OfAlike
 
     public function reason(Facts $entry): string
     {
-        return 'It says "'.$this->said($entry).'", which stands on the list of words this site never shows.';
+        return 'It says "'.$this->said($entry).'", which is on the list of words this site never shows.';
     }
 
     /** The list is the site's and seldom changes: which entries it bars is a column, kept up to date where the list is. */

@@ -4,16 +4,44 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\OfAlike;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Topic;
 
 /** Entries that are still at their source. Always part of the sieve. */
-final readonly class StillThere implements OfAlike
+final readonly class StillThere extends Clause
 {
-    public function key(): string
+    public static function key(): string
     {
         return 'present';
+    }
+
+    public static function topic(): Topic
+    {
+        return Topic::sources();
+    }
+
+    public static function columns(): array
+    {
+        return ['gone'];
+    }
+
+    public static function of(Criteria $wanted, SiteContext $site): self
+    {
+        return new self;
+    }
+
+    public static function ofFigures(Criteria $wanted, SiteContext $site): self
+    {
+        return new self;
+    }
+
+    public static function yieldsToPins(): bool
+    {
+        return false;
     }
 
     public function phrase(): string

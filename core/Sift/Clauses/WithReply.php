@@ -4,16 +4,45 @@ declare(strict_types=1);
 
 namespace Gnomic\Sift\Clauses;
 
+use Gnomic\Json\Schema\BooleanSchema;
+use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\OfAlike;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Topic;
 
 /** Entries that the owner has replied to. */
-final readonly class WithReply implements OfAlike
+final readonly class WithReply extends Clause
 {
-    public function key(): string
+    public static function key(): string
     {
         return 'reply';
+    }
+
+    public static function topic(): Topic
+    {
+        return WithPictures::topic();
+    }
+
+    public static function columns(): array
+    {
+        return ['replied'];
+    }
+
+    public static function members(): array
+    {
+        return ['/sift/withReply' => new BooleanSchema(false, 'Only entries that were replied to.')];
+    }
+
+    public static function of(Criteria $wanted, SiteContext $site): ?self
+    {
+        return $wanted->part('sift')->boolOr('withReply', false) ? new self : null;
+    }
+
+    public static function called(): string
+    {
+        return 'the wish for a reply';
     }
 
     public function phrase(): string

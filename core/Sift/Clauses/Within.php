@@ -5,37 +5,118 @@ declare(strict_types=1);
 namespace Gnomic\Sift\Clauses;
 
 use DateTimeImmutable;
-use Gnomic\Brief\Numbers;
-use Gnomic\Brief\WhenWanted;
-use Gnomic\Sift\Circumstances;
+use Gnomic\Json\Schema\BooleanSchema;
+use Gnomic\Json\Schema\ChoiceSchema;
+use Gnomic\Json\Schema\NumberSchema;
+use Gnomic\Json\Schema\ObjectSchema;
+use Gnomic\Json\Schema\TextSchema;
 use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Topic;
+use Gnomic\Text\Numbers;
 
 /**
  * Entries of a certain time, by days at the site: the last 30 days are today and the 29 before it; the last two months go
  * back to the same day two months ago, or to the last of a month that is shorter. Undated entries are of no time.
  */
-final readonly class Within implements Clause
+final readonly class Within extends Clause
 {
-    public function __construct(private WhenWanted $wanted, private Circumstances $around)
+    /**
+     * @param  int|null  $last  how many of the unit, today being part of the first
+     * @param  string  $unit  days or months
+     * @param  string|null  $from  a day, "2026-03-01", included
+     * @param  string|null  $to  a day, included
+     */
+    private function __construct(private ?int $last, private string $unit, private ?string $from, private ?string $to, private bool $sinceReopened, private SiteContext $site)
     {
     }
 
-    public function key(): string
+    public static function key(): string
     {
         return 'when';
     }
 
+    public static function topic(): Topic
+    {
+        return new Topic('when', 'sift', 'Time', 'the last months, or between two days');
+    }
+
+    public static function columns(): array
+    {
+        return ['published', 'subject'];
+    }
+
+    public static function members(): array
+    {
+        return ['/sift/when' => ObjectSchema::orNull([
+            'last' => NumberSchema::whole(1, 10_000, about: 'So many of the unit back from today, today included.'),
+            'unit' => ChoiceSchema::among(['days', 'months'], 'days'),
+            'from' => TextSchema::dayOrNull('A day, included.'),
+            'to' => TextSchema::dayOrNull('A day, included.'),
+            'sinceReopened' => new BooleanSchema(false, 'Only since the day on which the entry\'s subject reopened, where it has one.'),
+        ], 'When it was said, by days at the site; null for any time. Undated entries are of no time.')];
+    }
+
+    public static function of(Criteria $wanted, SiteContext $site): ?self
+    {
+        $when = $wanted->part('sift')->objectOrNull('when');
+        if ($when === null) {
+            return null;
+        }
+        $read = new self($when->intOrNull('last'), $when->string('unit'), $when->stringOrNull('from'), $when->stringOrNull('to'), $when->boolOr('sinceReopened', false), $site);
+
+        return $read->last === null && $read->from === null && $read->to === null && ! $read->sinceReopened ? null : $read;
+    }
+
+    /** Whether it asks when subjects reopened. */
+    public static function asksReopened(Criteria $wanted): bool
+    {
+        return $wanted->part('sift')->object('when')->boolOr('sinceReopened', false);
+    }
+
+    public static function goesByTheDay(Criteria $wanted): bool
+    {
+        return $wanted->part('sift')->object('when')->intOrNull('last') !== null;
+    }
+
+    public static function called(): string
+    {
+        return 'the time';
+    }
+
+    public static function looser(Criteria $wanted): array
+    {
+        $when = $wanted->part('sift')->object('when');
+        $last = $when->intOrNull('last');
+        if ($last === null) {
+            return [];
+        }
+        $days = $when->string('unit') === 'days' ? $last : $last * 30;
+        $longer = array_filter([[30, 'days'], [90, 'days'], [6, 'months'], [12, 'months'], [24, 'months'], [60, 'months']],
+            fn (array $one): bool => $days < $one[0] * ($one[1] === 'days' ? 1 : 30.4));
+        $rest = ['from' => $when->stringOrNull('from'), 'to' => $when->stringOrNull('to'), 'sinceReopened' => $when->boolOr('sinceReopened', false)];
+
+        return array_values(array_map(fn (array $one): Criteria => $wanted->with('/sift/when', ['last' => $one[0], 'unit' => $one[1]] + $rest), $longer));
+    }
+
+    public static function doubts(Criteria $wanted): array
+    {
+        $when = $wanted->part('sift')->object('when');
+        [$from, $to] = [$when->stringOrNull('from'), $when->stringOrNull('to')];
+
+        return $from === null || $to === null || $from <= $to ? [] : ["The days go from $from to $to, backwards. They are taken the other way round."];
+    }
+
     public function phrase(): string
     {
-        $parts = array_filter([
-            $this->wanted->last === null ? null : 'of the last '.($this->wanted->last === 1 ? rtrim($this->wanted->unit, 's') : Numbers::spoken($this->wanted->last).' '.$this->wanted->unit),
+        return implode(', ', array_filter([
+            $this->last === null ? null : 'of the last '.($this->last === 1 ? rtrim($this->unit, 's') : Numbers::spoken($this->last).' '.$this->unit),
             $this->between(),
-            $this->wanted->sinceReopened ? 'since the subject reopened' : null,
-        ]);
-
-        return implode(', ', $parts);
+            $this->sinceReopened ? 'since the subject reopened' : null,
+        ]));
     }
 
     public function keeps(Facts $entry): bool
@@ -44,7 +125,7 @@ final readonly class Within implements Clause
 
         return $entry->published !== null
             && $entry->published >= $from && $entry->published < $before
-            && (! $this->wanted->sinceReopened || $entry->published >= ($this->around->reopened[(string) $entry->subject] ?? PHP_INT_MIN));
+            && (! $this->sinceReopened || $entry->published >= ($this->site->reopened[(string) $entry->subject] ?? PHP_INT_MIN));
     }
 
     public function reason(Facts $entry): string
@@ -52,7 +133,7 @@ final readonly class Within implements Clause
         if ($entry->published === null) {
             return 'It has no date, the brief wants those '.$this->phrase().'.';
         }
-        $day = (new DateTimeImmutable("@$entry->published"))->setTimezone($this->around->now->getTimezone())->format('j F Y');
+        $day = (new DateTimeImmutable("@$entry->published"))->setTimezone($this->site->now->getTimezone())->format('j F Y');
 
         return "It is of $day, the brief wants those ".$this->phrase().'.';
     }
@@ -62,7 +143,7 @@ final readonly class Within implements Clause
         [$from, $before] = $this->bounds();
         $sql = 'published IS NOT NULL AND published >= ? AND published < ?';
         $bindings = [$from, $before];
-        foreach ($this->wanted->sinceReopened ? $this->around->reopened : [] as $subject => $since) {
+        foreach ($this->sinceReopened ? $this->site->reopened : [] as $subject => $since) {
             $sql .= ' AND (subject IS NULL OR subject <> ? OR published >= ?)';
             array_push($bindings, (string) $subject, $since);
         }
@@ -73,21 +154,28 @@ final readonly class Within implements Clause
     /** @return array{int, int} seconds since 1970: the first that counts, and the first after that does not */
     private function bounds(): array
     {
-        $zone = $this->around->now->getTimezone();
-        $today = $this->around->now->setTime(0, 0);
+        $zone = $this->site->now->getTimezone();
+        $today = $this->site->now->setTime(0, 0);
+        [$first, $lastDay] = $this->days();
         $from = PHP_INT_MIN;
         $before = PHP_INT_MAX;
-        if ($this->wanted->last !== null) {
-            $from = ($this->wanted->unit === 'days' ? $today->modify('-'.($this->wanted->last - 1).' days') : self::monthsBefore($today, $this->wanted->last))->getTimestamp();
+        if ($this->last !== null) {
+            $from = ($this->unit === 'days' ? $today->modify('-'.($this->last - 1).' days') : self::monthsBefore($today, $this->last))->getTimestamp();
         }
-        if ($this->wanted->first() !== null) {
-            $from = max($from, (new DateTimeImmutable($this->wanted->first(), $zone))->getTimestamp());
+        if ($first !== null) {
+            $from = max($from, (new DateTimeImmutable($first, $zone))->getTimestamp());
         }
-        if ($this->wanted->lastDay() !== null) {
-            $before = (new DateTimeImmutable($this->wanted->lastDay(), $zone))->modify('+1 day')->getTimestamp();
+        if ($lastDay !== null) {
+            $before = (new DateTimeImmutable($lastDay, $zone))->modify('+1 day')->getTimestamp();
         }
 
         return [$from, $before];
+    }
+
+    /** @return array{string|null, string|null} the first day and the last, where there are any; the wrong way round, they are turned */
+    private function days(): array
+    {
+        return $this->from !== null && $this->to !== null ? [min($this->from, $this->to), max($this->from, $this->to)] : [$this->from, $this->to];
     }
 
     private static function monthsBefore(DateTimeImmutable $day, int $months): DateTimeImmutable
@@ -100,7 +188,7 @@ final readonly class Within implements Clause
     private function between(): ?string
     {
         $day = fn (string $day): string => (new DateTimeImmutable($day))->format('j F Y');
-        [$from, $to] = [$this->wanted->first(), $this->wanted->lastDay()];
+        [$from, $to] = $this->days();
 
         return match (true) {
             $from !== null && $to !== null => $from === $to ? 'of '.$day($from) : 'from '.$day($from).' to '.$day($to),

@@ -4,20 +4,25 @@ declare(strict_types=1);
 
 namespace Tests\core\Brief;
 
+use DateTimeImmutable;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Brief\Sentence;
-use Gnomic\Brief\Surroundings;
+use Gnomic\Brief\SentenceContext;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\SiteNames;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class BriefTest extends TestCase
 {
+    private const LOOKS = ['paper' => 'Paper', 'night-ink' => 'Night ink'];
+
     public function test_the_usual_is_ten_of_the_newest(): void
     {
         self::assertSame(
-            'Show the newest ten entries from every source, any stars or none, with or without words, none picked by hand, asking no more. Lay them in a carousel, three across, under the overall figures, dressed in Paper, on any page with its code, looked at as its sources are.',
-            Sentence::text(BriefReader::read(['version' => 1]), new Surroundings),
+            'Show the newest ten entries. Three across in a carousel, with the overall figures above, in Paper.',
+            Sentence::text(BriefReader::read(['version' => 1]), new SentenceContext(looks: self::LOOKS)),
         );
     }
 
@@ -28,34 +33,39 @@ final class BriefTest extends TestCase
             'sift' => ['stars' => ['from' => 3, 'to' => 4], 'withWords' => true, 'order' => 'shuffled', 'limit' => 14, 'pins' => ['a', 'b'], 'hidden' => ['c']],
             'shape' => ['layout' => 'list', 'head' => ['count']], 'dress' => ['name' => 'night-ink']]);
         self::assertSame(
-            'Show 14 reviews and posts, shuffled daily from three sources, three to four stars, with words, two pinned first, one hidden, asking no more. Lay them in a list, under the count, dressed in Night ink, on any page with its code, looked at every hour and every day.',
-            Sentence::text($brief, new Surroundings(4, ['dome' => 'the Dome'], ['every hour', 'every day'])),
+            'Show 14 reviews and posts, shuffled daily from three sources, three to four stars, with words, two pinned first, one hidden. In a list, with the number of ratings above, in Night ink, checked every hour and every day.',
+            Sentence::text($brief, new SentenceContext(self::site(), ['every hour', 'every day'], self::LOOKS)),
         );
+    }
+
+    private static function site(): SiteContext
+    {
+        return new SiteContext(new DateTimeImmutable('2026-01-01'), names: new SiteNames(['dome' => 'the Dome']));
     }
 
     /** @param  array<string, mixed>  $sift */
     #[DataProvider('phrases')]
     public function test_phrases_follow_the_brief(array $sift, string $phrase): void
     {
-        self::assertStringContainsString($phrase, Sentence::text(BriefReader::read(['version' => 1, 'gather' => ['kinds' => ['review'], 'sources' => ['dome']], 'sift' => $sift]), new Surroundings(1, ['dome' => 'the Dome'])));
+        self::assertStringContainsString($phrase, Sentence::text(BriefReader::read(['version' => 1, 'gather' => ['kinds' => ['review'], 'sources' => ['dome']], 'sift' => $sift]), new SentenceContext(self::site())));
     }
 
     /** @return iterable<array{array<string, mixed>, string}> */
     public static function phrases(): iterable
     {
         yield [['limit' => 1], 'the newest review from the Dome'];
-        yield [['order' => 'highest', 'limit' => 9], 'the nine highest rated reviews'];
-        yield [['order' => 'lowest', 'limit' => 1], 'the lowest rated review'];
+        yield [['order' => 'highest', 'limit' => 9], 'the nine highest-rated reviews'];
+        yield [['order' => 'lowest', 'limit' => 1], 'the lowest-rated review'];
         yield [['stars' => ['from' => 4]], 'four stars and up'];
         yield [['stars' => ['to' => 2, 'unrated' => 'keep']], 'two stars and down or unrated'];
         yield [['stars' => ['from' => 1, 'to' => 1]], 'one star only'];
         yield [['stars' => ['from' => 4.5]], '4.5 stars and up'];
         yield [['stars' => ['from' => 4, 'to' => 3]], 'three to four stars'];
-        yield [['order' => 'balanced'], 'ten reviews in good balance from'];
+        yield [['order' => 'balanced'], 'a balanced choice of ten reviews from the Dome'];
         yield [['order' => 'shuffled', 'shuffle' => 'visit'], 'ten reviews, shuffled at every visit'];
         yield [['order' => 'liked', 'limit' => 3], 'the three most liked reviews'];
-        yield [['languages' => ['only' => ['en', 'de']]], 'with or without words, in English or German, none picked by hand, and no more'];
-        yield [['languages' => ['pageFirst' => true]], 'the page\'s language first'];
+        yield [['languages' => ['only' => ['en', 'de']]], 'from the Dome, in English or German.'];
+        yield [['languages' => ['pageFirst' => true]], 'the page’s own language first'];
         yield [['when' => ['last' => 30]], 'of the last 30 days'];
         yield [['when' => ['last' => 1, 'unit' => 'months']], 'of the last month'];
         yield [['when' => ['from' => '2026-06-30', 'to' => '2026-03-01']], 'from 1 March 2026 to 30 June 2026'];
@@ -65,7 +75,7 @@ final class BriefTest extends TestCase
         yield [['labels' => ['any' => ['front'], 'byPage' => [['page' => '/x']]]], 'labelled "front", labels by page'];
         yield [['withPictures' => true, 'withReply' => true], 'with pictures, with a reply'];
         yield [['length' => ['from' => 40, 'to' => 1200]], '40 to 1,200 characters long'];
-        yield [['most' => ['author' => 1, 'source' => 3]], 'at most one from one author, at most three from one source'];
+        yield [['most' => ['author' => 1, 'source' => 3]], 'at most one per author, at most three per source'];
     }
 
     public function test_what_is_written_whole_is_read_the_same(): void
@@ -91,7 +101,7 @@ final class BriefTest extends TestCase
     public static function wrong(): iterable
     {
         yield 'no object' => ['x', '/', 'an object'];
-        yield 'no version' => [['sift' => []], '/version', 'must be 1'];
+        yield 'no version' => [['sift' => []], '/version', 'must be 2'];
         yield 'another version' => [['version' => 9], '/version', 'is 9'];
         yield 'an unknown part' => [['version' => 1, 'sieve' => 1], '/sieve', 'not known. Known here: version, gather'];
         yield 'an unknown member' => [['version' => 1, 'sift' => ['star' => 4]], '/sift/star', 'stars, withWords'];
@@ -107,7 +117,7 @@ final class BriefTest extends TestCase
         yield 'an order that is none' => [['version' => 1, 'sift' => ['order' => 'best']], '/sift/order', '"newest", "oldest"'];
         yield 'a pin twice' => [['version' => 1, 'sift' => ['pins' => ['a', 'a']]], '/sift/pins', 'without repetitions'];
         yield 'no kind' => [['version' => 1, 'gather' => ['kinds' => []]], '/gather/kinds', 'at least one'];
-        yield 'six across' => [['version' => 1, 'shape' => ['across' => 6]], '/shape/across', 'between 1 and 5'];
-        yield 'too fast' => [['version' => 1, 'shape' => ['autoplay' => 1]], '/shape/autoplay', 'between 2 and 60'];
+        yield 'six across' => [['version' => 1, 'shape' => ['across' => 6]], '/shape/layout/across', 'between 1 and 5'];
+        yield 'too fast' => [['version' => 1, 'shape' => ['autoplay' => 1]], '/shape/layout/autoplay', 'between 2 and 60'];
     }
 }

@@ -10,7 +10,7 @@ use Gnomic\Gather\Page\Microformats;
 use Gnomic\Gather\Page\PageReader;
 use Gnomic\Gather\Page\Robots;
 use Gnomic\Gather\Page\Sitemap;
-use Gnomic\Gather\Text\Html;
+use Gnomic\Text\Html;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

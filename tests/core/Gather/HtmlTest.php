@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\core\Gather;
 
-use Gnomic\Gather\Text\Html;
-use Gnomic\Gather\Text\Words;
+use Gnomic\Text\Html;
+use Gnomic\Text\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

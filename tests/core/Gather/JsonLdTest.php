@@ -7,7 +7,7 @@ namespace Tests\core\Gather;
 use Gnomic\Gather\Page\Item;
 use Gnomic\Gather\Page\JsonLd;
 use Gnomic\Gather\Problem;
-use Gnomic\Gather\Text\Html;
+use Gnomic\Text\Html;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -10,9 +10,9 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
+use Gnomic\Gather\Likeness\ComparedEntry;
 use Gnomic\Gather\Likeness\Likeness;
 use Gnomic\Gather\Likeness\Neighbours;
-use Gnomic\Gather\Likeness\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -29,10 +29,10 @@ final class LikenessTest extends TestCase
     #[DataProvider('pairs')]
     public function test_two_entries(bool $same, Entry $one, Entry $other, string $says): void
     {
-        $likeness = Likeness::between(Said::by($one), Said::by($other));
+        $likeness = Likeness::between(ComparedEntry::by($one), ComparedEntry::by($other));
         self::assertSame($same, $likeness->isSame, "$likeness->score: $likeness->reason");
         self::assertStringContainsString($says, $likeness->reason);
-        self::assertSame([$likeness->score, $likeness->isSame], [Likeness::between(Said::by($other), Said::by($one))->score, Likeness::between(Said::by($other), Said::by($one))->isSame], 'either way round');
+        self::assertSame([$likeness->score, $likeness->isSame], [Likeness::between(ComparedEntry::by($other), ComparedEntry::by($one))->score, Likeness::between(ComparedEntry::by($other), ComparedEntry::by($one))->isSame], 'either way round');
     }
 
     /** @return iterable<string, array{bool, Entry, Entry, string}> */
@@ -65,7 +65,7 @@ final class LikenessTest extends TestCase
     public function test_what_is_packed_is_unpacked_the_same(): void
     {
         foreach ([self::entry(), self::entry('', null, null, null), self::entry('さくら', 'さくら 三枝')] as $entry) {
-            self::assertEquals(Said::by($entry), Said::unpacked(Said::by($entry)->packed()));
+            self::assertEquals(ComparedEntry::by($entry), ComparedEntry::unpacked(ComparedEntry::by($entry)->packed()));
         }
     }
 }

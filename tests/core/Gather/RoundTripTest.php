@@ -11,7 +11,7 @@ use Gnomic\Gather\Tables\DateOrder;
 use Gnomic\Gather\Tables\Delimited;
 use Gnomic\Gather\Tables\EntryRows;
 use Gnomic\Gather\Tables\TableReader;
-use Gnomic\Gather\Text\Fold;
+use Gnomic\Text\Fold;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

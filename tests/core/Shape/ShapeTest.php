@@ -7,22 +7,24 @@ namespace Tests\core\Shape;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\Plan;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Shape\Across;
-use Gnomic\Shape\Plan;
 use Gnomic\Shape\Shortening;
 use Gnomic\Standing\Overall;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\core\AtADay;
+use Tests\core\InWords;
 
 final class ShapeTest extends TestCase
 {
     use AtADay;
+    use InWords;
 
     #[DataProvider('texts')]
     public function test_words_are_shortened_between_words_and_never_within_a_character(string $text, int $most, string $short): void
@@ -67,24 +69,24 @@ final class ShapeTest extends TestCase
         $entry = new Entry('a', Kind::Review, 'dome', null, 'https://a.example/', new Author('Ines'), Rating::on(Scale::between(1, 10), 9.2), 'Rings', str_repeat('Sharp words. ', 40),
             published: new DateTimeImmutable('2026-11-11T23:30:00Z'));
         $overall = Overall::ofTally([['stars' => 4.6, 'count' => 2, 'source' => 'dome'], ['stars' => 1.0, 'count' => 1, 'source' => 'lane']]);
-        $plan = Plan::of(BriefReader::read(['version' => 1, 'sift' => ['stars' => ['from' => 4], 'withWords' => true]]), self::on(), [$entry], $overall, ['dome' => 'the Dome'], new DateTimeZone('Europe/Athens'));
+        $plan = Plan::of(BriefReader::read(['version' => 1, 'sift' => ['stars' => ['from' => 4], 'withWords' => true]]), self::on(), [$entry], $overall, ['dome' => 'the Dome'], new DateTimeZone('Europe/Athens'), self::words());
         self::assertSame(['3.4', 'from 3 ratings at two sources', [1 => 1, 2 => 0, 3 => 0, 4 => 2, 5 => 0]], [$plan->figure, $plan->base, $plan->spread]);
-        self::assertSame('A selection: four stars and up, with words.', $plan->honest[0]->text);
-        self::assertSame('See all (3)', $plan->honest[0]->all);
+        self::assertSame('A selection: four stars and up, with words.', $plan->honest?->text);
+        self::assertSame('See all (3)', $plan->honest->all);
         $card = $plan->cards[0];
         self::assertSame(['9.2 of 10', 9, 'the Dome', '12 November 2026', '2026-11-12T01:30:00+02:00'], [$card->rating, $card->halves, $card->where, $card->when, $card->date]);
         self::assertNotNull($card->whole);
 
-        $bare = Plan::of(BriefReader::read(['version' => 1, 'shape' => ['card' => [], 'head' => [], 'layout' => 'list']]), self::on(), [$entry], $overall, [], new DateTimeZone('UTC'))->cards[0];
+        $bare = Plan::of(BriefReader::read(['version' => 1, 'shape' => ['card' => [], 'head' => [], 'layout' => 'list']]), self::on(), [$entry], $overall, [], new DateTimeZone('UTC'), self::words())->cards[0];
         self::assertSame([null, null, null, null, null, null], [$bare->rating, $bare->title, $bare->words, $bare->name, $bare->when, $bare->where]);
     }
 
     public function test_figures_of_nothing_are_none(): void
     {
-        $plan = Plan::of(BriefReader::read(['version' => 1]), self::on(), [], Overall::ofTally([]), [], new DateTimeZone('UTC'));
+        $plan = Plan::of(BriefReader::read(['version' => 1]), self::on(), [], Overall::ofTally([]), [], new DateTimeZone('UTC'), self::words());
         self::assertNull($plan->figure);
         self::assertNull($plan->base);
         self::assertNull($plan->spread);
-        self::assertSame([], $plan->honest);
+        self::assertNull($plan->honest);
     }
 }

@@ -6,14 +6,14 @@ namespace Tests\core\Sift;
 
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Brief\Weights;
 use Gnomic\Sift\Balance;
 use Gnomic\Sift\Certainty;
-use Gnomic\Sift\Circumstances;
 use Gnomic\Sift\Facts;
-use Gnomic\Sift\Lot;
 use Gnomic\Sift\Saying;
+use Gnomic\Sift\ShuffleKey;
 use Gnomic\Sift\Sifting;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Weights;
 use PHPUnit\Framework\TestCase;
 use Tests\core\AtADay;
 
@@ -26,7 +26,7 @@ final class BalanceTest extends TestCase
 
     public function test_the_parts_by_the_stated_rule(): void
     {
-        $midnight = (new Circumstances(new DateTimeImmutable('2026-01-01T09:00:00Z')))->midnight();
+        $midnight = (new SiteContext(new DateTimeImmutable('2026-01-01T09:00:00Z')))->midnight();
         $certainty = Certainty::of([['stars' => 5.0, 'count' => 8, 'source' => 's'], ['stars' => 5.4 - 0.4, 'count' => 2, 'source' => 's'], ['stars' => 2.0, 'count' => 10, 'source' => 's']]);
         $balance = new Balance(new Weights(halfLife: 100), $certainty, $midnight);
         $entry = fn (int $days, ?float $stars, int $length): Facts => new Facts('a', 's', 'review', $stars, $length, $midnight - $days * self::DAY - 1);
@@ -49,7 +49,7 @@ final class BalanceTest extends TestCase
         }
         $entries[] = new Facts('again', 'wood', 'review', 5.0, 240, 900, author: 'author 9', saying: new Saying('Saturn stood over the hill all night long!'));
         $entries[] = new Facts('same author', 'hill', 'review', 5.0, 240, 899, author: 'author 0', saying: new Saying('Quite other words about quite another night on the hill.'));
-        $shown = fn (int $variety): array => Sifting::of(BriefReader::read(['version' => 1, 'sift' => ['order' => 'balanced', 'balance' => ['freshness' => 0, 'rating' => 0, 'variety' => $variety]]]), $entries, self::on())->selection()->shown;
+        $shown = fn (int $variety): array => Sifting::of(BriefReader::read(['version' => 1, 'sift' => ['order' => 'balanced', 'balance' => ['freshness' => 0, 'rating' => 0, 'variety' => $variety]]])->criteria, $entries, self::on())->selection()->shown;
         self::assertSame(['e0', 'e3', 'e5', 'e1', 'e4', 'e2', 'again', 'same author'], $shown(5));
         self::assertSame(['e0', 'e1', 'e2', 'e3', 'e4', 'e5', 'again', 'same author'], $shown(0), 'without it, only what is alike waits');
     }
@@ -57,7 +57,7 @@ final class BalanceTest extends TestCase
     public function test_caps_leave_the_first_of_each(): void
     {
         $entries = array_map(fn (int $number): Facts => new Facts("e$number", $number % 3 === 0 ? 'dome' : 'lane', 'review', 5.0, 9, 100 - $number, author: $number % 2 === 0 ? 'ines' : null), range(0, 9));
-        $sifting = Sifting::of(BriefReader::read(['version' => 1, 'sift' => ['most' => ['author' => 2, 'source' => 3], 'pins' => ['e8'], 'limit' => 5]]), $entries, self::on());
+        $sifting = Sifting::of(BriefReader::read(['version' => 1, 'sift' => ['most' => ['author' => 2, 'source' => 3], 'pins' => ['e8'], 'limit' => 5]])->criteria, $entries, self::on());
         self::assertSame(['e8', 'e0', 'e1', 'e3', 'e5'], $sifting->selection()->shown);
         $reasons = [];
         foreach ($sifting->verdicts() as $verdict) {
@@ -68,14 +68,14 @@ final class BalanceTest extends TestCase
         self::assertSame('shown: It passes every clause, but stands behind the newest five entries.', $reasons['e9']);
     }
 
-    public function test_lots_are_fair_in_every_place(): void
+    public function test_shuffles_are_fair_in_every_place(): void
     {
         // Chi-squared of the places of 8 entries over 4,000 draws, 49 degrees of freedom: 85.35 is passed once in a thousand; the seeds are fixed.
-        $lots = array_map(fn (int $number): int => Facts::lotOf("source:entry-$number"), range(0, 7));
+        $keys = array_map(fn (int $number): int => Facts::shuffleKeyOf("source:entry-$number"), range(0, 7));
         $seen = array_fill(0, 8, array_fill(0, 8, 0));
         for ($draw = 0; $draw < 4000; $draw++) {
-            $lot = Lot::drawnFrom("day $draw");
-            $places = array_map($lot->place(...), $lots);
+            $draws = ShuffleKey::drawnFrom("day $draw");
+            $places = array_map($draws->place(...), $keys);
             asort($places);
             foreach (array_keys($places) as $place => $entry) {
                 $seen[$entry][$place]++;
@@ -90,8 +90,8 @@ final class BalanceTest extends TestCase
         $entries = [new Facts('a', 's', 'review', 5.0, 9, 9, language: 'en'), new Facts('b', 's', 'review', 5.0, 9, 8, language: 'de-at'), new Facts('c', 's', 'review', 5.0, 9, 7), new Facts('d', 's', 'review', 1.0, 9, 6, language: 'de')];
         foreach (['newest' => 'b d a c', 'balanced' => 'b d a c', 'lowest' => 'd b a c'] as $order => $shown) {
             $brief = BriefReader::read(['version' => 1, 'sift' => ['order' => $order, 'languages' => ['pageFirst' => true]]]);
-            self::assertSame($shown, implode(' ', Sifting::of($brief, $entries, self::on()->at('de-CH', null, 1))->selection()->shown), $order);
-            self::assertNotSame($shown, implode(' ', Sifting::of($brief, $entries, self::on())->selection()->shown), 'a page that says nothing');
+            self::assertSame($shown, implode(' ', Sifting::of($brief->criteria, $entries, self::on()->at('de-CH', null, 1))->selection()->shown), $order);
+            self::assertNotSame($shown, implode(' ', Sifting::of($brief->criteria, $entries, self::on())->selection()->shown), 'a page that says nothing');
         }
     }
 }

@@ -7,19 +7,19 @@ namespace Tests\core\Sift;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Sift\Circumstances;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Saying;
 use Gnomic\Sift\Sieve;
+use Gnomic\Sift\SiteContext;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Each clause by itself: what it keeps, and why it does not. */
 final class ClausesTest extends TestCase
 {
-    private static function around(string $now = '2026-03-31T12:00:00'): Circumstances
+    private static function around(string $now = '2026-03-31T12:00:00'): SiteContext
     {
-        return new Circumstances(new DateTimeImmutable($now, new DateTimeZone('Europe/London')), ['dome' => 'wayleaf', 'box' => 'ticketwick'],
+        return new SiteContext(new DateTimeImmutable($now, new DateTimeZone('Europe/London')), ['dome' => 'wayleaf', 'box' => 'ticketwick'],
             ['lane' => (int) (new DateTimeImmutable('2026-02-01', new DateTimeZone('Europe/London')))->getTimestamp()], ['queue'], ['other' => ['b']], 'de', '/visit/dome');
     }
 
@@ -35,7 +35,7 @@ final class ClausesTest extends TestCase
     #[DataProvider('entries')]
     public function test_why_an_entry_is_kept_out(array $gather, array $sift, Facts $entry, ?string $step, string $reason = ''): void
     {
-        $clause = Sieve::of(BriefReader::read(['version' => 1, 'gather' => $gather, 'sift' => $sift]), self::around())->stoppedBy($entry);
+        $clause = Sieve::of(BriefReader::read(['version' => 1, 'gather' => $gather, 'sift' => $sift])->criteria, self::around())->stoppedBy($entry);
         self::assertSame($step, $clause?->key());
         self::assertSame($reason, $clause?->reason($entry) ?? '');
     }
@@ -44,14 +44,14 @@ final class ClausesTest extends TestCase
     public static function entries(): iterable
     {
         $entry = fn (mixed ...$of): Facts => new Facts(...($of + ['id' => 'a', 'source' => 'dome', 'kind' => 'review', 'stars' => 4.0, 'length' => 50, 'published' => self::at('2026-03-10')]));
-        yield 'a channel' => [['channels' => ['ticketwick']], [], $entry(), 'channels', 'It comes by Wayleaf, which the brief does not name.'];
+        yield 'a channel' => [['channels' => ['ticketwick']], [], $entry(), 'channels', 'It comes from Wayleaf, which the brief does not name.'];
         yield 'its channel' => [['channels' => ['wayleaf']], [], $entry(), null];
         yield 'a source that is its own channel' => [['channels' => ['rook']], [], $entry(source: 'rook'), null];
         yield 'no subject' => [['subjects' => ['dome']], [], $entry(), 'subjects', 'It is about no subject that is known, and the brief wants some.'];
         yield 'held' => [[], [], $entry(held: true), 'decided', 'It is held and waits for your decision.'];
         yield 'held, pinned' => [[], ['pins' => ['a']], $entry(held: true), 'decided', 'It is held and waits for your decision.'];
-        yield 'a word never shown' => [[], ['pins' => ['a']], $entry(saying: new Saying('The Queue.')), 'never', 'It says "queue", which stands on the list of words this site never shows.'];
-        yield 'figures only' => [['allowed' => [['channel' => 'wayleaf', 'show' => 'figures']]], ['pins' => ['a']], $entry(), 'allowed', 'The brief shows the figures only of Wayleaf.'];
+        yield 'a word never shown' => [[], ['pins' => ['a']], $entry(saying: new Saying('The Queue.')), 'never', 'It says "queue", which is on the list of words this site never shows.'];
+        yield 'figures only' => [['allowed' => [['channel' => 'wayleaf', 'show' => 'figures']]], ['pins' => ['a']], $entry(), 'allowed', 'Of Wayleaf, the brief shows the figures only.'];
         yield 'words in full' => [['allowed' => [['channel' => 'wayleaf', 'show' => 'whole']]], [], $entry(), null];
         yield 'shown beside' => [['apartFrom' => ['other']], [], $entry(id: 'b'), 'apart', 'Another widget on the same page shows it.'];
         yield 'shown beside, but pinned here' => [['apartFrom' => ['other']], ['pins' => ['b']], $entry(id: 'b'), null];
@@ -86,10 +86,10 @@ final class ClausesTest extends TestCase
 
     public function test_another_speaks_where_the_channel_of_the_first_shows_figures_only(): void
     {
-        $entry = new Facts('b', 'box', 'review', 5.0, 9, 1, toldBy: ['dome']);
-        $stopped = fn (array $allowed): ?string => Sieve::of(BriefReader::read(['version' => 1, 'gather' => ['allowed' => $allowed]]), self::around())->stoppedBy($entry)?->key();
+        $entry = new Facts('b', 'box', 'review', 5.0, 9, 1, duplicateOf: ['dome']);
+        $stopped = fn (array $allowed): ?string => Sieve::of(BriefReader::read(['version' => 1, 'gather' => ['allowed' => $allowed]])->criteria, self::around())->stoppedBy($entry)?->key();
         self::assertSame('once', $stopped([]));
         self::assertNull($stopped([['channel' => 'wayleaf', 'show' => 'figures']]));
-        self::assertFalse(Sieve::of(BriefReader::read(['version' => 1, 'gather' => ['allowed' => [['channel' => 'wayleaf', 'show' => 'figures']]]]), self::around())->counts($entry), 'it still counts once');
+        self::assertFalse(Sieve::of(BriefReader::read(['version' => 1, 'gather' => ['allowed' => [['channel' => 'wayleaf', 'show' => 'figures']]]])->criteria, self::around())->counts($entry), 'it still counts once');
     }
 }

@@ -6,11 +6,11 @@ namespace Tests\core\Sift;
 
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\Touch;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sieve;
 use Gnomic\Sift\Sifting;
 use Gnomic\Sift\Tally;
-use Gnomic\Sift\Touch;
 use PHPUnit\Framework\TestCase;
 use Tests\core\AtADay;
 
@@ -30,8 +30,8 @@ final class CountedOnceTest extends TestCase
     {
         return [
             new Facts('dir:a', 'dir', 'review', 5.0, 50, 300),
-            new Facts('box:a', 'box', 'review', 4.6, 50, 200, toldBy: ['dir']),
-            new Facts('book:a', 'book', 'review', 4.0, 50, 100, toldBy: ['dir', 'box']),
+            new Facts('box:a', 'box', 'review', 4.6, 50, 200, duplicateOf: ['dir']),
+            new Facts('book:a', 'book', 'review', 4.0, 50, 100, duplicateOf: ['dir', 'box']),
             new Facts('book:b', 'book', 'review', 2.0, 20, 50),
         ];
     }
@@ -39,7 +39,7 @@ final class CountedOnceTest extends TestCase
     /** @param  list<string>|null  $sources */
     private static function shown(?array $sources): string
     {
-        return implode(' ', Sifting::of(self::brief($sources), self::told(), self::on())->selection()->shown);
+        return implode(' ', Sifting::of(self::brief($sources)->criteria, self::told(), self::on())->selection()->shown);
     }
 
     public function test_one_speaks_among_the_sources_of_the_brief(): void
@@ -53,13 +53,13 @@ final class CountedOnceTest extends TestCase
 
     public function test_figures_count_it_once_too(): void
     {
-        $overall = fn (?array $sources): string => ($found = Tally::ofEach(Sieve::of(self::brief($sources), self::on()), self::told())->overall())->count.' '.$found->shown();
+        $overall = fn (?array $sources): string => ($found = Tally::ofEach(Sieve::of(self::brief($sources)->criteria, self::on()), self::told())->overall())->count.' '.$found->shown();
         self::assertSame(['2 3.5', '2 3.3', '2 3.0', '1 5.0'], [$overall(null), $overall(['box', 'book']), $overall(['book']), $overall(['dir'])]);
     }
 
     public function test_a_pin_brings_no_duplicate_back(): void
     {
-        self::assertSame(['dir:a', 'book:b'], Sifting::of(self::brief(null, 'box:a'), self::told(), self::on())->selection()->shown);
+        self::assertSame(['dir:a', 'book:b'], Sifting::of(self::brief(null, 'box:a')->criteria, self::told(), self::on())->selection()->shown);
     }
 
     public function test_a_change_of_who_speaks_touches_the_briefs_that_see_it(): void
@@ -73,7 +73,7 @@ final class CountedOnceTest extends TestCase
 
     public function test_why_it_is_left_out(): void
     {
-        $verdicts = Sifting::of(self::brief(null), self::told(), self::on())->verdicts();
+        $verdicts = Sifting::of(self::brief(null)->criteria, self::told(), self::on())->verdicts();
         self::assertSame(['once', 'once'], [$verdicts[2]->step, $verdicts[3]->step]);
         self::assertStringContainsString('told elsewhere too', $verdicts[2]->reason);
     }

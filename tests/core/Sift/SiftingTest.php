@@ -7,10 +7,10 @@ namespace Tests\core\Sift;
 use DateTimeImmutable;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\Touch;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sifting;
 use Gnomic\Sift\Step;
-use Gnomic\Sift\Touch;
 use Gnomic\Sift\Verdict;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -51,7 +51,7 @@ final class SiftingTest extends TestCase
     #[DataProvider('briefs')]
     public function test_a_brief_selects(array $sift, array $gather, string $shown): void
     {
-        self::assertSame($shown, implode(' ', Sifting::of(self::brief($sift, $gather), self::entries(), self::on())->selection()->shown));
+        self::assertSame($shown, implode(' ', Sifting::of(self::brief($sift, $gather)->criteria, self::entries(), self::on())->selection()->shown));
     }
 
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, string}> */
@@ -77,7 +77,7 @@ final class SiftingTest extends TestCase
 
     public function test_the_account_adds_up_and_every_entry_has_a_reason(): void
     {
-        $sifting = Sifting::of(self::brief(['stars' => ['from' => 4], 'withWords' => true, 'limit' => 2, 'hidden' => ['b']], ['kinds' => ['review']]), self::entries(), self::on());
+        $sifting = Sifting::of(self::brief(['stars' => ['from' => 4], 'withWords' => true, 'limit' => 2, 'hidden' => ['b']], ['kinds' => ['review']])->criteria, self::entries(), self::on());
         $steps = $sifting->selection()->steps;
         self::assertSame(['collected 8 0', 'kinds 7 1', 'present 6 1', 'once 6 0', 'decided 6 0', 'hidden 4 2', 'stars 3 1', 'words 2 1', 'shown 2 0'], array_map(fn (Step $step) => "$step->key $step->kept $step->dropped", $steps));
         foreach (array_slice($steps, 1) as $index => $step) {
@@ -100,7 +100,7 @@ final class SiftingTest extends TestCase
     {
         $brief = self::brief(['order' => 'shuffled', 'limit' => 1]);
         $entries = array_map(fn (int $number): Facts => new Facts("e$number", 's', 'review', 5.0, 1, $number), range(0, 9));
-        $first = fn (string $day): string => Sifting::of($brief, $entries, self::on($day))->selection()->shown[0];
+        $first = fn (string $day): string => Sifting::of($brief->criteria, $entries, self::on($day))->selection()->shown[0];
         self::assertSame($first('2026-01-01'), $first('2026-01-01'));
         $times = array_fill_keys(array_map(fn (Facts $entry) => $entry->id, $entries), 0);
         for ($day = 0; $day < 2000; $day++) {
@@ -113,14 +113,14 @@ final class SiftingTest extends TestCase
     public function test_only_changes_that_a_brief_can_see_touch_it(): void
     {
         $brief = self::brief(['stars' => ['from' => 4]], ['sources' => ['dome']]);
-        $bare = BriefReader::read(['shape' => ['head' => [], 'honest' => false]] + $brief->toArray());
+        $bare = $brief->with(shape: $brief->shape->with(['head' => [], 'honest' => false]));
         $five = new Facts('n', 'dome', 'review', 5.0, 3, 1);
         $two = new Facts('n', 'dome', 'review', 2.0, 3, 1);
         self::assertTrue(Touch::canChange($bare, self::on(), null, $five));
         self::assertTrue(Touch::canChange($bare, self::on(), $five, $two), 'it leaves');
         self::assertFalse(Touch::canChange($bare, self::on(), null, $two), 'it never shows');
         self::assertTrue(Touch::canChange($brief, self::on(), null, $two), 'but it counts in the figures');
-        $silent = BriefReader::read(['shape' => ['honest' => false]] + $brief->toArray());
+        $silent = $brief->with(shape: $brief->shape->with(['honest' => false]));
         self::assertFalse(Touch::canChange($silent, self::on(), $two, new Facts('n', 'dome', 'review', 2.0, 9, 1)), 'its words are not shown');
         self::assertTrue(Touch::canChange($brief, self::on(), $two, new Facts('n', 'dome', 'review', 2.0, 9, 1)), 'but behind the honest line they are');
         self::assertFalse(Touch::canChange($brief, self::on(), null, new Facts('n', 'lane', 'review', 5.0, 3, 1)), 'another source');
@@ -128,7 +128,7 @@ final class SiftingTest extends TestCase
 
     public function test_verdicts_of_those_shown_tell_their_place(): void
     {
-        $verdicts = Sifting::of(self::brief(['limit' => 1, 'pins' => ['b']]), self::entries(), self::on())->verdicts();
+        $verdicts = Sifting::of(self::brief(['limit' => 1, 'pins' => ['b']])->criteria, self::entries(), self::on())->verdicts();
         self::assertEquals(new Verdict('b', true, 'shown', 'You have pinned it; it stands at place 1.'), $verdicts[0]);
         self::assertSame('It passes every clause, but stands behind the newest entry.', $verdicts[1]->reason);
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\core\Sift;
 
-use Gnomic\Gather\Text\Fold;
-use Gnomic\Gather\Text\Tags;
-use Gnomic\Gather\Text\Tokens;
 use Gnomic\Sift\Term;
+use Gnomic\Text\Fold;
+use Gnomic\Text\Tags;
+use Gnomic\Text\Tokens;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Channels\Channels;
+use App\Editions\LookFiles;
+use App\Models\Site;
+use App\Sift\SiteContexts;
+use Gnomic\Brief\Brief;
+use Gnomic\Brief\SentenceContext;
+use Gnomic\Sift\Criteria;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Tend\Cadence;
+
+/** What a brief's sentence tells of the site around it. */
+final readonly class SentenceContexts
+{
+    public function __construct(private Channels $channels, private LookFiles $looks)
+    {
+    }
+
+    public function brief(Site $site, Brief $brief): SentenceContext
+    {
+        $gather = $brief->criteria->part('gather');
+        $sources = $site->sources()->whereNull('disconnected_at')->whereNotIn('channel', ['table', 'hand'])->orderBy('cadence')->get(['key', 'cadence']);
+        $used = $gather->has('sources') ? $sources->whereIn('key', $gather->strings('sources')) : $sources;
+        $cadences = $used->map(fn ($source): string => Cadence::spoken($source->cadence))->unique()->values()->all();
+
+        return new SentenceContext($this->site($site, $brief->criteria), array_values($cadences), $this->looks->all()->names());
+    }
+
+    public function site(Site $site, Criteria $wanted): SiteContext
+    {
+        return SiteContexts::of($site)->for($wanted, $this->channels->names());
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Channels;
+
+use App\Models\Site;
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+
+/** An account as its owner wants it shown: its own posts carry that name and picture instead of what the service has. */
+final class AccountProfiles
+{
+    /**
+     * @param  list<Entry>  $entries
+     * @return list<Entry>
+     */
+    public function on(Site $site, array $entries): array
+    {
+        $profiles = [];
+        foreach ($site->sources()->whereNotNull('profile')->where('address', 'photos')->get() as $source) {
+            $profiles[$source->key] = $source->profile ?? [];
+        }
+
+        return $profiles === [] ? $entries : array_map(function (Entry $entry) use ($profiles): Entry {
+            $profile = $profiles[(string) $entry->source] ?? null;
+
+            return $profile === null ? $entry : $entry->with(author: new Author($profile['name'] ?? $entry->author->name, $entry->author->role, $entry->author->place, $entry->author->url, $profile['picture'] ?? $entry->author->image));
+        }, $entries);
+    }
+}

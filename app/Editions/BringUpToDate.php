@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Models\Round;
+use App\Models\Site;
+use App\Models\Widget;
+use App\Outbox\Outbox;
+use App\Outbox\Renders;
+use App\Outbox\Task;
+use App\Sift\SiteContexts;
+use App\Sift\StoredFacts;
+use Gnomic\Brief\Brief;
+use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\Touch;
+use Gnomic\Sift\Clauses;
+use Gnomic\Sift\Clauses\ApartFrom;
+use Gnomic\Sift\Facts;
+use Gnomic\Sift\Order;
+use Gnomic\Sift\Shuffle;
+use Illuminate\Contracts\Cache\LockProvider;
+use Throwable;
+
+/**
+ * Works off the outbox. What could have made an edition out of date is asked widget by widget, cheaply and on the safe side;
+ * whether it has, the edition's fingerprint tells.
+ */
+final readonly class BringUpToDate implements Renders
+{
+    /** Seconds after which a worker that was killed no longer keeps the next one away. */
+    private const LONGEST = 60;
+
+    public function __construct(private Publish $publish, private Outbox $outbox, private LockProvider $locks)
+    {
+    }
+
+    public function workOff(int $siteId): int
+    {
+        $site = Site::query()->find($siteId);
+        $lock = $this->locks->lock("outbox:$siteId", self::LONGEST);
+        // Whoever is at it already looks again before it ends; should something slip through, the sweep finds it.
+        if ($site === null || ! $lock->get()) {
+            return 0;
+        }
+        try {
+            $editions = 0;
+            while (($tasks = $this->outbox->waiting($siteId)) !== []) {
+                $editions += $this->tasks($site, $tasks);
+                $this->outbox->done($tasks);
+            }
+
+            return $editions;
+        } finally {
+            $lock->release();
+        }
+    }
+
+    /**
+     * @param  list<Task>  $tasks
+     * @return int new editions
+     */
+    private function tasks(Site $site, array $tasks): int
+    {
+        $waiting = $this->out($site);
+        $next = $this->affected($site, $tasks, $waiting);
+        $editions = 0;
+        // Then those that leave out what these show; each once, so that two that leave out each other's do not go on for ever.
+        while ($next !== []) {
+            $waiting = array_diff_key($waiting, $next);
+            $renewed = [];
+            foreach ($next as [$widget, $brief, $of]) {
+                if ($this->rendered($widget, $brief, $of)) {
+                    $renewed[] = $widget->key;
+                    $editions++;
+                }
+            }
+            $next = [];
+            foreach ($waiting as $id => [$widget, $brief]) {
+                if (array_intersect(ApartFrom::widgets($brief->criteria), $renewed) !== []) {
+                    $next[$id] = [$widget, $brief, []];
+                }
+            }
+        }
+
+        return $editions;
+    }
+
+    /** @return array<int, array{Widget, Brief}> widgets that are out, with their briefs */
+    private function out(Site $site): array
+    {
+        $out = [];
+        foreach ($site->widgets()->with(['edition'])->whereNotNull('edition_id')->orderBy('id')->get() as $widget) {
+            if ($widget instanceof Widget && $widget->edition !== null) {
+                $widget->setRelation('site', $site);
+                $out[$widget->id] = [$widget, $widget->edition->toBrief()];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * The one place that asks whose inputs may have changed.
+     *
+     * @param  list<Task>  $tasks
+     * @param  array<int, array{Widget, Brief}>  $out
+     * @return array<int, array{Widget, Brief, list<Task>}> with the tasks that are the reason
+     */
+    private function affected(Site $site, array $tasks, array $out): array
+    {
+        $contexts = SiteContexts::of($site);
+        $facts = StoredFacts::of($site, array_merge([], ...array_map(fn (Task $task): array => array_column($task->entries, 'ref'), $tasks)));
+        $affected = [];
+        foreach ($tasks as $task) {
+            if ($task->widget !== null) {
+                $widget = $out[$task->widget][0] ?? Widget::query()->where('site_id', $site->id)->whereKey($task->widget)->first();
+                $brief = $task->brief === null ? ($out[$task->widget][1] ?? null) : BriefReader::read($task->brief);
+                if ($widget !== null && $brief !== null) {
+                    $affected[$task->widget] = [$widget, $brief, [...$affected[$task->widget][2] ?? [], $task]];
+                }
+
+                continue;
+            }
+            $changes = array_values(array_filter(array_map(fn (array $change): ?array => isset($facts[$change['ref']])
+                ? [$change['before'] === null ? null : StoredFacts::read($change['before']), $facts[$change['ref']]] : null, $task->entries)));
+            foreach ($out as $id => [$widget, $brief]) {
+                if ($task->all || ($task->day !== null && self::goesByTheDay($brief)) || $this->touches($brief, $contexts, $changes)) {
+                    // What is published meanwhile is published with these changes.
+                    $affected[$id] = [$widget, $affected[$id][1] ?? $brief, [...$affected[$id][2] ?? [], $task]];
+                }
+            }
+        }
+
+        return $affected;
+    }
+
+    /** @param  list<array{Facts|null, Facts}>  $changes */
+    private function touches(Brief $brief, SiteContexts $contexts, array $changes): bool
+    {
+        $site = $changes === [] ? null : $contexts->for($brief->criteria);
+        foreach ($changes as [$before, $after]) {
+            if ($site !== null && Touch::canChange($brief, $site, $before, $after)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function goesByTheDay(Brief $brief): bool
+    {
+        $wanted = $brief->criteria;
+
+        return ($wanted->order === Order::Shuffled && $wanted->shuffle === Shuffle::Day) || $wanted->order === Order::Balanced
+            || array_filter(Clauses::ALL, fn (string $clause): bool => $clause::goesByTheDay($wanted)) !== [];
+    }
+
+    /**
+     * One that cannot be rendered keeps nobody else waiting, and is tried again.
+     *
+     * @param  list<Task>  $tasks
+     */
+    private function rendered(Widget $widget, Brief $brief, array $tasks): bool
+    {
+        $cause = implode('; ', array_unique(array_map(fn (Task $task): string => $task->cause, $tasks))) ?: 'Another widget of the page shows others now';
+        try {
+            $isNew = $this->publish->brief($widget, $brief, mb_strimwidth($cause, 0, 200, '…')) !== null;
+        } catch (Throwable $fault) {
+            if ($widget->newQuery()->whereKey($widget->id)->exists()) {
+                report($fault);
+                $this->outbox->failed($widget, $brief, $cause, 1 + max(0, ...array_map(fn (Task $task): int => $task->tries, $tasks)));
+            }
+
+            return false;
+        }
+        $rounds = array_values(array_unique(array_filter(array_map(fn (Task $task): ?int => $task->roundId, $tasks))));
+        if ($isNew && $rounds !== []) {
+            Round::query()->whereIn('id', $rounds)->increment('editions');
+        }
+
+        return $isNew;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Models\Import;
+use DateTimeZone;
+use Gnomic\Entry\EntryJson;
+use Gnomic\Entry\RatingException;
+use Gnomic\Gather\Tables\Column;
+use Gnomic\Gather\Tables\Columns;
+use Gnomic\Gather\Tables\DateOrder;
+use Gnomic\Gather\Tables\EntryRow;
+use Gnomic\Gather\Tables\EntryRows;
+use Gnomic\Gather\Tables\Table;
+use Gnomic\Gather\Tables\TableIsWrong;
+use Gnomic\Gather\Tables\TableReader;
+use Gnomic\Json\MemberIsWrong;
+
+/** A file that was handed over, as rows of entries: a table by its columns, or JSON Lines. */
+final readonly class ImportRows
+{
+    /** @param  Table|null  $table null for JSON Lines */
+    private function __construct(public ?Table $table, public ?Columns $columns, public ?DateOrder $order, private string $lines, private DateTimeZone $zone)
+    {
+    }
+
+    /**
+     * @param  array<string, int>|null  $said  columns as the owner said, or as remembered
+     *
+     * @throws TableIsWrong
+     */
+    public static function of(Import $import, ?array $said): self
+    {
+        $bytes = (string) file_get_contents($import->file());
+        $zone = $import->site->zone();
+        if (preg_match('/^\s*\{/', $bytes) === 1) {
+            return new self(null, null, DateOrder::DayFirst, $bytes, $zone);
+        }
+        $table = TableReader::read($bytes);
+        $columns = $said === null ? Columns::found($table) : Columns::said($said, $table);
+        $order = DateOrder::tryFrom((string) $import->dates) ?? DateOrder::evident(EntryRows::dates($table, $columns));
+
+        return new self($table, $columns, $order, '', $zone);
+    }
+
+    public function count(): int
+    {
+        return $this->table === null ? substr_count(rtrim($this->lines), "\n") + 1 : count($this->table->rows);
+    }
+
+    /** Whether there is a column that makes an entry of a row. */
+    public function saysSomething(): bool
+    {
+        return $this->columns === null || $this->columns->has(Column::Text) || $this->columns->has(Column::Rating) || $this->columns->has(Column::Title);
+    }
+
+    /** @return iterable<EntryRow> */
+    public function all(): iterable
+    {
+        if ($this->table !== null && $this->columns !== null) {
+            yield from (new EntryRows($this->table, $this->columns, $this->order ?? DateOrder::DayFirst, $this->zone))->all();
+
+            return;
+        }
+        foreach (explode("\n", rtrim($this->lines)) as $index => $line) {
+            try {
+                yield new EntryRow($index + 1, EntryJson::read(json_decode($line, true, 64)), []);
+            } catch (MemberIsWrong|RatingException $wrong) {
+                yield new EntryRow($index + 1, null, [$wrong->getMessage()]);
+            }
+        }
+    }
+}

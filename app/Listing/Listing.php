@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Listing;
+
+use App\Models\EntryRecord;
+use App\Models\Site;
+use App\Sift\SiteContexts;
+use Gnomic\Sift\Clause;
+use Gnomic\Sift\Condition;
+use Gnomic\Sift\Criteria;
+use Gnomic\Sift\Loosening;
+use Gnomic\Sift\Ranking;
+use Gnomic\Sift\Sieve;
+use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Tally;
+use Gnomic\Sift\Term;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\LazyCollection;
+
+/**
+ * Entries for the owner's own eyes: chosen by the clauses of a brief in the same words, but with nothing left out that is
+ * hidden, held, gone or told again; by a state; and by words.
+ */
+final readonly class Listing
+{
+    public const STATES = ['held', 'hidden', 'gone', 'duplicate', 'barred', 'shown'];
+
+    private SiteContext $context;
+
+    /** @param  string|null  $state  of STATES */
+    public function __construct(private Site $site, private Criteria $wanted, private ?string $state, private string $search)
+    {
+        $this->context = SiteContexts::of($site)->for($wanted);
+    }
+
+    public function count(): int
+    {
+        return $this->query()->count();
+    }
+
+    /** @return list<EntryRecord> */
+    public function page(int $from, int $count): array
+    {
+        $ids = array_map(intval(...), $this->inOrder()->offset($from)->limit($count)->pluck('id')->all());
+        $entries = [];
+        foreach (EntryRecord::query()->withCount(['revisions', 'told'])->whereIn('id', $ids)->get() as $entry) {
+            if ($entry instanceof EntryRecord) {
+                $entries[$entry->id] = $entry;
+            }
+        }
+
+        return array_values(array_filter(array_map(fn (int $id): ?EntryRecord => $entries[$id] ?? null, $ids)));
+    }
+
+    /** @return list<string> references */
+    public function refs(int $most): array
+    {
+        return array_map(strval(...), array_values($this->inOrder()->limit($most)->pluck('ref')->all()));
+    }
+
+    /** @return LazyCollection<int, EntryRecord> all of them in their order, a thousand at a time */
+    public function each(): LazyCollection
+    {
+        return LazyCollection::make(function () {
+            foreach (array_chunk($this->inOrder()->pluck('id')->all(), 1000) as $ids) {
+                $entries = EntryRecord::query()->whereIn('id', $ids)->get()->keyBy('id');
+                foreach ($ids as $id) {
+                    if (isset($entries[$id])) {
+                        yield $entries[$id];
+                    }
+                }
+            }
+        });
+    }
+
+    /** @return Builder<EntryRecord> */
+    private function inOrder(): Builder
+    {
+        $sieve = Sieve::of($this->wanted, $this->context);
+        $order = Ranking::of($this->wanted, $this->context, new Tally($sieve, []))->sql();
+
+        $query = $this->query();
+        $query->orderByRaw($order->sql, $order->bindings);
+
+        return $query;
+    }
+
+    /** @return Builder<EntryRecord> */
+    private function query(): Builder
+    {
+        $query = EntryRecord::query()->where('site_id', $this->site->id);
+        $wishes = array_filter(Sieve::of($this->wanted, $this->context)->clauses, fn (Clause $clause): bool => Loosening::canLeaveOut($clause::key()));
+        $conditions = array_map(fn (Clause $clause): Condition => $clause->condition(), $wishes);
+        foreach ([...$conditions, ...$this->searched(), ...$this->inState()] as $condition) {
+            $query->whereRaw($condition->sql, $condition->bindings);
+        }
+
+        return $query;
+    }
+
+    /** @return list<Condition> every word that was typed has to begin a word of the entry, or of who wrote it */
+    private function searched(): array
+    {
+        $typed = preg_split('/\s+/u', trim($this->search), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $queries = array_map(fn (string $word): ?string => Term::tryFrom("$word*")?->query(), $typed);
+        $queries = array_values(array_unique(array_filter($queries, fn (?string $query): bool => $query !== null)));
+
+        return match (true) {
+            $typed === [] => [],
+            $queries === [] => [new Condition('0')],
+            default => [new Condition('id IN (SELECT rowid FROM entry_words WHERE entry_words MATCH ?)', [implode(' AND ', $queries)])],
+        };
+    }
+
+    /** @return list<Condition> */
+    private function inState(): array
+    {
+        return match ($this->state) {
+            'held' => [new Condition('held = 1')],
+            'hidden' => [new Condition('hidden = 1')],
+            'gone' => [new Condition('gone_at IS NOT NULL')],
+            'duplicate' => [new Condition('duplicate_of IS NOT NULL')],
+            'barred' => [new Condition('barred = 1')],
+            'shown' => [new Condition('id IN (SELECT entry_id FROM shown)')],
+            default => [],
+        };
+    }
+}

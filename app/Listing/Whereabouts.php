@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Listing;
+
+use App\Models\EntryRecord;
+use App\Models\Site;
+use App\Sift\SiteContexts;
+use App\Sift\SiteSieve;
+
+/** Where an entry is on show, and why it is not where it is not: by the briefs that are out. */
+final class Whereabouts
+{
+    /** Widgets that are told of. */
+    private const MOST = 50;
+
+    /** @return list<array{key: string, name: string, place: int|null, step: string, reason: string}> */
+    public function of(Site $site, EntryRecord $entry): array
+    {
+        $contexts = SiteContexts::of($site);
+        $told = [];
+        foreach ($site->widgets()->with('edition')->whereNotNull('edition_id')->orderBy('id')->limit(self::MOST)->get() as $widget) {
+            if ($widget->edition !== null) {
+                $wanted = $widget->edition->toBrief()->criteria;
+                $told[] = ['key' => $widget->key, 'name' => $widget->name] + SiteSieve::verdict($site, $wanted, $contexts->for($wanted), $entry);
+            }
+        }
+
+        return $told;
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outbox;
+
+use App\Models\Site;
+use App\Models\Widget;
+use Gnomic\Brief\Brief;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What has to be rendered, written down with the change that makes it necessary, in the same transaction: whatever is killed in
+ * between, nothing is forgotten. Worked off in the background, and merged while it waits.
+ */
+final class Outbox
+{
+    /** Changes beyond which it is cheaper to ask every widget of the site. */
+    private const MANY = 100;
+
+    /**
+     * Entries changed.
+     *
+     * @param  list<array{ref: string, before: array<string, mixed>|null}>  $changes  columns before, as StoredFacts reads them; null for new entries
+     * @param  string  $cause  what editions say they were made for
+     */
+    public function entries(Site $site, array $changes, string $cause, ?int $roundId = null): void
+    {
+        match (true) {
+            $changes === [] => null,
+            count($changes) > self::MANY => $this->note($site->id, ['all' => true], $cause, $roundId),
+            default => $this->note($site->id, ['entries' => $changes], $cause, $roundId),
+        };
+    }
+
+    /** Something beside its entries changed: names, rules, pictures, languages. */
+    public function site(Site $site, string $cause): void
+    {
+        $this->note($site->id, ['all' => true], $cause);
+    }
+
+    /** A new day has begun at the site. */
+    public function day(Site $site): void
+    {
+        $this->note($site->id, ['day' => $site->turned_on], 'A new day');
+    }
+
+    /** The owner publishes a brief; null renders the one that is out again. */
+    public function widget(Widget $widget, ?Brief $brief, string $cause): void
+    {
+        $this->note($widget->site_id, ['widget' => $widget->id, 'brief' => $brief?->toArray()], $cause);
+    }
+
+    /**
+     * What waits for a site and may be tried now, in the order in which it was written.
+     *
+     * @return list<Task>
+     */
+    public function waiting(int $siteId): array
+    {
+        return array_values(DB::table('outbox')->where('site_id', $siteId)->where('due_at', '<=', now()->getTimestamp())->orderBy('id')->limit(500)->get()->map(Task::of(...))->all());
+    }
+
+    /** @param  list<Task>  $tasks */
+    public function done(array $tasks): void
+    {
+        DB::table('outbox')->whereIn('id', array_map(fn (Task $task): int => $task->id, $tasks))->delete();
+    }
+
+    /** A widget could not be rendered: it is tried again later, the later the more often it has failed. */
+    public function failed(Widget $widget, ?Brief $brief, string $cause, int $tries): void
+    {
+        $this->write($widget->site_id, ['widget' => $widget->id, 'brief' => $brief?->toArray()], $cause, null, $tries, now()->getTimestamp() + min(300, 5 * 2 ** min($tries, 8)));
+    }
+
+    /** Whether something of a widget waits. */
+    public function has(Widget $widget): bool
+    {
+        return DB::table('outbox')->where('site_id', $widget->site_id)->where('what->widget', $widget->id)->exists();
+    }
+
+    /** Sends a worker to every site for which something waits; what was killed half way goes on by this. @return int how many sites */
+    public function sweep(): int
+    {
+        $sites = DB::table('outbox')->where('due_at', '<=', now()->getTimestamp())->distinct()->pluck('site_id');
+        foreach ($sites as $site) {
+            WorkOff::dispatch((int) $site);
+        }
+
+        return count($sites);
+    }
+
+    /** @param  array<string, mixed>  $what */
+    private function note(int $siteId, array $what, string $cause, ?int $roundId = null): void
+    {
+        $this->write($siteId, $what, $cause, $roundId, 0, 0);
+        DB::afterCommit(fn () => WorkOff::dispatch($siteId));
+    }
+
+    /** @param  array<string, mixed>  $what */
+    private function write(int $siteId, array $what, string $cause, ?int $roundId, int $tries, int $dueAt): void
+    {
+        DB::table('outbox')->insert(['site_id' => $siteId, 'round_id' => $roundId, 'what' => json_encode($what, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE),
+            'cause' => mb_strimwidth($cause, 0, 290, '…'), 'tries' => $tries, 'due_at' => $dueAt, 'created_at' => now()]);
+    }
+}

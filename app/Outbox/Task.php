@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outbox;
+
+use stdClass;
+
+/** Something that may have made editions out of date. */
+final readonly class Task
+{
+    /**
+     * @param  bool  $all  whether every widget of the site is to be asked
+     * @param  string|null  $day  that has begun at the site
+     * @param  list<array{ref: string, before: array<string, mixed>|null}>  $entries  that changed
+     * @param  int|null  $widget  identifier of the one that is to be rendered
+     * @param  array<string, mixed>|null  $brief  that it is published by; null for the one that is out
+     */
+    private function __construct(public int $id, public string $cause, public ?int $roundId, public int $tries, public bool $all, public ?string $day, public array $entries, public ?int $widget, public ?array $brief)
+    {
+    }
+
+    public static function of(stdClass $row): self
+    {
+        $what = json_decode((string) $row->what, true, 512, JSON_THROW_ON_ERROR);
+        $entries = [];
+        foreach (is_array($what['entries'] ?? null) ? $what['entries'] : [] as $change) {
+            $entries[] = ['ref' => (string) $change['ref'], 'before' => is_array($change['before'] ?? null) ? $change['before'] : null];
+        }
+
+        return new self((int) $row->id, (string) $row->cause, $row->round_id === null ? null : (int) $row->round_id, (int) $row->tries,
+            ($what['all'] ?? false) === true, is_string($what['day'] ?? null) ? $what['day'] : null, $entries, is_int($what['widget'] ?? null) ? $what['widget'] : null, is_array($what['brief'] ?? null) ? $what['brief'] : null);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Edition;
+
+use Gnomic\Shape\Naming;
+
+/** The picture of who said it; initials on a colour of the name where there is none, or where it was lost. */
+final readonly class Face
+{
+    /** @param  int  $hue  of the colour, in degrees */
+    private function __construct(public ?string $address, public string $initials, public int $hue)
+    {
+    }
+
+    public static function of(?string $name, ?StoredPicture $picture): self
+    {
+        return new self($picture?->at(96), Naming::face($name), crc32((string) $name) % 360);
+    }
+}

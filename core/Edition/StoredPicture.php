@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Edition;
+
+/** A picture as we keep and serve it, in several widths. */
+final readonly class StoredPicture
+{
+    /**
+     * @param  array<int, string>  $addresses  by width in pixels, the smallest first; at least one
+     * @param  int  $width  of the largest, with its height: the proportions
+     */
+    public function __construct(public array $addresses, public int $width, public int $height)
+    {
+    }
+
+    /** The smallest that is at least so wide; else the largest. */
+    public function at(int $width): string
+    {
+        foreach ($this->addresses as $has => $address) {
+            if ($has >= $width) {
+                return $address;
+            }
+        }
+
+        return $this->addresses[array_key_last($this->addresses)] ?? '';
+    }
+
+    /** For the browser to choose from: "a-320.webp 320w, a-640.webp 640w". */
+    public function set(): string
+    {
+        return implode(', ', array_map(fn (string $address, int $width): string => "$address {$width}w", $this->addresses, array_keys($this->addresses)));
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Text;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use IntlDateFormatter;
+use InvalidArgumentException;
+use LogicException;
+use MessageFormatter;
+use NumberFormatter;
+
+/** All that visitors read, in one language: messages in ICU MessageFormat, with plurals by CLDR, numbers and days as the language writes them. */
+final readonly class Catalogue
+{
+    /** Whole numbers up to this are spelled, where the language does so in running text. */
+    private const SPELLED = 12;
+
+    /**
+     * @param  string  $language  primary subtag of BCP 47: the language it is asked by
+     * @param  string  $locale  BCP 47, by which numbers and days are written
+     * @param  array<string, string>  $messages  in ICU MessageFormat, by key
+     * @param  bool  $spellsNumbers  whether small numbers stand as words
+     */
+    public function __construct(public string $language, public string $locale, public string $name, private array $messages, private bool $spellsNumbers = false)
+    {
+    }
+
+    /**
+     * @param  mixed  $json  {"language": …, "locale": …, "name": …, "spellsNumbers": …, "messages": {…}}
+     *
+     * @throws InvalidArgumentException where it is no catalogue, or a message is not in the form
+     */
+    public static function read(mixed $json): self
+    {
+        $text = fn (string $name): string => is_array($json) && is_string($json[$name] ?? null) ? $json[$name] : throw new InvalidArgumentException("A catalogue needs a text \"$name\".");
+        $messages = [];
+        foreach (is_array($json) && is_array($json['messages'] ?? null) ? $json['messages'] : [] as $key => $message) {
+            if (! is_string($message) || MessageFormatter::create($text('locale'), $message) === null) {
+                throw new InvalidArgumentException("The message \"$key\" of {$text('language')} is not in ICU MessageFormat.");
+            }
+            $messages[(string) $key] = $message;
+        }
+
+        return new self($text('language'), $text('locale'), $text('name'), $messages, is_array($json) && ($json['spellsNumbers'] ?? false) === true);
+    }
+
+    /**
+     * @param  array<string, string|int|float>  $with  by the names that the message has
+     *
+     * @throws LogicException for a message that no catalogue has: a fault of ours
+     */
+    public function say(string $key, array $with = []): string
+    {
+        $said = isset($this->messages[$key]) ? MessageFormatter::formatMessage($this->locale, $this->messages[$key], $with) : false;
+
+        return $said === false ? throw new LogicException("The catalogue of $this->language cannot say \"$key\".") : $said;
+    }
+
+    /** "12 November 2026". */
+    public function day(DateTimeImmutable $date, DateTimeZone $zone): string
+    {
+        return $this->date($date, $zone, null);
+    }
+
+    /** "November 2026". */
+    public function month(DateTimeImmutable $date, DateTimeZone $zone): string
+    {
+        return $this->date($date, $zone, 'LLLL y');
+    }
+
+    /** "4.6", with a comma where the language has one; no needless decimals unless so many are wanted. */
+    public function number(int|float $number, int $decimals = 0, int $most = 2): string
+    {
+        $format = new NumberFormatter($this->locale, NumberFormatter::DECIMAL);
+        $format->setAttribute(NumberFormatter::MIN_FRACTION_DIGITS, $decimals);
+        $format->setAttribute(NumberFormatter::MAX_FRACTION_DIGITS, max($decimals, $most));
+        $format->setAttribute(NumberFormatter::ROUNDING_MODE, NumberFormatter::ROUND_HALFUP);
+
+        return (string) $format->format($number);
+    }
+
+    /** A number in running text: "four", "4.5", "13". */
+    public function counted(int|float $number): string
+    {
+        $isSmall = (float) (int) $number === (float) $number && $number >= 0 && $number <= self::SPELLED;
+
+        return $this->spellsNumbers && $isSmall ? (string) (new NumberFormatter($this->locale, NumberFormatter::SPELLOUT))->format((int) $number) : $this->number($number);
+    }
+
+    /** @return list<string> */
+    public function keys(): array
+    {
+        return array_keys($this->messages);
+    }
+
+    /**
+     * The names that a message is given, for those who compare two languages.
+     *
+     * @return list<string> sorted
+     */
+    public function namesIn(string $key): array
+    {
+        preg_match_all('/\{\s*([a-z][A-Za-z]*)\s*[,}]/', $this->messages[$key] ?? '', $found);
+        $names = array_values(array_unique($found[1]));
+        sort($names);
+
+        return $names;
+    }
+
+    /** Another wherever a word is another. */
+    public function digest(): string
+    {
+        return hash('xxh128', json_encode([$this->locale, $this->messages, $this->spellsNumbers], JSON_THROW_ON_ERROR));
+    }
+
+    private function date(DateTimeImmutable $date, DateTimeZone $zone, ?string $pattern): string
+    {
+        $format = new IntlDateFormatter($this->locale, IntlDateFormatter::LONG, IntlDateFormatter::NONE, $zone);
+        if ($pattern !== null) {
+            $format->setPattern($pattern);
+        }
+
+        return (string) $format->format($date->getTimestamp());
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Text;
+
+/** Bytes to UTF-8: the byte order mark first, then what was declared, then what the bytes themselves show. */
+final readonly class Charset
+{
+    private const MARKS = ["\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE\x00\x00" => 'UTF-32LE', "\x00\x00\xFE\xFF" => 'UTF-32BE', "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE'];
+
+    /** Ways of writing bytes that PHP lists among the encodings. */
+    private const NO_CHARSETS = ['BASE64', 'UUENCODE', 'HTML-ENTITIES', 'Quoted-Printable', '7bit', '8bit'];
+
+    private function __construct(public string $text, public string $name, public ?string $problem)
+    {
+    }
+
+    /**
+     * @param  string|null  $declared  the name given with the bytes (HTTP, XML declaration); null where none was
+     * @return self text is valid UTF-8; problem says where declaration and bytes disagree
+     */
+    public static function decoded(string $bytes, ?string $declared): self
+    {
+        foreach (self::MARKS as $mark => $name) {
+            if (str_starts_with($bytes, $mark)) {
+                return self::as(substr($bytes, strlen($mark)), $name, null);
+            }
+        }
+        $unmarked = self::sixteenBits($bytes);
+        if ($unmarked !== null) {
+            return self::as($bytes, $unmarked, null);
+        }
+        $name = self::known($declared);
+        $valid = mb_check_encoding($bytes, 'UTF-8');
+        if ($name === null) {
+            $unknown = $declared === null ? null : "The encoding \"$declared\" is not known";
+
+            return $valid
+                ? self::as($bytes, 'UTF-8', $unknown === null ? null : "$unknown; read as UTF-8.")
+                : self::as($bytes, 'Windows-1252', ($unknown ?? 'No encoding is declared and this is not UTF-8').'; read as Windows-1252.');
+        }
+        if ($name === 'UTF-8' && ! $valid) {
+            return self::as($bytes, 'Windows-1252', 'Declared as UTF-8, but it is not; read as Windows-1252.');
+        }
+        // Bytes that happen to be valid UTF-8 beyond ASCII are all but never anything else.
+        if ($name !== 'UTF-8' && $valid && self::singleByte($name) && preg_match('/[\x80-\xFF]/', $bytes) === 1) {
+            return self::as($bytes, 'UTF-8', "Declared as $declared, but it is UTF-8; read as UTF-8.");
+        }
+
+        return self::as($bytes, $name, null);
+    }
+
+    private static function as(string $bytes, string $name, ?string $problem): self
+    {
+        $text = $name === 'UTF-8' ? $bytes : (string) mb_convert_encoding($bytes, 'UTF-8', $name);
+
+        return new self(mb_scrub($text, 'UTF-8'), $name, $problem);
+    }
+
+    /** UTF-16 without a mark shows as a zero in every other byte of "<?" or "{". */
+    private static function sixteenBits(string $bytes): ?string
+    {
+        return match (true) {
+            preg_match('/^[<{\[]\x00[^\x00]\x00/', $bytes) === 1 => 'UTF-16LE',
+            preg_match('/^\x00[<{\[]\x00[^\x00]/', $bytes) === 1 => 'UTF-16BE',
+            default => null,
+        };
+    }
+
+    /** The name as PHP knows it. Latin 1 is read as Windows-1252, as the WHATWG's Encoding standard has browsers do. */
+    private static function known(?string $declared): ?string
+    {
+        $name = strtolower(trim((string) $declared, " \t\"'"));
+        $name = match ($name) {
+            'utf8', 'utf-8', 'unicode-1-1-utf-8' => 'UTF-8',
+            'iso-8859-1', 'latin1', 'latin-1', 'l1', 'us-ascii', 'ascii', 'windows-1252', 'cp1252', 'x-cp1252', 'iso8859-1' => 'Windows-1252',
+            'shift_jis', 'shift-jis', 'sjis', 'x-sjis', 'windows-31j' => 'SJIS-win',
+            'gb2312', 'gbk', 'gb18030' => 'GB18030',
+            'euc-kr', 'ks_c_5601-1987' => 'UHC',
+            default => $name,
+        };
+        foreach (array_diff(mb_list_encodings(), self::NO_CHARSETS) as $encoding) {
+            if (strcasecmp($encoding, $name) === 0 || in_array($name, array_map(strtolower(...), mb_encoding_aliases($encoding)), true)) {
+                return $encoding;
+            }
+        }
+
+        return null;
+    }
+
+    private static function singleByte(string $name): bool
+    {
+        return preg_match('/^(Windows-125|ISO-8859|KOI8|CP866|CP850|ArmSCII|ASCII|7bit|8bit)/i', $name) === 1;
+    }
+}

@@ -1,0 +1,5 @@
+<div class="cards">
+@foreach ($plan->cards as $card)
+@include('widget::card')
+@endforeach
+</div>

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Edition;
+
+use DateTimeZone;
+use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\Card;
+use Gnomic\Edition\Face;
+use Gnomic\Edition\Plan;
+use Gnomic\Edition\StoredPicture;
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
+use Gnomic\Entry\Media;
+use Gnomic\Shape\Naming;
+use Gnomic\Standing\Overall;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\core\AtADay;
+use Tests\core\InWords;
+
+/** People and pictures on a card: named as the owner wishes, pictures only where we keep them. */
+final class FacesTest extends TestCase
+{
+    use AtADay;
+    use InWords;
+
+    #[DataProvider('names')]
+    public function test_names(?string $name, ?string $short, ?string $initials, string $face): void
+    {
+        self::assertSame([$name, $short, $initials, $face], [Naming::Full->of($name), Naming::Short->of($name), Naming::Initials->of($name), Naming::face($name)]);
+    }
+
+    /** @return iterable<array{string|null, string|null, string|null, string}> */
+    public static function names(): iterable
+    {
+        yield ['Ines Marlow', 'Ines M.', 'I. M.', 'IM'];
+        yield ['Maëlle Durand-Roc', 'Maëlle D.', 'M. D.', 'MD'];
+        yield ['Gwil ap Tanner', 'Gwil T.', 'G. T.', 'GT'];
+        yield ['Noor', 'Noor', 'N.', 'N'];
+        yield ['さくら 三枝', 'さくら 三.', 'さ. 三.', 'さ三'];
+        yield ['Ελένη Μαρκάκη', 'Ελένη Μ.', 'Ε. Μ.', 'ΕΜ'];
+        yield ['ليلى منصور', 'ليلى م.', 'ل. م.', 'لم'];
+        yield ['👩‍🚀 Star Kid', '👩‍🚀 K.', '👩‍🚀. K.', 'SK'];
+        yield ['@quill_moor', '@quill_moor', '@.', 'Q'];
+        yield [null, null, null, '·'];
+    }
+
+    public function test_a_face_is_its_picture_or_initials_on_a_colour_of_the_name(): void
+    {
+        $kept = new StoredPicture([96 => '/p/a-96.webp', 320 => '/p/a-320.webp'], 320, 240);
+        self::assertSame(['/p/a-96.webp', 'IM'], [Face::of('Ines Marlow', $kept)->address, Face::of('Ines Marlow', $kept)->initials]);
+        self::assertNull(Face::of('Ines Marlow', null)->address);
+        self::assertSame(Face::of('Ines Marlow', null)->hue, Face::of('Ines Marlow', null)->hue, 'the same name has the same colour');
+        self::assertNotSame(Face::of('Ines Marlow', null)->hue, Face::of('Tomasz Kell', null)->hue);
+        foreach (['a', 'b', '', null, 'Ω'] as $name) {
+            self::assertTrue(Face::of($name, null)->hue >= 0 && Face::of($name, null)->hue < 360);
+        }
+    }
+
+    public function test_the_smallest_picture_that_is_wide_enough(): void
+    {
+        $kept = new StoredPicture([96 => 's', 320 => 'm', 640 => 'l'], 640, 480);
+        self::assertSame(['s', 's', 'm', 'l', 'l'], array_map($kept->at(...), [1, 96, 97, 640, 2000]));
+        self::assertSame('s 96w, m 320w, l 640w', $kept->set());
+    }
+
+    /** @param  array<string, mixed>  $shape */
+    private static function card(array $shape, Entry $entry, StoredPicture ...$pictures): Card
+    {
+        $brief = BriefReader::read(['version' => 1, 'shape' => $shape]);
+
+        return Plan::of($brief, self::on(), [$entry], Overall::ofTally([]), [], new DateTimeZone('UTC'), self::words(), $pictures)->cards[0];
+    }
+
+    public function test_a_card_shows_what_is_kept_and_leaves_no_gap_for_the_rest(): void
+    {
+        $entry = new Entry('x', Kind::Post, author: new Author('Ines Marlow', image: 'https://a.example/me.jpg'), text: 'Words',
+            media: [new Media('image', 'https://a.example/1.jpg', alt: 'One'), new Media('image', 'https://a.example/lost.jpg'), new Media('video', 'https://a.example/v.mp4'), ...array_map(fn (int $number): Media => new Media('image', "https://a.example/$number.jpg"), range(2, 9))]);
+        $kept = [];
+        foreach (['me', ...array_map(strval(...), range(1, 9))] as $name) {
+            $kept["https://a.example/$name.jpg"] = new StoredPicture([320 => "/p/$name.webp"], 320, 240);
+        }
+        $card = self::card(['card' => ['words', 'face', 'pictures']], $entry, ...$kept);
+        self::assertSame(['/p/me.webp', null], [$card->face?->address, $card->name]);
+        self::assertSame(['/p/1.webp', '/p/2.webp', '/p/3.webp', '/p/4.webp'], array_map(fn ($shot): string => $shot->stored->at(1), $card->pictures));
+        self::assertSame('One', $card->pictures[0]->alt);
+        $bare = self::card(['card' => ['words', 'name'], 'names' => 'initials'], $entry, ...$kept);
+        self::assertSame([null, [], 'I. M.'], [$bare->face, $bare->pictures, $bare->name]);
+        self::assertNull(self::card(['card' => ['face']], new Entry('y', Kind::Post, text: 'x'))->face, 'nobody has no face');
+    }
+}
