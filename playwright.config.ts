@@ -1,15 +1,19 @@
 import { defineConfig } from '@playwright/test';
-import { BROWSER, serverAt } from './tests/browser/setting';
+import { BROWSER, PORTS, serverAt } from './tests/browser/setting';
 
+// Stories that change a demo come one after another. Two projects, each with a demo of its own, may run side by side.
 export default defineConfig({
   testDir: 'tests/browser',
-  outputDir: 'var/playwright',
+  outputDir: `var/playwright-${PORTS.gnomic}`,
   timeout: 120_000,
   expect: { timeout: 20_000 },
-  // One demo for all, changed by some: they come one after another.
   workers: 1,
   fullyParallel: false,
   reporter: [['list']],
   use: BROWSER,
-  webServer: serverAt('var/browser', { GNOMIC_CADENCE: '5' }),
+  projects: [
+    { name: 'owners', testMatch: ['sift.spec.ts', 'story.spec.ts', 'studio.spec.ts', 'weeding.spec.ts'] },
+    { name: 'visitors', testMatch: ['hostile.spec.ts', 'ways.spec.ts', 'widget.spec.ts'] },
+  ],
+  webServer: serverAt(`var/browser-${PORTS.gnomic}`, { GNOMIC_CADENCE: '5' }),
 });

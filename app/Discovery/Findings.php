@@ -12,7 +12,7 @@ use Gnomic\Gather\Page\PageReading;
 final class Findings
 {
     /** What has to be done besides ticking, by channel. */
-    private const NEEDS = ['ticketwick' => 'access, granted at Ticketwick', 'shutterfen' => 'access, granted at Shutterfen', 'corkwall' => 'a token from Corkwall'];
+    private const NEEDS = ['ticketwick' => 'your permission at Ticketwick', 'shutterfen' => 'your permission at Shutterfen', 'corkwall' => 'your token from Corkwall'];
 
     /** @var array<string, array{name: string, kind: string, why: string}> */
     private array $subjects = [];

@@ -117,7 +117,7 @@ final readonly class SiteSieve
                     $step === 'shown' && $kept => $reasons->shown($facts, $offset + $index + 1),
                     $step === 'shown' => $reasons->waits($facts),
                     str_starts_with($step, 'mostOf') && ! $kept => $this->caps->reason($step),
-                    default => 'It passes every clause.',
+                    default => 'It meets every condition.',
                 }];
             }
         }

@@ -141,9 +141,18 @@ start_web() {
     fi
 }
 
+# Pairs of a process and its queue.
+WORKERS=""
+
+# A worker of its own for each kind of work, so that a long import delays no review.
 start_work() {
-    start queue php "$ROOT/artisan" queue:work --sleep=1 --tries=1 --timeout=240 --max-time=3600 --quiet
+    for queue in rounds publishing pictures imports; do start_worker $queue; done
     start schedule php "$ROOT/artisan" schedule:work --quiet
+}
+
+start_worker() {
+    start "$1" php "$ROOT/artisan" queue:work --queue="$1" --sleep=0.5 --tries=1 --timeout=240 --max-time=3600 --quiet
+    WORKERS="$WORKERS $!:$1"
 }
 
 # Waits for the first child to end, which none should.
@@ -159,18 +168,25 @@ watch_children() {
     done
 }
 
-# The queue's worker ends by itself after an hour, to start afresh.
+# Workers end by themselves after an hour, to start afresh.
 restart_or_fail() {
-    if [ "$1" = "${QUEUE_PID:-}" ]; then
-        start queue php "$ROOT/artisan" queue:work --sleep=1 --tries=1 --timeout=240 --max-time=3600 --quiet
-        QUEUE_PID=$!
-        rest=""
-        for one in $CHILDREN; do if [ "$one" != "$1" ]; then rest="$rest $one"; fi; done
-        CHILDREN=$rest
+    ended=""
+    for worker in $WORKERS; do if [ "${worker%%:*}" = "$1" ]; then ended=$worker; fi; done
+    if [ -n "$ended" ]; then
+        WORKERS=$(without "$ended" $WORKERS)
+        CHILDREN=$(without "$1" $CHILDREN)
+        start_worker "${ended#*:}"
     elif [ "${GNOMIC_TOLERANT:-no}" = no ]; then
         say "gnomic: one of the servers has ended; the others go on. See $GNOMIC_DATA/logs"
         GNOMIC_TOLERANT=yes
     fi
+}
+
+# A list without one of its words.
+without() {
+    out=$1
+    shift
+    for one in "$@"; do if [ "$one" != "$out" ]; then printf ' %s' "$one"; fi; done
 }
 
 run_demo() {
@@ -199,7 +215,6 @@ run_demo() {
     unset PHP_CLI_SERVER_WORKERS
     start_web
     start_work
-    QUEUE_PID=$(queue_pid)
     wait_for "http://127.0.0.1:$HTTP_PORT/gnomic.js"
     wait_for "http://127.0.0.1:$HTTP_PORT/"
     wait_for "http://127.0.0.1:$SITE_PORT/visit"
@@ -214,14 +229,6 @@ EOF
     watch_children
 }
 
-# The queue's worker is the last but one that was started.
-queue_pid() {
-    # shellcheck disable=SC2086
-    set -- $CHILDREN
-    while [ $# -gt 2 ]; do shift; done
-    say "$1"
-}
-
 run_serve() {
     need_port "$HTTP_PORT" "Gnomic itself" GNOMIC_PORT
     : "${GNOMIC_DATA:=$ROOT/var/site}"
@@ -229,7 +236,6 @@ run_serve() {
     guard
     start_web
     start_work
-    QUEUE_PID=$(queue_pid)
     wait_for "http://127.0.0.1:$HTTP_PORT/"
     say "Gnomic answers at http://127.0.0.1:$HTTP_PORT. The first owner: GNOMIC_DATA=$GNOMIC_DATA php artisan gnomic:owner you@example.org --site=\"Your site\" --address=example.org"
     watch_children

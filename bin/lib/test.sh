@@ -1,4 +1,4 @@
-# Every check and test, in the order in which they fail fastest.
+# Every check and test, in the order in which they fail fastest; or one part of them.
 
 step() {
     say ""
@@ -7,17 +7,63 @@ step() {
     "$@"
 }
 
+# Two steps at once, since there are two cores; what the second says comes when the first is done.
+both() {
+    said=$GNOMIC_DATA/logs/second.log
+    "$2" >"$said" 2>&1 &
+    second=$!
+    first_failed=no
+    "$1" || first_failed=yes
+    second_failed=no
+    wait "$second" || second_failed=yes
+    cat "$said"
+    if [ "$first_failed$second_failed" != nono ]; then return 1; fi
+}
+
+# A failing command in a function that is asked for its success ends nothing by itself, hence the &&.
+check_php() {
+    step "PHP style" vendor/bin/pint --test --quiet \
+        && step "PHP types, core" analyse phpstan.core.neon \
+        && step "PHP types, app" analyse phpstan.neon \
+        && step "PHP types, around it" analyse phpstan.around.neon
+}
+
+analyse() { vendor/bin/phpstan analyse -c "$1" --no-progress --memory-limit=1G; }
+
+check_scripts() {
+    step "Svelte and TypeScript" npm run --silent check \
+        && step "ESLint and Prettier" npm run --silent lint
+}
+
+check_style() { both check_php check_scripts; }
+
+# One suite of PHPUnit, or all, on both cores.
+run_phpunit() {
+    if [ $# = 0 ]; then
+        step "PHPUnit" vendor/bin/paratest --processes=2 --no-progress
+    else
+        step "PHPUnit, $1" vendor/bin/paratest --processes=2 --no-progress --testsuite "$1"
+    fi
+}
+
+run_vitest() { step "Vitest" npx vitest run --config tests/units/vitest.config.ts; }
+
+# Two demos side by side, each with stories of its own: most of the time is spent waiting for what comes by itself.
+run_browser() { both browser_visitors browser_owners; }
+browser_owners() { GNOMIC_TEST_PORT=18080 step "Playwright, owners" npx playwright test --project=owners; }
+browser_visitors() { GNOMIC_TEST_PORT=18090 step "Playwright, visitors and sources" npx playwright test --project=visitors; }
+
 run_tests() {
     GNOMIC_DATA=$ROOT/var/test
     export GNOMIC_DATA
-    mkdir -p "$GNOMIC_DATA/storage/framework/views" "$GNOMIC_DATA/storage/framework/cache/data" "$GNOMIC_DATA/storage/framework/sessions" "$GNOMIC_DATA/storage/logs"
-    step "PHP style" vendor/bin/pint --test --quiet
-    step "PHP types, core" vendor/bin/phpstan analyse -c phpstan.core.neon --no-progress --memory-limit=1G
-    step "PHP types, the rest" vendor/bin/phpstan analyse -c phpstan.neon --no-progress --memory-limit=1G
-    step "Svelte and TypeScript" npm run --silent check
-    step "ESLint and Prettier" npm run --silent lint
-    step "PHPUnit" vendor/bin/phpunit --no-progress
-    step "Playwright" npx playwright test
+    mkdir -p "$GNOMIC_DATA/logs" "$GNOMIC_DATA/storage/framework/views" "$GNOMIC_DATA/storage/framework/cache/data" "$GNOMIC_DATA/storage/framework/sessions" "$GNOMIC_DATA/storage/logs"
+    case "$1" in
+        all) check_style && run_phpunit && run_vitest && run_browser ;;
+        style) check_style ;;
+        core | app | against) run_phpunit "$1" ;;
+        browser) run_vitest && run_browser ;;
+        *) fail "test knows core, app, against, browser and style, not $1" ;;
+    esac
 }
 
 run_measure() {

@@ -124,8 +124,12 @@ final class Sentence
     private static function head(Shape $shape): ?string
     {
         $names = ['overall' => 'the overall rating', 'count' => 'the number of ratings', 'spread' => 'their spread'];
-        $parts = array_values(array_intersect_key($names, array_flip($shape->head)));
-        $parts = $parts === ['their spread'] ? ['the spread of ratings'] : $parts;
+        $parts = [];
+        foreach ($names as $part => $name) {
+            if (in_array($part, $shape->head, true)) {
+                $parts[] = $part === 'spread' && $parts === [] ? 'the spread of ratings' : $name;
+            }
+        }
 
         return match (count($parts)) {
             0 => null,

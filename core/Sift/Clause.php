@@ -105,7 +105,7 @@ abstract readonly class Clause
 
     abstract public function keeps(Facts $entry): bool;
 
-    /** Why it does not keep an entry, in a whole sentence's worth: "3 stars, the brief wants 4 and up". */
+    /** Why it does not keep an entry, in a whole sentence's worth: "3 stars; the widget asks for 4 and up". */
     abstract public function reason(Facts $entry): string;
 
     abstract public function condition(): Condition;

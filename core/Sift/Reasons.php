@@ -17,12 +17,12 @@ final readonly class Reasons
     {
         return in_array($entry->id, $this->wanted->pins, true)
             ? "You have pinned it; it stands at place $place."
-            : "It passes every clause; it stands at place $place of ".Limit::phrase($this->wanted).'.'.$this->balance($entry);
+            : "It meets every condition; it stands at place $place of ".Limit::phrase($this->wanted).'.'.$this->balance($entry);
     }
 
     public function waits(Facts $entry): string
     {
-        return 'It passes every clause, but stands behind '.Limit::phrase($this->wanted).'.'.$this->balance($entry);
+        return 'It meets every condition, but stands behind '.Limit::phrase($this->wanted).'.'.$this->balance($entry);
     }
 
     private function balance(Facts $entry): string

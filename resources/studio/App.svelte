@@ -13,6 +13,7 @@
   import Situation from './parts/Situation.svelte';
   import { tellDaysIn } from './parts/times';
   import SignIn from './SignIn.svelte';
+  import SiteDialog from './site/SiteDialog.svelte';
   import AddSource from './sources/add/AddSource.svelte';
   import Sources from './sources/Sources.svelte';
   import Subjects from './sources/subjects/Subjects.svelte';
@@ -22,6 +23,7 @@
   let session = $state<Session | null>();
   let broken = $state('');
   let keys = $state(false);
+  let site = $state(false);
   let leader = false; // "g" was pressed, a letter follows
 
   const bench = $derived(/^\/widgets\/([a-z0-9]+)$/.exec(router.path)?.[1]);
@@ -96,7 +98,7 @@
 {:else if session}
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
   <div class="frame" onclick={router.follow}>
-    <Rail {session} onleave={leave} onkeys={() => (keys = true)} />
+    <Rail {session} onleave={leave} onkeys={() => (keys = true)} onsite={() => (site = true)} />
     <main tabindex="-1" class:bench={!!bench} class:full={router.path === '/entries'}>
       {#if bench}
         {#key bench}<Bench key={bench} />{/key}
@@ -120,6 +122,7 @@
     </main>
   </div>
   <KeysHelp bind:open={keys} />
+  <SiteDialog bind:open={site} />
 {:else}
   <main class="alone">
     {#if broken}
@@ -127,7 +130,7 @@
         {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
       </Situation>
     {:else}
-      <Situation alone kind="loading" title="Opening the studio" />
+      <Situation alone kind="loading" title="Loading" />
     {/if}
   </main>
 {/if}

@@ -25,7 +25,7 @@
 <main>
   <form onsubmit={enter}>
     <p class="brand"><Mark /> Gnomic</p>
-    <h1>What people say of you, on your own pages</h1>
+    <h1>What people say about you, on your own pages</h1>
     <label>E-mail <input class="field" type="email" autocomplete="username" required bind:value={email} /></label>
     <label
       >Password <input

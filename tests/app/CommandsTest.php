@@ -119,7 +119,7 @@ final class CommandsTest extends TestCase
         [, $why] = $this->artisan(['gnomic:sift', '-', '--entries='.__DIR__.'/entries.jsonl', '--why'], $brief);
         $lines = array_map(fn (string $line): array => json_decode($line, true), explode("\n", trim($why)));
         self::assertSame([3, 2, 1], [$lines[0]['kept'], $lines[5]['kept'], $lines[6]['kept']]);
-        self::assertSame('2 stars, the brief wants four stars and up.', $lines[9]['reason']);
+        self::assertSame('2 stars; the widget asks for four stars and up.', $lines[9]['reason']);
     }
 
     public function test_rendering_prints_or_writes_an_edition(): void

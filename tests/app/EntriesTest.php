@@ -141,8 +141,8 @@ final class EntriesTest extends TestCase
         $this->widget('front00001', ['sift' => ['stars' => ['from' => 4]]]);
         $this->widget('foot000001', ['sift' => ['order' => 'lowest', 'limit' => 1]]);
         $where = fn (string $id): array => array_map(fn (array $one): array => [$one['key'], $one['place'], $one['reason']], $this->ask('get', '/entries/where', at: "/entries/where?id=$id")->json('widgets'));
-        self::assertSame([['front00001', 1, 'It passes every clause; it stands at place 1 of the newest ten entries.'], ['foot000001', null, 'It passes every clause, but stands behind the lowest-rated entry.']], $where('the-dome:a'));
-        self::assertSame([['front00001', null, '3 stars, the brief wants four stars and up.'], ['foot000001', 1, 'It passes every clause; it stands at place 1 of the lowest-rated entry.']], $where('the-dome:b'));
+        self::assertSame([['front00001', 1, 'It meets every condition; it stands at place 1 of the newest ten entries.'], ['foot000001', null, 'It meets every condition, but stands behind the lowest-rated entry.']], $where('the-dome:a'));
+        self::assertSame([['front00001', null, '3 stars; the widget asks for four stars and up.'], ['foot000001', 1, 'It meets every condition; it stands at place 1 of the lowest-rated entry.']], $where('the-dome:b'));
         self::assertSame(['the-dome:a', 'the-dome:b'], array_map(fn (array $row): string => $row['entry']['id'], $this->ask('get', '/entries', at: '/entries?state=shown')->json('entries')));
         $this->ask('post', '/widgets/{key}/pins', ['id' => 'the-dome:b', 'on' => true], '/widgets/front00001/pins')->assertJsonPath('out', true);
         self::assertContains(['front00001', 1, 'You have pinned it; it stands at place 1.'], $where('the-dome:b'));

@@ -147,7 +147,7 @@ final class InterfaceTest extends TestCase
         self::assertSame([2, 1], [$proof['sieve'][0]['kept'], end($proof['sieve'])['kept']]);
         self::assertSame([0, 1, 0, 0, 1], $proof['figures']['spread']);
         $rows = $this->ask('post', '/sieve', ['brief' => $brief, 'step' => 'stars', 'kept' => false])->assertOk()->json('entries');
-        self::assertSame('2 stars, the brief wants four stars and up.', $rows[0]['reason']);
+        self::assertSame('2 stars; the widget asks for four stars and up.', $rows[0]['reason']);
         $this->ask('post', '/proof', ['brief' => ['version' => 1, 'sift' => ['limit' => 0]]])->assertUnprocessable()->assertJsonPath('pointer', '/sift/limit');
         $empty = $this->ask('post', '/proof', ['brief' => ['version' => 1, 'gather' => ['sources' => ['ghost']]]])->json('warnings');
         self::assertCount(2, $empty, 'nothing is left, and an unknown source');

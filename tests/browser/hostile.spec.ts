@@ -62,10 +62,10 @@ test('nothing that comes from outside runs', async ({ page }) => {
   writeFileSync(
     join(folder, 'brief.json'),
     JSON.stringify({
-      version: 1,
+      version: 2,
       sift: { limit: 100 },
       shape: {
-        layout: 'list',
+        layout: { name: 'list' },
         heading: VECTORS[0],
         card: ['rating', 'title', 'words', 'name', 'date', 'source', 'reply', 'face', 'pictures'],
       },

@@ -1,8 +1,9 @@
 import type { PlaywrightTestConfig } from '@playwright/test';
 import { resolve } from 'node:path';
 
-/** Ports of their own, so that a demo may run beside the tests. */
-export const PORTS = { gnomic: 18_080, standins: 18_081, site: 18_082 };
+/** Ports of their own, so that a demo may run beside the tests, and another of them beside these. */
+const FIRST = Number(process.env['GNOMIC_TEST_PORT'] ?? 18_080);
+export const PORTS = { gnomic: FIRST, standins: FIRST + 1, site: FIRST + 2 };
 export const GNOMIC = `http://127.0.0.1:${PORTS.gnomic}`;
 export const STANDINS = `http://127.0.0.1:${PORTS.standins}`;
 export const SITE = `http://127.0.0.1:${PORTS.site}`;

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { atFourthOrigin, atStandins, signIn } from './people';
+import { atFourthOrigin, atStandins, openTopic, signIn } from './people';
 import { GNOMIC, SITE } from './setting';
 
 // The whole story, as an owner lives it: from an outside address to a fresh widget on a page.
@@ -13,13 +13,13 @@ test('a place is looked up among its namesakes and connected', async ({ page }) 
   await page.getByRole('link', { name: 'Sources' }).first().click();
   await page.getByRole('button', { name: 'Add a source' }).click();
   await page.getByLabel('Name, and town').fill('observatory');
-  await page.getByRole('button', { name: 'Look it up' }).click();
-  await expect(page.getByText('4 places; which one is yours?')).toBeVisible();
+  await page.getByRole('button', { name: 'Look up' }).click();
+  await expect(page.getByText('4 places found. Which one is yours?')).toBeVisible();
   await page.getByRole('radio', { name: /Observatory Tea Rooms/ }).check();
-  await page.getByLabel('Call it').fill('Tea rooms');
+  await page.getByLabel('Name', { exact: true }).fill('Tea rooms');
   await page.getByRole('button', { name: 'Connect Tea rooms' }).click();
   const row = page.getByRole('row', { name: /Tea rooms/ });
-  await expect(row).toContainText('Well');
+  await expect(row).toContainText('Healthy');
   await expect(row.getByRole('cell').nth(1)).toHaveText('7');
 });
 
@@ -28,15 +28,15 @@ test('a feed is found on a page and connected', async ({ page }) => {
   await page.goto('/sources');
   await page.getByRole('button', { name: 'Add a source' }).click();
   await page.getByRole('link', { name: /Paste an address/ }).click();
-  await page.getByLabel('Address of the feed').fill('127.0.0.1:9/none');
-  await page.getByRole('button', { name: 'Look there' }).click();
+  await page.getByLabel('Address of a feed').fill('127.0.0.1:9/none');
+  await page.getByRole('button', { name: 'Look' }).click();
   await expect(page.getByRole('alert')).toContainText('private network');
-  await page.getByLabel('Address of the feed').fill('http://127.0.0.1:18081/rookcall/quillmoor');
-  await page.getByRole('button', { name: 'Look there' }).click();
-  await expect(page.getByText('it names 3 feeds')).toBeVisible();
+  await page.getByLabel('Address of a feed').fill('http://127.0.0.1:18081/rookcall/quillmoor');
+  await page.getByRole('button', { name: 'Look' }).click();
+  await expect(page.getByText('This page links to 3 feeds')).toBeVisible();
   await page.getByRole('button', { name: 'Posts (json)' }).click();
   await expect(page.getByText('JSON Feed 1.1, 48 entries.')).toBeVisible();
-  await page.getByLabel('Call it').fill('The JSON feed');
+  await page.getByLabel('Name', { exact: true }).fill('The JSON feed');
   await page.getByRole('button', { name: 'Connect The JSON feed' }).click();
   const row = page.getByRole('row', { name: /The JSON feed/ });
   await expect(row.getByRole('cell').nth(1)).toHaveText('48');
@@ -54,15 +54,15 @@ test('a widget is made on the bench: sentence, proof and sieve follow each other
   await expect(page).toHaveURL(/\/widgets\/[a-z0-9]{10}$/);
   key = page.url().split('/').pop() ?? '';
   const sentence = page.locator('.sentence');
-  await expect(sentence).toContainText('Show the newest ten entries from');
+  await expect(sentence).toContainText('Show the newest ten entries.');
 
-  await page.locator('[data-phrase=sources]').click();
-  await page.getByLabel('Every source, also those connected later').uncheck();
+  await openTopic(page, 'sources');
+  await page.getByLabel('All sources, also those connected later').uncheck();
   for (const name of ['Harrow Lane', 'Rookcall', 'Tea rooms', 'The JSON feed'])
     await page.getByLabel(name, { exact: true }).uncheck();
   await expect(sentence).toContainText('from the Dome');
 
-  await page.locator('[data-phrase=stars]').click();
+  await openTopic(page, 'stars');
   await page.getByRole('button', { name: /^4 stars and up/ }).click();
   await page.getByLabel('Only with words').check();
   await expect(sentence).toContainText('four stars and up, with words');
@@ -88,28 +88,28 @@ test('a widget is made on the bench: sentence, proof and sieve follow each other
   await page.getByRole('button', { name: 'Carousel' }).click();
   await expect(wide.locator('.track .slide')).toHaveCount(6);
 
-  const dropped = page.getByRole('button', { name: /kept out: four stars and up/ });
+  const dropped = page.getByRole('button', { name: /left out: four stars and up/ });
   const count = Number((await dropped.textContent())?.replace('−', ''));
   await dropped.click();
   const behind = page.getByRole('dialog', { name: 'Entries behind the number' });
   await expect(behind.locator('li[data-current]')).toHaveCount(Math.min(30, count));
-  await expect(behind).toContainText('the brief wants four stars and up.');
+  await expect(behind).toContainText('the widget asks for four stars and up.');
   await behind.getByRole('button', { name: 'Pin first' }).first().click();
   await expect(sentence).toContainText('one pinned first');
   await page.keyboard.press('Escape');
   await expect(behind).toBeHidden();
-  await page.locator('[data-phrase=hand]').click();
-  await page.getByRole('button', { name: 'Take the pin back' }).click();
-  await expect(sentence).toContainText('none picked by hand');
+  await openTopic(page, 'hand');
+  await page.getByRole('button', { name: 'Unpin' }).click();
+  await expect(sentence).not.toContainText('pinned');
 
   await page.getByRole('button', { name: 'Publish the first edition' }).click();
-  await expect(page.getByText('Edition 1, out')).toBeVisible();
+  await expect(page.getByText('Edition 1, published')).toBeVisible();
 });
 
 test('its code, pasted on any origin, shows it: no cookie, nothing from anybody else', async ({ page, context }) => {
   await signIn(page);
   await page.goto(`/widgets/${key}`);
-  await page.getByRole('button', { name: 'Code to paste' }).click();
+  await page.getByRole('button', { name: 'Get the code' }).click();
   const code = (await page.locator('[data-code=tag]').textContent()) ?? '';
   expect(code).toBe(`<script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}"></gnomic-widget>`);
 
@@ -140,7 +140,7 @@ test('a new review comes to the page with nobody touching anything', async ({ pa
     await expect(page.locator('gnomic-widget article').first()).toContainText(words, { timeout: 500 });
   }).toPass({ timeout: 45_000 });
   await signIn(page);
-  await expect(page.getByText(/the Dome\s+1 new, \d widgets? brought up to date/).first()).toBeVisible();
+  await expect(page.getByText(/the Dome\s+1 new, \d widgets? updated/).first()).toBeVisible();
 });
 
 test('Wayleaf goes down: the pages keep their widgets, and the studio says why', async ({ page }) => {
@@ -148,7 +148,7 @@ test('Wayleaf goes down: the pages keep their widgets, and the studio says why',
   await signIn(page);
   await page.goto('/sources');
   const row = page.getByRole('row', { name: /the Dome/ });
-  await row.getByRole('button', { name: 'Look now' }).click();
+  await row.getByRole('button', { name: 'Check now' }).click();
   await expect(row).toContainText('Wayleaf answered with status 500', { timeout: 20_000 });
   await page.goto(`${SITE}/visit`);
   await expect(page.locator('gnomic-widget article')).toHaveCount(9);
@@ -156,8 +156,8 @@ test('Wayleaf goes down: the pages keep their widgets, and the studio says why',
   await expect(page.locator('gnomic-widget article')).toHaveCount(5);
   await atStandins(page, { do: 'mood', service: 'wayleaf', mood: 'well' });
   await page.goto('/sources');
-  await row.getByRole('button', { name: 'Look now' }).click();
-  await expect(row).toContainText('Well', { timeout: 20_000 });
+  await row.getByRole('button', { name: 'Check now' }).click();
+  await expect(row).toContainText('Healthy', { timeout: 20_000 });
 });
 
 test('an entry is hidden everywhere by a key, and comes back by another', async ({ page }) => {

@@ -2,7 +2,7 @@ import ExcelJS from 'exceljs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { atStandins, expectAccessible, signIn } from './people';
+import { atStandins, expectAccessible, openTopic, signIn } from './people';
 import { GNOMIC, SITE, STANDINS } from './setting';
 
 // Every way in, as an owner goes it, against the stand-ins on their own origin.
@@ -12,7 +12,7 @@ test.describe.configure({ mode: 'serial' });
 const rowOf = (page: Page, name: string | RegExp): Locator => page.getByRole('row', { name });
 
 async function expectEntries(page: Page, name: RegExp, count: number): Promise<void> {
-  await expect(rowOf(page, name)).toContainText(/Well|Kept here/, { timeout: 30_000 });
+  await expect(rowOf(page, name)).toContainText(/Healthy|Kept in Gnomic/, { timeout: 30_000 });
   await expect(rowOf(page, name).getByRole('cell').nth(1)).toHaveText(String(count));
 }
 
@@ -20,17 +20,17 @@ test('by name: an address at the directory names the place; another channel’s 
   await signIn(page);
   await page.goto('/sources/add/name');
   await page.getByLabel('Name, and town').fill(`${STANDINS}/wayleaf/places/wl-inn`);
-  await page.getByRole('button', { name: 'Look it up' }).click();
-  await expect(page.getByText('One place of this name')).toBeVisible();
-  await page.getByLabel('Call it').fill('The inn');
+  await page.getByRole('button', { name: 'Look up' }).click();
+  await expect(page.getByText('One place found')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('The inn');
   await page.getByRole('button', { name: 'Connect The inn' }).click();
   await expectEntries(page, /^The inn/, 12);
   await page.goto('/sources/add/name');
   await page.getByLabel('Name, and town').fill(`${STANDINS}/ticketwick/venues/tv-dome`);
-  await page.getByRole('button', { name: 'Look it up' }).click();
+  await page.getByRole('button', { name: 'Look up' }).click();
   await expect(page.getByText('This address belongs to Ticketwick')).toBeVisible();
   await page.getByRole('link', { name: 'Go on there' }).click();
-  await expect(page.getByRole('button', { name: 'Go to Ticketwick' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Continue to Ticketwick' })).toBeVisible();
 });
 
 test('by granting access: refused, empty, then venues chosen; told once where both services have it', async ({
@@ -38,7 +38,7 @@ test('by granting access: refused, empty, then venues chosen; told once where bo
 }) => {
   await signIn(page);
   await page.goto('/sources/add/ticketwick');
-  await page.getByRole('button', { name: 'Go to Ticketwick' }).click();
+  await page.getByRole('button', { name: 'Continue to Ticketwick' }).click();
   await expect(page).toHaveURL(new RegExp(`^${STANDINS}/ticketwick/oauth/authorize`));
   await expect(page.getByRole('listitem')).toHaveText([
     'see which venues you sell tickets for',
@@ -47,12 +47,12 @@ test('by granting access: refused, empty, then venues chosen; told once where bo
   await page.getByRole('button', { name: 'Refuse' }).click();
   await expect(page.getByRole('alert')).toContainText('You refused access at Ticketwick');
 
-  await page.getByRole('button', { name: 'Go to Ticketwick' }).click();
+  await page.getByRole('button', { name: 'Continue to Ticketwick' }).click();
   await page.getByLabel('An account without venues').check();
   await page.getByRole('button', { name: 'Allow' }).click();
-  await expect(page.getByText('it has no venues')).toBeVisible();
+  await expect(page.getByText('has no venues')).toBeVisible();
 
-  await page.getByRole('button', { name: 'Grant access for another account' }).click();
+  await page.getByRole('button', { name: 'Use another account' }).click();
   await page.getByRole('button', { name: 'Allow' }).click();
   await expect(page.getByText('Quillmoor box office')).toBeVisible();
   await expectAccessible(page);
@@ -63,22 +63,22 @@ test('by granting access: refused, empty, then venues chosen; told once where bo
   await rowOf(page, /^The Dome, Quillmoor/)
     .getByRole('button', { name: 'The Dome, Quillmoor' })
     .click();
-  await expect(page.getByText('granted for Quillmoor box office')).toBeVisible();
-  await expect(page.getByText(/of 10 from 40 ratings, told by the service/)).toBeVisible();
+  await expect(page.getByText('given for Quillmoor box office')).toBeVisible();
+  await expect(page.getByText(/of 10 from 40 ratings/)).toBeVisible();
   await expectAccessible(page);
 
   await page.goto('/entries');
-  await page.getByLabel('State').selectOption('Told elsewhere too');
+  await page.getByLabel('State').selectOption('Duplicates');
   const counted = page.locator('.selected');
-  await expect(page.locator('.reading')).toContainText('another speaks for both');
+  await expect(page.locator('.reading')).toContainText('another entry is shown instead');
   const told = parseInt((await counted.textContent())?.trim() ?? '', 10);
   expect(told).toBeGreaterThanOrEqual(6);
   await page
-    .getByRole('button', { name: /another speaks for both/ })
+    .getByRole('button', { name: /another entry is shown instead/ })
     .first()
     .click();
   await expect(page.getByText(/the same words, the same author/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Not the same' }).first().click();
+  await page.getByRole('button', { name: 'Not a duplicate' }).first().click();
   await expect(counted).toContainText(`${told - 1} entries`);
   await page.keyboard.press('u');
   await expect(counted).toContainText(`${told} entries`);
@@ -89,21 +89,21 @@ test('access taken back at the service is told, everything is kept, and granting
   await atStandins(page, { do: 'withdraw', service: 'ticketwick' });
   await page.goto('/sources');
   const row = rowOf(page, /^The Dome, Quillmoor/);
-  await row.getByRole('button', { name: 'Look now' }).click();
-  await expect(row).toContainText('Access ended', { timeout: 20_000 });
+  await row.getByRole('button', { name: 'Check now' }).click();
+  await expect(row).toContainText('Needs your permission again', { timeout: 20_000 });
   await expect(row.getByRole('cell').nth(1)).toHaveText('40');
-  await row.getByRole('link', { name: 'Grant access again' }).click();
-  await page.getByRole('button', { name: 'Go to Ticketwick' }).click();
+  await row.getByRole('link', { name: 'Give permission again' }).click();
+  await page.getByRole('button', { name: 'Continue to Ticketwick' }).click();
   await page.getByRole('button', { name: 'Allow' }).click();
   await expect(page.getByText('connected').first()).toBeVisible();
   await page.goto('/sources');
-  await expect(row).toContainText('Well', { timeout: 30_000 });
+  await expect(row).toContainText('Healthy', { timeout: 30_000 });
 });
 
 test('by granting access to a photo account: posts, mentions, hashtags', async ({ page }) => {
   await signIn(page);
   await page.goto('/sources/add/shutterfen');
-  await page.getByRole('button', { name: 'Go to Shutterfen' }).click();
+  await page.getByRole('button', { name: 'Continue to Shutterfen' }).click();
   await page.getByRole('button', { name: 'Allow' }).click();
   await page.getByLabel(/Quillmoor Observatory on Shutterfen/).check();
   await page.getByLabel(/Mentions on Shutterfen/).check();
@@ -112,19 +112,19 @@ test('by granting access to a photo account: posts, mentions, hashtags', async (
   await expectEntries(page, /^Mentions on Shutterfen/, 5);
   await page.goto('/sources');
   await page.getByRole('button', { name: 'Quillmoor Observatory on Shutterfen' }).click();
-  await page.getByLabel('Its bio').fill('Stars, gloves, cocoa.');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByText('is kept as it is now')).toBeVisible();
+  await page.getByLabel('Account bio').fill('Stars, gloves, cocoa.');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('is saved')).toBeVisible();
 });
 
 test('by token: boards are chosen; a token of another service is told', async ({ page }) => {
   await signIn(page);
   await page.goto('/sources/add/corkwall');
   await page.getByLabel('Your Corkwall token').fill('wl-demo-key-7Q2M');
-  await page.getByRole('button', { name: 'Keep the token' }).click();
+  await page.getByRole('button', { name: 'Save the token' }).click();
   await expect(page.getByRole('alert').last()).toContainText('this token is for another service');
   await page.getByLabel('Your Corkwall token').fill('ck-5d1e-demo-board');
-  await page.getByRole('button', { name: 'Keep the token' }).click();
+  await page.getByRole('button', { name: 'Save the token' }).click();
   await page.getByLabel(/Night skies/).check();
   await page.getByRole('button', { name: 'Connect Night skies' }).click();
   await expectEntries(page, /^Night skies/, 7);
@@ -133,16 +133,16 @@ test('by token: boards are chosen; a token of another service is told', async ({
 test('by a page that marks up its reviews; one with several products asks which', async ({ page }) => {
   await signIn(page);
   await page.goto('/sources/add/address');
-  await page.getByLabel('Address of the feed').fill(`${STANDINS}/barrowfair/items/star-wheel`);
-  await page.getByRole('button', { name: 'Look there' }).click();
+  await page.getByLabel('Address of a feed').fill(`${STANDINS}/barrowfair/items/star-wheel`);
+  await page.getByRole('button', { name: 'Look' }).click();
   await expect(page.getByText('marks up 4 reviews')).toBeVisible();
-  await expect(page.getByText('Its own figures: 4.4 of 5 from 8 ratings.')).toBeVisible();
+  await expect(page.getByText('Figures it publishes: 4.4 of 5 from 8 ratings.')).toBeVisible();
   await page.getByRole('button', { name: 'Connect Pocket Star Wheel' }).click();
   await expectEntries(page, /^Pocket Star Wheel/, 4);
   await page.goto('/sources/add/address');
-  await page.getByLabel('Address of the feed').fill(`${STANDINS}/barrowfair/stalls/quillmoor`);
-  await page.getByRole('button', { name: 'Look there' }).click();
-  await expect(page.getByText('It tells of several things; which one?')).toBeVisible();
+  await page.getByLabel('Address of a feed').fill(`${STANDINS}/barrowfair/stalls/quillmoor`);
+  await page.getByRole('button', { name: 'Look' }).click();
+  await expect(page.getByText('The page is about several things. Which one?')).toBeVisible();
   await page.getByLabel(/Red Lantern/).check();
   await page.getByRole('button', { name: 'Connect Red Lantern' }).click();
   await expectEntries(page, /^Red Lantern/, 3);
@@ -231,7 +231,7 @@ test('by hand: a testimonial with a picture, edited with its history, removed an
     .getByLabel(/^Picture/)
     .setInputFiles({ name: 'juno.png', mimeType: 'image/png', buffer: await picture.body() });
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Keep the testimonial' }).click();
+  await page.getByRole('button', { name: 'Save the testimonial' }).click();
   const entry = page.getByRole('listitem').filter({ hasText: 'Thirty children' });
   await expect(entry).toContainText('Juno Park');
   await expect(page.getByText('juno@school.example')).toHaveCount(0);
@@ -239,9 +239,9 @@ test('by hand: a testimonial with a picture, edited with its history, removed an
   await page.locator('.reading').getByRole('link', { name: 'Edit' }).click();
   await expect(page.getByLabel(/E-mail/)).toHaveValue('juno@school.example');
   await page.getByLabel('What they said').fill('Thirty-one children, one comet, no complaints.');
-  await page.getByRole('button', { name: 'Keep the edit' }).click();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await page.getByRole('listitem').filter({ hasText: 'Thirty-one children' }).locator('.open').click();
-  await expect(page.locator('.reading')).toContainText('1 earlier form kept');
+  await expect(page.locator('.reading')).toContainText('1 earlier version kept');
   await page.locator('.reading').getByRole('link', { name: 'Edit' }).click();
   await page.getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByText('The testimonial is removed.')).toBeVisible();
@@ -252,10 +252,10 @@ test('from the owner’s website: what it tells is ticked and connected', async 
   await signIn(page);
   await page.goto('/sources/add/website');
   await page.getByLabel('Address of your own website').fill(SITE);
-  await page.getByRole('button', { name: 'Read it' }).click();
-  await expect(page.getByText('Nothing is connected until you say so')).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Read' }).click();
+  await expect(page.getByText('Nothing is connected yet: choose below.')).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText(/Moon Atlas.*\/shop marks up 2 reviews of it/)).toBeVisible();
-  await expect(page.getByText(/needs access, granted at/).first()).toBeVisible();
+  await expect(page.getByText(/your permission at/).first()).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: /^Connect \w+ sources?$/ }).click();
   await expectEntries(page, /^Moon Atlas/, 2);
@@ -266,10 +266,10 @@ test('a sudden loss is held and asked about; the owner says that it is right', a
   await atStandins(page, { do: 'forget' });
   await page.goto('/sources');
   const row = rowOf(page, /^Night skies/);
-  await row.getByRole('button', { name: 'Look now' }).click();
+  await row.getByRole('button', { name: 'Check now' }).click();
   await expect(row).toContainText('That is more than a third, so nothing was changed', { timeout: 20_000 });
   await expect(row.getByRole('cell').nth(1)).toHaveText('7');
-  await row.getByRole('button', { name: 'It is right: they are gone' }).click();
+  await row.getByRole('button', { name: 'Accept: they are gone' }).click();
   await expect(row.getByRole('cell').nth(1)).toHaveText('2', { timeout: 20_000 });
 });
 
@@ -278,7 +278,7 @@ test('removing a source says what goes, and can be undone', async ({ page }) => 
   await page.goto('/sources');
   const row = rowOf(page, /^Red Lantern/);
   await row.getByRole('button', { name: 'Red Lantern' }).click();
-  await page.getByRole('button', { name: 'Remove it, with its 3 entries' }).click();
+  await page.getByRole('button', { name: 'Remove the source and its 3 entries' }).click();
   await expect(page.getByText('Red Lantern is removed, and 3 entries with it')).toBeVisible();
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -288,18 +288,18 @@ test('removing a source says what goes, and can be undone', async ({ page }) => 
 test('a widget shows the pictures of a photo account, and they are ours', async ({ page, browser }) => {
   await signIn(page);
   await page.goto('/widgets/hill4posts0');
-  await page.locator('[data-phrase=sources]').click();
+  await openTopic(page, 'sources');
   await page.getByLabel('Rookcall', { exact: true }).uncheck();
   await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();
   await page.locator('[data-phrase=layout]').click();
-  await page.getByLabel('Face, or initials').check();
+  await page.getByLabel('Portrait or initials').check();
   await page.getByLabel('Pictures').check();
-  await page.getByLabel('People are named').selectOption('first name and initial');
+  await page.getByLabel('Names').selectOption('first name, initial of the last');
   const proof = page.frameLocator('iframe[title*="1120"]');
   await expect(proof.locator('.by .name').first()).toHaveText('Quillmoor O.');
   await expect(proof.locator('.shots img').first()).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Publish the first edition' }).click();
-  await expect(page.getByText('Edition 1, out')).toBeVisible();
+  await expect(page.getByText('Edition 1, published')).toBeVisible();
 
   const visitor = await (await browser.newContext()).newPage();
   const asked: string[] = [];

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { atStandins, expectAccessible, signIn } from './people';
+import { atStandins, expectAccessible, openTopic, signIn } from './people';
 import { GNOMIC } from './setting';
 
 /** What a widget shows to visitors now. */
@@ -56,25 +56,25 @@ test('the list reads hundreds by keys, tells where each is on show, and marks wh
   await page.keyboard.type('DÔME');
   await expect(page.locator('.row mark').first()).toHaveText(/dome/i);
   await page.getByLabel('Search').fill('');
-  await page.locator('[data-phrase=sources]').click();
-  await page.getByLabel('Every source, also those connected later').uncheck();
+  await openTopic(page, 'sources');
+  await page.getByLabel('All sources, also those connected later').uncheck();
   const others = await page.locator('#controls fieldset').first().locator('label').allTextContents();
   for (const name of others
     .map((text) => text.trim())
-    .filter((text) => text !== 'the Dome' && !text.startsWith('Every')))
+    .filter((text) => text !== 'the Dome' && !text.startsWith('All sources')))
     await page.locator('#controls fieldset').first().getByLabel(name, { exact: true }).uncheck();
   await expect(page.locator('.sentence')).toContainText('from the Dome');
   await page.locator('[data-phrase=order]').click();
   await page.getByLabel('Lowest rated first').check();
   await expect(page.locator('.sentence')).toContainText('Entries, worst first');
   await expect(rows.first()).toContainText('1 of 5');
-  await expect(page.locator('.reading .where')).toContainText('1 star, the brief wants four stars and up.');
+  await expect(page.locator('.reading .where')).toContainText('1 star; the widget asks for four stars and up.');
   await expectAccessible(page);
 
   // The list that was made gets a name, and is there again by it.
   await page.locator('summary', { hasText: 'Views' }).click();
-  await page.getByPlaceholder('Name for this').fill('Worst of the Dome');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByPlaceholder('Name this view').fill('Worst of the Dome');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Worst of the Dome', exact: true })).toBeVisible();
   await page.reload();
   await page.locator('summary', { hasText: 'Views' }).click();
@@ -100,14 +100,14 @@ test('labels and pins, by keys', async ({ page }) => {
   await signIn(page);
   await page.goto('/entries');
   await expect(page.locator('.row').first()).toBeVisible();
-  await page.getByLabel('State').selectOption('On show now');
+  await page.getByLabel('State').selectOption('Shown by a widget now');
   await expect(page.locator('.reading')).toContainText('place ');
   await page.getByRole('heading', { name: 'Entries' }).click();
   await page.keyboard.press('j');
   await page.keyboard.press('j');
   const name = (await page.locator('[data-current=true] bdi').textContent()) ?? '';
   await page.keyboard.press('l');
-  await expect(page.getByRole('dialog')).toContainText('Put a label on it');
+  await expect(page.getByRole('dialog')).toContainText('Label it');
   await page.keyboard.type('Front page');
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-current=true] .flag.label')).toHaveText('Front page');
@@ -132,10 +132,10 @@ test('what a rule holds waits on Today, shows nowhere, and is released', async (
   await page.goto('/entries');
   await page.getByRole('button', { name: 'Rules' }).click();
   const rules = page.getByRole('dialog');
-  await rules.getByLabel('That say one of these words').fill('comet*');
+  await rules.getByLabel('That contain one of these words').fill('comet*');
   await expectAccessible(page);
-  await rules.getByRole('button', { name: 'Keep these rules' }).click();
-  await expect(page.getByText(/The rules are kept/)).toBeVisible();
+  await rules.getByRole('button', { name: 'Save rules' }).click();
+  await expect(page.getByText(/The rules are saved/)).toBeVisible();
   await atStandins(page, {
     do: 'review',
     place: 'wl-dome',
@@ -144,10 +144,10 @@ test('what a rule holds waits on Today, shows nowhere, and is released', async (
     comment: 'We saw the COMETS, all three.',
   });
   await page.goto('/');
-  await expect(page.getByRole('link', { name: '1 new entry waits' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('link', { name: '1 new entry is waiting' })).toBeVisible({ timeout: 60_000 });
   expect(await published(page.request, 'dome4visit')).not.toContain('Ottilie Brandt');
   await expectAccessible(page);
-  await page.getByRole('link', { name: '1 new entry waits' }).click();
+  await page.getByRole('link', { name: '1 new entry is waiting' }).click();
   await expect(page.locator('.reading')).toContainText('It says "comet*", which you want to look at first.');
   await page.getByRole('heading', { name: 'Entries' }).click();
   await page.keyboard.press('r');
@@ -156,10 +156,10 @@ test('what a rule holds waits on Today, shows nowhere, and is released', async (
 
   // A word that is never shown takes it away again, everywhere.
   await page.getByRole('button', { name: 'Rules' }).click();
-  await rules.getByLabel('Entries that say one of these show nowhere').fill('comets');
-  await rules.getByLabel('That say one of these words').fill('');
-  await rules.getByRole('button', { name: 'Keep these rules' }).click();
-  await expect(page.getByText('One entry says one of the words never shown.', { exact: false })).toBeVisible();
+  await rules.getByLabel('Never show entries with one of these words').fill('comets');
+  await rules.getByLabel('That contain one of these words').fill('');
+  await rules.getByRole('button', { name: 'Save rules' }).click();
+  await expect(page.getByText('One entry contains a blocked word.', { exact: false })).toBeVisible();
   await expect(async () => expect(await published(page.request, 'dome4visit')).not.toContain('Ottilie Brandt')).toPass({
     timeout: 60_000,
   });

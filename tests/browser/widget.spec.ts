@@ -54,13 +54,13 @@ test('the carousel turns by button, key and swipe, as many as there is room for'
   const widget = page.locator('gnomic-widget');
   await widget.scrollIntoViewIfNeeded();
   await expect(widget.locator('.at')).toHaveText('1 of 3');
-  await expect(widget.getByRole('button', { name: 'Back' })).toBeDisabled();
-  await widget.getByRole('button', { name: 'On' }).click();
+  await expect(widget.getByRole('button', { name: 'Previous' })).toBeDisabled();
+  await widget.getByRole('button', { name: 'Next' }).click();
   await expect(widget.locator('.at')).toHaveText('2 of 3');
   await widget.locator('.track').focus();
   await page.keyboard.press('End');
   await expect(widget.locator('.at')).toHaveText('3 of 3');
-  await expect(widget.getByRole('button', { name: 'On' })).toBeDisabled();
+  await expect(widget.getByRole('button', { name: 'Next' })).toBeDisabled();
   await page.keyboard.press('ArrowLeft');
   await expect(widget.locator('.at')).toHaveText('2 of 3');
   await page.keyboard.press('Home');

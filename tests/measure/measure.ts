@@ -84,7 +84,7 @@ test('measure', async ({ page }) => {
   say(`  by tag alone, text right below it    ${(await shift(page, bare.origin)).toFixed(4)}`);
   bare.close();
   await page.goto(`${GNOMIC}/widgets/${twelve.key}`);
-  await page.getByRole('button', { name: 'Code to paste' }).click();
+  await page.getByRole('button', { name: 'Get the code' }).click();
   await page.waitForTimeout(1000);
   const code = async (name: string): Promise<string> => (await page.locator(`[data-code=${name}]`).textContent()) ?? '';
   const roomy = await atFourthOrigin(

@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test';
-import { signIn } from '../browser/people';
+import { openTopic, signIn } from '../browser/people';
 import { SITE } from '../browser/setting';
 
 const GUEST_BOOK = [
@@ -35,7 +35,7 @@ test('take', async ({ page }) => {
   await page.goto('/sources/add/website');
   await page.getByLabel('Address of your own website').fill(SITE);
   await page.getByRole('button', { name: 'Read it' }).click();
-  await page.getByText('Nothing is connected until you say so').waitFor();
+  await page.getByText('Nothing is connected yet: choose below.').waitFor();
   await take(page, 'website');
   await page.goto('/sources/add/table');
   await page
@@ -49,11 +49,11 @@ test('take', async ({ page }) => {
     ['shutterfen', 'Quillmoor Observatory on Shutterfen'],
   ] as const) {
     await page.goto(`/sources/add/${channel}`);
-    await page.getByRole('button', { name: /^Go to/ }).click();
+    await page.getByRole('button', { name: /^Continue to/ }).click();
     await page.getByRole('button', { name: 'Allow' }).click();
     await page.getByLabel(account).check();
     await page.getByRole('button', { name: `Connect ${account}` }).click();
-    await page.getByRole('row', { name: new RegExp(`^${account}.*Well`) }).waitFor();
+    await page.getByRole('row', { name: new RegExp(`^${account}|.*Healthy`) }).waitFor();
   }
   await page.getByRole('button', { name: 'The Dome, Quillmoor' }).click();
   await page
@@ -66,9 +66,9 @@ test('take', async ({ page }) => {
   await take(page, 'subjects');
 
   await page.goto('/widgets/dome4visit');
-  await page.locator('[data-phrase=stars]').click();
+  await openTopic(page, 'stars');
   await take(page, 'bench');
-  await page.getByRole('button', { name: /kept out: four stars/ }).click();
+  await page.getByRole('button', { name: /left out: four stars/ }).click();
   await take(page, 'sieve');
   await page.emulateMedia({ colorScheme: 'dark' });
   await page.goto('/widgets/harrow7talk');
@@ -76,11 +76,11 @@ test('take', async ({ page }) => {
   await take(page, 'bench-dark');
   await page.emulateMedia({ colorScheme: 'light' });
   await page.goto('/widgets/hill4posts0');
-  await page.locator('[data-phrase=sources]').click();
+  await openTopic(page, 'sources');
   await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();
   await page.getByLabel('Rookcall', { exact: true }).uncheck();
   await page.locator('[data-phrase=layout]').click();
-  await page.getByLabel('Face, or initials').check();
+  await page.getByLabel('Portrait or initials').check();
   await page.getByLabel('Pictures').check();
   await page.keyboard.press('Escape');
   await take(page, 'pictures');

@@ -69,7 +69,7 @@ final readonly class AboutSubjects extends Clause
 
     public function reason(Facts $entry): string
     {
-        return $entry->subject === null ? 'It is about no subject that is known, and the brief wants some.' : 'It is about '.$this->site->names->subject($entry->subject).', which the brief does not name.';
+        return $entry->subject === null ? 'It is about none of the chosen subjects.' : 'It is about '.$this->site->names->subject($entry->subject).', which is not chosen.';
     }
 
     public function condition(): Condition

@@ -94,7 +94,7 @@ final readonly class AllowedByChannel extends Clause
 
     public function reason(Facts $entry): string
     {
-        return 'Of '.$this->site->names->channel($this->site->channelOf($entry->source)).', the brief shows the figures only.';
+        return 'Of '.$this->site->names->channel($this->site->channelOf($entry->source)).', only the figures may be shown.';
     }
 
     public function condition(): Condition

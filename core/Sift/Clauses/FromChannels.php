@@ -69,7 +69,7 @@ final readonly class FromChannels extends Clause
 
     public function reason(Facts $entry): string
     {
-        return 'It comes from '.$this->site->names->channel($this->site->channelOf($entry->source)).', which the brief does not name.';
+        return 'It comes from '.$this->site->names->channel($this->site->channelOf($entry->source)).', which is not chosen.';
     }
 
     public function condition(): Condition

@@ -69,7 +69,7 @@ final readonly class FromSources extends Clause
 
     public function reason(Facts $entry): string
     {
-        return 'It comes from '.$this->site->names->source($entry->source).', which the brief does not name.';
+        return 'It comes from '.$this->site->names->source($entry->source).', which is not chosen.';
     }
 
     public function condition(): Condition

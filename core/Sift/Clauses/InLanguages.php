@@ -113,7 +113,7 @@ final readonly class InLanguages extends Clause
 
     public function reason(Facts $entry): string
     {
-        return ($entry->language === null ? 'Nobody knows its language' : 'It is in '.self::named($entry->language)).', the brief wants those '.$this->phrase().'.';
+        return ($entry->language === null ? 'Its language is unknown' : 'It is in '.self::named($entry->language)).'; the widget asks for those '.$this->phrase().'.';
     }
 
     public function condition(): Condition

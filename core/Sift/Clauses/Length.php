@@ -101,7 +101,7 @@ final readonly class Length extends Clause
 
     public function reason(Facts $entry): string
     {
-        return 'Its words are '.number_format($entry->length).' character'.($entry->length === 1 ? '' : 's').' long, the brief wants '.$this->phrase().'.';
+        return 'Its text is '.number_format($entry->length).' character'.($entry->length === 1 ? '' : 's').' long; the widget asks for '.$this->phrase().'.';
     }
 
     public function condition(): Condition

@@ -83,7 +83,7 @@ final readonly class OfKinds extends Clause
 
     public function reason(Facts $entry): string
     {
-        return "It is a $entry->kind, the brief wants ".$this->phrase().'.';
+        return "It is a $entry->kind; the widget asks for ".$this->phrase().'.';
     }
 
     public function condition(): Condition

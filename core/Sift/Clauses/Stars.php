@@ -133,8 +133,8 @@ final readonly class Stars extends Clause
     public function reason(Facts $entry): string
     {
         return $entry->stars === null
-            ? 'It has no rating, the brief wants '.$this->phrase().'.'
-            : Numbers::plain($entry->stars).($entry->stars === 1.0 ? ' star' : ' stars').', the brief wants '.$this->phrase().'.';
+            ? 'It has no rating; the widget asks for '.$this->phrase().'.'
+            : Numbers::plain($entry->stars).($entry->stars === 1.0 ? ' star' : ' stars').'; the widget asks for '.$this->phrase().'.';
     }
 
     public function condition(): Condition

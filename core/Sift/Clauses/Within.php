@@ -131,11 +131,11 @@ final readonly class Within extends Clause
     public function reason(Facts $entry): string
     {
         if ($entry->published === null) {
-            return 'It has no date, the brief wants those '.$this->phrase().'.';
+            return 'It has no date; the widget asks for those '.$this->phrase().'.';
         }
         $day = (new DateTimeImmutable("@$entry->published"))->setTimezone($this->site->now->getTimezone())->format('j F Y');
 
-        return "It is of $day, the brief wants those ".$this->phrase().'.';
+        return "It is from $day; the widget asks for those ".$this->phrase().'.';
     }
 
     public function condition(): Condition

@@ -1,5 +1,4 @@
 import createClient from 'openapi-fetch';
-import type { Brief } from './brief';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -24,8 +23,8 @@ export type Rules = Schemas['Rules'];
 export type View = Schemas['View'];
 export type Whereabouts = Schemas['Whereabouts'];
 export type Warning = Proof['warnings'][number];
+export type SiteSettings = Schemas['Site'];
 export type Session = Schemas['Session'];
-export type PhraseKey = NonNullable<Phrase['key']>;
 
 type Whole<T> = T extends (infer U)[]
   ? U[]
@@ -33,7 +32,7 @@ type Whole<T> = T extends (infer U)[]
     ? { [K in keyof T]-?: Whole<Exclude<T[K], undefined>> }
     : T;
 /** A brief as the interface gives it: every member written. */
-export type WholeBrief = Whole<Brief>;
+export type WholeBrief = Whole<Schemas['Brief']>;
 export type Widget = Omit<Schemas['Widget'], 'brief'> & { brief: WholeBrief };
 
 /** What the interface says is wrong, in words for the owner. */

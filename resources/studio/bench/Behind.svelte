@@ -31,10 +31,10 @@
   });
 
   $effect(() => {
-    void load(step, kept, bench.proof?.brief);
+    void load(step, kept, bench.proof?.brief as WholeBrief | undefined);
   });
 
-  async function load(of: string, side: boolean, brief: Record<string, unknown> | undefined, from = 0): Promise<void> {
+  async function load(of: string, side: boolean, brief: WholeBrief | undefined, from = 0): Promise<void> {
     if (!brief) return;
     try {
       const page = await ask(api.POST('/sieve', { body: { brief, step: of, kept: side, from } }));
@@ -59,7 +59,7 @@
     >
     {#if (account?.dropped ?? 0) > 0}
       <button class="plain side" aria-pressed={!kept} onclick={() => onturn(false)}
-        >{account?.dropped} {step === 'shown' ? 'wait' : 'kept out'}</button
+        >{account?.dropped} {step === 'shown' ? 'more' : 'left out'}</button
       >
     {/if}
     <button class="plain link close" onclick={onclose}>Close</button>
@@ -67,8 +67,8 @@
       <p class="looser small">
         {#if account?.alone != null && account.dropped > 0}
           <span class="quiet"
-            >Without this clause {account.alone} more would pass, {account.more === 0 ? 'none' : account.more} of them shown
-            at once.</span
+            >Without this condition {account.alone} more would pass, {account.more === 0 ? 'none' : account.more} of them
+            shown at once.</span
           >
         {/if}
         {#each looser as one (one.text)}
@@ -79,14 +79,14 @@
   </header>
   <div class="list">
     {#if broken}
-      <Situation kind="broken" title="These entries cannot be shown" text={broken} />
+      <Situation kind="broken" title="These entries cannot be loaded" text={broken} />
     {:else if !rows}
-      <Situation kind="loading" title="Fetching the entries" />
+      <Situation kind="loading" title="Loading the entries" />
     {:else if rows.length === 0}
       <Situation
         kind="empty"
         title="None"
-        text={kept ? 'Nothing is left at this step.' : 'This step keeps nothing out.'}
+        text={kept ? 'Nothing is left at this step.' : 'Nothing is left out at this step.'}
       />
     {:else}
       <ol>
@@ -95,7 +95,7 @@
           <EntryRow {row} source={names[row.entry.source ?? ''] ?? ''} reason={row.reason}>
             {#snippet acts()}
               <button class="plain link" onclick={() => bench.pin(id)}
-                >{bench.brief?.sift.pins.includes(id) ? 'Take the pin back' : 'Pin first'}</button
+                >{bench.brief?.sift.pins.includes(id) ? 'Unpin' : 'Pin first'}</button
               >
               <button class="plain link" onclick={() => bench.hide(id)}
                 >{bench.brief?.sift.hidden.includes(id) ? 'Show again here' : 'Hide here'}</button
@@ -104,8 +104,9 @@
           </EntryRow>
         {/each}
       </ol>
-      {#if next !== null}<button class="plain link more" onclick={() => load(step, kept, bench.proof?.brief, next ?? 0)}
-          >Show more</button
+      {#if next !== null}<button
+          class="plain link more"
+          onclick={() => load(step, kept, bench.proof?.brief as WholeBrief, next ?? 0)}>Show more</button
         >{/if}
     {/if}
   </div>
@@ -168,5 +169,11 @@
   }
   .more {
     margin: 12px 0;
+  }
+  @media (max-width: 760px) {
+    header,
+    .list {
+      padding-inline: 16px;
+    }
   }
 </style>

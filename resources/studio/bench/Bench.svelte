@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import Button from 'flowbite-svelte/Button.svelte';
-  import type { PhraseKey, WholeBrief } from '../api/client';
+  import type { WholeBrief } from '../api/client';
   import { clock } from '../parts/clock.svelte';
   import { ago } from '../parts/times';
   import { inDialog, isTyping } from '../parts/keys';
@@ -22,12 +22,20 @@
   });
 
   const phrases = $derived((bench.proof?.sentence ?? []).filter((phrase) => phrase.key !== null));
-  const stages = ['gather', 'sift', 'shape', 'dress', 'place', 'tend'];
+  /** The stages in their order, each with what opens where the sentence does not speak of it. */
+  const stages = [
+    ['gather', 'sources'],
+    ['sift', 'order'],
+    ['shape', 'layout'],
+    ['dress', 'dress'],
+    ['place', 'place'],
+    ['tend', 'cadence'],
+  ] as const;
 
-  function open(phrase: PhraseKey | null, focus = true): void {
+  function open(phrase: string | null, focus = true): void {
     bench.open = phrase;
     if (phrase && focus) {
-      // A wish that the sentence does not tell yet has its controls alone.
+      // What the sentence does not speak of yet has its controls alone.
       requestAnimationFrame(() =>
         (document.querySelector<HTMLElement>(`[data-phrase="${phrase}"]`) ?? firstControl())?.focus(),
       );
@@ -65,14 +73,14 @@
     if (isTyping(event)) return;
     const stage = stages[Number(event.key) - 1];
     const at = phrases.findIndex((phrase) => phrase.key === bench.open);
-    if (stage) open(phrases.find((phrase) => phrase.stage === stage)?.key ?? null);
+    if (stage) open(phrases.find((phrase) => phrase.stage === stage[0] && !phrase.isOffer)?.key ?? stage[1]);
     else if (event.key === ']') open(phrases[(at + 1) % phrases.length]?.key ?? null);
     else if (event.key === '[') open(phrases[(at - 1 + phrases.length) % phrases.length]?.key ?? null);
     else if (event.key === 'u' && bench.undo()) event.preventDefault();
   }
 
   const changes = $derived(
-    bench.changes === 0 ? '' : bench.changes === 1 ? '1 change not out yet' : `${bench.changes} changes not out yet`,
+    bench.changes === 0 ? '' : bench.changes === 1 ? '1 unpublished change' : `${bench.changes} unpublished changes`,
   );
 </script>
 
@@ -90,10 +98,10 @@
         onchange={(event) => bench.rename(event.currentTarget.value)}
       />
       <span class="quiet out">
-        {#if edition}Edition {edition.number}, out {ago(edition.createdAt, clock.now)}{:else}Not published yet{/if}
+        {#if edition}Edition {edition.number}, published {ago(edition.createdAt, clock.now)}{:else}Not published yet{/if}
       </span>
       <span class="quiet changes">{changes}</span>
-      <Button size="sm" color="light" onclick={() => open('place')}>Code to paste</Button>
+      <Button size="sm" color="light" onclick={() => open('place')}>Get the code</Button>
       <Button
         size="sm"
         disabled={bench.publishing || (edition !== null && bench.changes === 0)}
@@ -116,7 +124,7 @@
           {#each warning.repairs as repair (repair.text)}
             <button class="field repair" onclick={() => bench.take(repair.brief as WholeBrief)}>{repair.text}</button>
           {/each}
-          <button class="plain link" onclick={() => open(warning.key as PhraseKey)}>Change it</button>
+          <button class="plain link" onclick={() => open(warning.key as string)}>Change this</button>
         </p>
       {/each}
       {#if bench.open}<Controls {bench} onopen={(key) => open(key)} />{/if}
@@ -130,18 +138,18 @@
   </div>
 {:else if bench.broken}
   <div class="alone">
-    <Situation alone kind="broken" title="This widget cannot be put on the bench" text={bench.broken}>
+    <Situation alone kind="broken" title="This widget cannot be opened" text={bench.broken}>
       {#snippet step()}<a class="link" href="/widgets">All widgets</a>{/snippet}
     </Situation>
   </div>
 {:else}
-  <div class="alone"><Situation alone kind="loading" title="Setting up the bench" /></div>
+  <div class="alone"><Situation alone kind="loading" title="Opening the widget" /></div>
 {/if}
 
 <style>
   .bench {
     display: grid;
-    grid-template-rows: auto minmax(0, 1fr) auto;
+    grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
     height: 100%;
   }
   header {
@@ -191,5 +199,16 @@
   }
   .alone {
     padding: 24px 28px;
+  }
+  @media (max-width: 760px) {
+    header {
+      padding: 8px 16px 4px;
+    }
+    .out {
+      flex: 1 0 50%;
+    }
+    .work {
+      padding: 4px 16px 16px;
+    }
   }
 </style>

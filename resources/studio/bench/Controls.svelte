@@ -1,75 +1,32 @@
 <script lang="ts">
-  import type { PhraseKey } from '../api/client';
-  import AllowedClause from '../clauses/AllowedClause.svelte';
-  import ApartClause from '../clauses/ApartClause.svelte';
-  import CadenceClause from '../clauses/CadenceClause.svelte';
-  import DressClause from '../clauses/DressClause.svelte';
-  import HandClause from '../clauses/HandClause.svelte';
-  import HeadClause from '../clauses/HeadClause.svelte';
-  import LabelsClause from '../clauses/LabelsClause.svelte';
-  import LanguagesClause from '../clauses/LanguagesClause.svelte';
-  import LayoutClause from '../clauses/LayoutClause.svelte';
-  import MediaClause from '../clauses/MediaClause.svelte';
-  import MoreClause from '../clauses/MoreClause.svelte';
-  import MostClause from '../clauses/MostClause.svelte';
-  import OrderClause from '../clauses/OrderClause.svelte';
-  import PlaceClause from '../clauses/PlaceClause.svelte';
-  import SourcesClause from '../clauses/SourcesClause.svelte';
-  import StarsClause from '../clauses/StarsClause.svelte';
-  import WhenClause from '../clauses/WhenClause.svelte';
-  import WordsClause from '../clauses/WordsClause.svelte';
+  import { controls } from '../clauses/holder';
+  import More from '../clauses/More.svelte';
   import type { Bench } from './bench.svelte';
 
-  let { bench, onopen }: { bench: Bench; onopen: (key: PhraseKey) => void } = $props();
+  let { bench, onopen }: { bench: Bench; onopen: (key: string) => void } = $props();
 
-  const names: Record<PhraseKey, string> = {
-    order: 'How many, of what, in which order',
-    sources: 'From which sources, about what',
-    stars: 'Stars and words',
-    words: 'Words, hashtags and length',
-    languages: 'Languages',
-    when: 'Time',
-    labels: 'Labels',
-    media: 'Pictures and replies',
-    most: 'At most from one author or source',
-    allowed: 'What channels allow',
-    apart: 'Apart from other widgets',
-    hand: 'Picked by hand',
-    more: 'What else to ask',
+  /** Of the stages that do not choose entries; the others come from the interface. */
+  const names: Record<string, string> = {
+    more: 'Add a condition',
     layout: 'Layout and cards',
     head: 'Above and below the cards',
-    dress: 'Dressing',
-    place: 'Code to paste',
-    cadence: 'How often its sources are looked at',
+    dress: 'Look',
+    place: 'Code for your pages',
+    cadence: 'How often sources are checked',
   };
-  const key = $derived(bench.open);
+  const key = $derived(bench.open ?? '');
+  const Control = $derived(controls[key]);
+  const name = $derived(names[key] ?? bench.offered?.topics.find((topic) => topic.key === key)?.name ?? key);
+  /** What is not asked yet. */
+  const left = $derived(
+    (bench.offered?.topics ?? []).filter(({ key }) => !bench.proof?.sentence.some((phrase) => phrase.key === key)),
+  );
 </script>
 
 {#if key && bench.brief}
-  {@const brief = bench.brief}
-  <section id="controls" aria-label={names[key]}>
-    {#if key === 'order'}<OrderClause holder={bench} {brief} />
-    {:else if key === 'sources'}<SourcesClause holder={bench} {brief} />
-    {:else if key === 'stars'}<StarsClause holder={bench} {brief} />
-    {:else if key === 'words'}<WordsClause holder={bench} {brief} />
-    {:else if key === 'languages'}<LanguagesClause holder={bench} {brief} />
-    {:else if key === 'when'}<WhenClause holder={bench} {brief} />
-    {:else if key === 'labels'}<LabelsClause holder={bench} {brief} />
-    {:else if key === 'media'}<MediaClause holder={bench} {brief} />
-    {:else if key === 'most'}<MostClause holder={bench} {brief} />
-    {:else if key === 'allowed'}<AllowedClause holder={bench} {brief} />
-    {:else if key === 'apart'}<ApartClause holder={bench} {brief} own={bench.key} />
-    {:else if key === 'more'}<MoreClause
-        keys={['words', 'languages', 'when', 'labels', 'media', 'most', 'allowed', 'apart']}
-        {onopen}
-      />
-    {:else if key === 'hand'}<HandClause {bench} {brief} />
-    {:else if key === 'layout'}<LayoutClause {bench} {brief} />
-    {:else if key === 'head'}<HeadClause {bench} {brief} />
-    {:else if key === 'dress'}<DressClause {bench} {brief} />
-    {:else if key === 'place'}<PlaceClause {bench} {brief} />
-    {:else if key === 'cadence'}<CadenceClause {bench} {brief} />
-    {/if}
+  <section id="controls" aria-label={name}>
+    {#if key === 'more'}<More topics={left} {onopen} />
+    {:else if Control}<Control holder={bench} brief={bench.brief} />{/if}
   </section>
 {/if}
 

@@ -12,12 +12,12 @@
   }
   let { width, scale, fragment, name, onheight }: Props = $props();
 
-  // A rendition of an owner's page: a bar, a heading, lines of text, and the widget in their midst.
+  // A page of nobody's: a bar, lines in place of text, and the widget in their midst.
   const page = `<!doctype html><html lang="en"><meta charset="utf-8"><title>Proof</title><style>
     body{margin:0;font:16px/1.5 'Literata Variable',Georgia,serif;background:#fff;color:#1d2333;overflow:hidden}
-    header{height:34px;background:#20263c}main{padding:28px 0 30px}h2{font-size:26px;margin:0 20px 14px}
+    header{height:34px;background:#20263c}main{padding:28px 0 30px}b{display:block;height:20px;width:38%;border-radius:3px;background:#d5d7e0;margin:0 20px 20px}
     i{display:block;height:9px;border-radius:3px;background:#e9eaf0;margin:0 20px 13px}gnomic-widget{margin:18px 0}</style>
-    <header></header><main><h2>Plan your night</h2><i style="width:82%"></i><i style="width:52%"></i><div id="here"></div>
+    <header></header><main><b></b><i style="width:82%"></i><i style="width:52%"></i><div id="here"></div>
     <i></i><i style="width:90%"></i><i style="width:64%"></i></main><script src="/gnomic.js"><\/script>`;
 
   let frame = $state<HTMLIFrameElement>();

@@ -6,7 +6,7 @@
   let { bench }: { bench: Bench } = $props();
 
   const steps = $derived(
-    // What always stands in the way of some entries is told where it does; a wish is told even where it keeps nothing out.
+    // What always applies is told where it leaves something out; a condition, even where it does not.
     (bench.proof?.sieve ?? []).filter(
       (step) => step.dropped > 0 || step.alone !== null || step.key === 'collected' || step.key === 'shown',
     ),
@@ -55,14 +55,18 @@
           {#if step.dropped > 0}
             <button
               class="plain dropped"
-              aria-label="{step.dropped} {step.key === 'shown' ? 'wait' : 'kept out'}: {step.phrase}"
+              aria-label="{step.dropped} {step.key === 'shown' ? 'more' : 'left out'}: {step.phrase}"
               onclick={() => look(step.key, false)}
-              >{step.key === 'shown' ? `${step.dropped} wait` : `−${step.dropped}`}</button
+              >{step.key === 'shown' ? `${step.dropped} more` : `−${step.dropped}`}</button
             >
           {/if}
         </span>
         <span class="if quiet"
-          >{step.more ? `without it +${step.more} shown` : step.alone ? `without it +${step.alone} wait` : ''}</span
+          >{step.more
+            ? `without it: ${step.more} more shown`
+            : step.alone
+              ? `without it: ${step.alone} more`
+              : ''}</span
         >
         <svg viewBox="0 0 100 18" preserveAspectRatio="none" aria-hidden="true">
           <path d="M0 {18 - edge(before(index))}L100 {18 - edge(step.kept)}V18H0z" />
@@ -83,6 +87,11 @@
     gap: 8px;
     padding: 8px 28px 10px;
     overflow-x: auto;
+  }
+  @media (max-width: 760px) {
+    ol {
+      padding-inline: 16px;
+    }
   }
   li {
     flex: 1 1 0;

@@ -1,28 +1,23 @@
-import {
-  api,
-  ask,
-  type Offered,
-  type PhraseKey,
-  type Proof,
-  type Source,
-  type Widget,
-  type WholeBrief,
-} from '../api/client';
+import { api, ask, type Offered, type Proof, type Source, type Widget, type WholeBrief } from '../api/client';
 import type { Holder } from '../clauses/holder';
 import { notices } from '../parts/notices.svelte';
 
 /** Widths at which a widget is proved: phone, tablet, desktop, in CSS pixels. */
 export const WIDTHS = [360, 768, 1120] as const;
 
+/** How often it is asked whether an edition is made, and for how long, in milliseconds. */
+const [LOOK, PATIENCE] = [200, 60_000];
+
 /** A widget on the bench: its brief as it is being changed, and what that makes. */
 export class Bench implements Holder {
+  readonly isListing = false;
   widget = $state<Widget>();
   brief = $state<WholeBrief>();
   proof = $state<Proof>();
   sources = $state<Source[]>([]);
   offered = $state<Offered>();
   /** The phrase whose controls are open. */
-  open = $state<PhraseKey | null>(null);
+  open = $state<string | null>(null);
   broken = $state('');
   /** Why the brief on the bench cannot be proved; the last proof that could stays to be seen. */
   wrong = $state('');
@@ -146,12 +141,20 @@ export class Bench implements Holder {
     try {
       await this.save();
       const before = this.widget?.edition?.number;
-      this.widget = (await ask(api.POST('/widgets/{key}/editions', { params: { path: { key: this.key } } }))) as Widget;
-      const number = this.widget.edition?.number;
+      const path = { params: { path: { key: this.key } } };
+      let widget = await ask(api.POST('/widgets/{key}/editions', path));
+      // Made by a worker, which tells when it has.
+      for (let waited = 0; widget.publishing; waited += LOOK) {
+        if (waited > PATIENCE) throw new Error('The edition is still being made. Your pages show it once it is ready.');
+        await new Promise((resolve) => setTimeout(resolve, LOOK));
+        widget = await ask(api.GET('/widgets/{key}', path));
+      }
+      this.widget = widget as Widget;
+      const number = widget.edition?.number;
       notices.say(
         number === before
-          ? 'What is out is the same already.'
-          : `Edition ${number} is out. Pages that carry its code show it within a minute.`,
+          ? 'Nothing to publish: pages show this already.'
+          : `Edition ${number} is published. Your pages show it within a minute.`,
       );
     } catch (error) {
       notices.fail(error);

@@ -5,16 +5,16 @@
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
   const weights = [
-    ['freshness', 'Freshness', 'half after each half-life'],
-    ['rating', 'A rating one can be sure of', 'many gave the same there'],
-    ['substance', 'Something said', '240 characters are enough'],
-    ['variety', 'Variety', 'sources and subjects in turn, no two alike'],
+    ['freshness', 'Freshness', 'halves with each half-life'],
+    ['rating', 'Reliable rating', 'high, and confirmed by many others'],
+    ['substance', 'Substance', '240 characters count in full'],
+    ['variety', 'Variety', 'sources and subjects take turns'],
   ] as const;
   const sum = $derived(weights.reduce((total, [part]) => total + brief.sift.balance[part], 0));
 </script>
 
 <fieldset>
-  <legend>What weighs how much</legend>
+  <legend>How much each counts</legend>
   {#each weights as [part, name, what] (part)}
     <label>
       <span>{name} <span class="small quiet">{what}</span></span>
@@ -48,13 +48,13 @@
       }}
     />
   </label>
-  <p class="small quiet">Open a number of the sieve below to read the score of each entry.</p>
+  <p class="small quiet">Press a number in the sieve below to see each entry’s score.</p>
 </fieldset>
 
 <style>
   label {
     display: grid;
-    grid-template-columns: 200px 150px 70px;
+    grid-template-columns: minmax(0, 200px) minmax(80px, 150px) 70px;
     gap: 12px;
     align-items: center;
     min-height: 32px;

@@ -48,11 +48,11 @@
     oninput={(event) => write(event.currentTarget.value)}></textarea>
   {#if tooMany}
     <p class="small many" id="{id}-many" role="alert">
-      These are {tooMany.toLocaleString('en-GB')} words; {MOST.toLocaleString('en-GB')} at most are looked for. What you wrote
-      stays here; the brief is as it was. Take some out.
+      These are {tooMany.toLocaleString('en-GB')} terms, and {MOST.toLocaleString('en-GB')} is the most. Nothing has changed
+      yet: remove some.
     </p>
   {:else if value.length > 20}
-    <p class="small quiet">{value.length.toLocaleString('en-GB')} of them.</p>
+    <p class="small quiet">{value.length.toLocaleString('en-GB')} terms.</p>
   {/if}
   {#if left.length > 0}
     <p class="offers small">

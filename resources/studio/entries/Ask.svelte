@@ -44,7 +44,7 @@
     {#each fitting as offer (offer.key)}
       <li><button class="plain link" onclick={() => take(offer)}>{offer.name}</button></li>
     {:else}
-      {#if !free}<li class="quiet">None is called so.</li>{/if}
+      {#if !free}<li class="quiet">No match.</li>{/if}
     {/each}
   </ul>
   {@render children?.()}

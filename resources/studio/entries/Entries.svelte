@@ -1,15 +1,8 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask, type View } from '../api/client';
-  import LabelsClause from '../clauses/LabelsClause.svelte';
-  import LanguagesClause from '../clauses/LanguagesClause.svelte';
-  import MediaClause from '../clauses/MediaClause.svelte';
-  import MoreClause from '../clauses/MoreClause.svelte';
-  import OrderClause from '../clauses/OrderClause.svelte';
-  import SourcesClause from '../clauses/SourcesClause.svelte';
-  import StarsClause from '../clauses/StarsClause.svelte';
-  import WhenClause from '../clauses/WhenClause.svelte';
-  import WordsClause from '../clauses/WordsClause.svelte';
+  import { controls } from '../clauses/holder';
+  import More from '../clauses/More.svelte';
   import { inDialog, isTyping } from '../parts/keys';
   import Sentence from '../parts/Sentence.svelte';
   import Situation from '../parts/Situation.svelte';
@@ -32,14 +25,24 @@
 
   const names = $derived(Object.fromEntries(listing.sources.map((one) => [one.key, one.name])));
   const states: [State, string][] = [
-    ['', 'In any state'],
-    ['held', 'Waiting for you'],
-    ['shown', 'On show now'],
+    ['', 'All'],
+    ['held', 'Waiting for your decision'],
+    ['shown', 'Shown by a widget now'],
     ['hidden', 'Hidden by you'],
-    ['duplicate', 'Told elsewhere too'],
-    ['barred', 'With words never shown'],
-    ['gone', 'Gone at the source'],
+    ['duplicate', 'Duplicates'],
+    ['barred', 'With blocked words'],
+    ['gone', 'Deleted at the source'],
   ];
+
+  /** What only a widget is asked. */
+  const widgetsAlone = ['most', 'allowed', 'apart', 'hand'];
+  /** What is not asked yet. */
+  const left = $derived(
+    (listing.offered?.topics ?? []).filter(
+      ({ key }) => !widgetsAlone.includes(key) && !listing.sentence.some((phrase) => phrase.key === key),
+    ),
+  );
+  const Control = $derived(controls[listing.open ?? '']);
 
   onMount(() => {
     const state = new URLSearchParams(location.search).get('state');
@@ -58,7 +61,7 @@
     if (first !== '' && first !== id) await join(listing, [first, id]);
   }
 
-  /** Parts the current one from those that tell the same. */
+  /** Says that the current one is no duplicate. */
   async function apart(id: string): Promise<void> {
     const { group } = await ask(api.GET('/likeness', { params: { query: { id } } }));
     const other = group.find(({ entry }) => entry.id !== id);
@@ -143,40 +146,24 @@
       {#each listing.doubts as doubt (doubt)}<p class="doubt small" role="status">▲ {doubt}</p>{/each}
       {#if listing.open && listing.brief}
         {@const brief = listing.brief}
-        <section id="controls" aria-label="What is listed">
-          {#if listing.open === 'order'}<OrderClause holder={listing} {brief} listing />
-          {:else if listing.open === 'sources'}<SourcesClause holder={listing} {brief} />
-          {:else if listing.open === 'stars'}<StarsClause holder={listing} {brief} />
-          {:else if listing.open === 'words'}<WordsClause holder={listing} {brief} />
-          {:else if listing.open === 'languages'}<LanguagesClause holder={listing} {brief} pageFirst={false} />
-          {:else if listing.open === 'when'}<WhenClause holder={listing} {brief} />
-          {:else if listing.open === 'labels'}<LabelsClause holder={listing} {brief} byPage={false} />
-          {:else if listing.open === 'media'}<MediaClause holder={listing} {brief} />
-          {:else if listing.open === 'more'}<MoreClause
-              keys={['words', 'languages', 'when', 'labels', 'media']}
-              onopen={(key) => (listing.open = key)}
-            />{/if}
+        <section id="controls" aria-label="Conditions of the list">
+          {#if listing.open === 'more'}<More topics={left} onopen={(key) => (listing.open = key)} />
+          {:else if Control}<Control holder={listing} {brief} />{/if}
         </section>
       {/if}
       {#if listing.broken}<p role="alert" class="wrong">✕ {listing.broken}</p>{/if}
-      {#if joining}<p class="doubt small" role="status">
-          ▲ Go to the one that tells the same and press d. Escape leaves it.
-        </p>{/if}
+      {#if joining}<p class="doubt small" role="status">▲ Go to its duplicate and press d. Escape cancels.</p>{/if}
       <Selected {listing} onlabel={() => (asking = 'label')} />
     </div>
     {#if listing.count === 0 && listing.narrowed}
-      <Situation
-        kind="empty"
-        title="No entry is like this"
-        text="Fewer words, another source or other stars may find some."
-      >
+      <Situation kind="empty" title="No entry matches" text="Try fewer words, another source or other stars.">
         {#snippet step()}<button class="plain link" onclick={() => listing.clear()}>Show all entries</button>{/snippet}
       </Situation>
     {:else if listing.count === 0}
       <Situation
         kind="empty"
         title="No entries yet"
-        text="What people say of you comes in here, from the sources you connect."
+        text="What people say about you arrives here from the sources you connect."
       >
         {#snippet step()}<a class="link" href="/sources">Connect a source</a>{/snippet}
       </Situation>
@@ -193,17 +180,17 @@
       </div>
     {/if}
   {:else if listing.broken}
-    <Situation kind="broken" title="The entries cannot be shown" text={listing.broken}>
+    <Situation kind="broken" title="The entries cannot be loaded" text={listing.broken}>
       {#snippet step()}<button class="plain link" onclick={() => listing.load()}>Try again</button>{/snippet}
     </Situation>
   {:else}
-    <Situation kind="loading" title="Fetching the entries" />
+    <Situation kind="loading" title="Loading the entries" />
   {/if}
 </div>
 
 <Ask
   bind:open={() => asking === 'label', (open) => !open && (asking = null)}
-  title="Put a label on {listing.targets().length === 1 ? 'it' : `${listing.targets().length} entries`}"
+  title="Label {listing.targets().length === 1 ? 'it' : `${listing.targets().length} entries`}"
   label="Label"
   offers={listing.offered?.labels ?? []}
   free
@@ -211,7 +198,7 @@
 />
 <Ask
   bind:open={() => asking === 'pin', (open) => !open && (asking = null)}
-  title="Pin it first in a widget"
+  title="Pin first in a widget"
   label="Widget"
   offers={listing.offered?.widgets ?? []}
   onchoose={(chosen) => listing.current && pin(listing.current.entry.id, chosen, true)}

@@ -62,15 +62,16 @@
           >{whole ? 'Read less' : 'Read more'}</button
         >{/if}
     {:else}
-      <p class="quiet">A rating without words.</p>
+      <p class="quiet">A rating without text.</p>
     {/if}
     <p class="small by">
       <bdi><Marked text={entry.author.name ?? 'Somebody'} {words} /></bdi>{#if entry.updated}<span class="quiet"
           >, edited {date(entry.updated)}</span
         >{/if}{#if row.revisions > 0}<span class="quiet"
-          >, {row.revisions} earlier {row.revisions === 1 ? 'form' : 'forms'} kept</span
+          >, {row.revisions} earlier {row.revisions === 1 ? 'version' : 'versions'} kept</span
         >{/if}
-      {#if entry.url}<a class="link" href={entry.url} target="_blank" rel="noopener nofollow">at the source</a>{/if}
+      {#if entry.url}<a class="link" href={entry.url} target="_blank" rel="noopener nofollow">View at the source</a
+        >{/if}
     </p>
     {#if row.told > 0}<Told id={entry.id} duplicate={row.duplicate} told={row.told} {names} {onparted} />{/if}
     {#if entry.reply}<p class="reply small">
@@ -80,7 +81,7 @@
   </div>
   <div class="acts small">
     {#if acts}{@render acts()}{:else}
-      {#if row.gone}<span class="quiet">gone at the source since {date(row.gone)}</span>{/if}
+      {#if row.gone}<span class="quiet">deleted at the source {date(row.gone)}</span>{/if}
       {#if row.hidden}<span>Hidden everywhere</span>{/if}
       {#if entry.kind === 'testimonial' && entry.source === 'by-hand'}<a
           class="link"
@@ -89,9 +90,9 @@
       {#if onhide}<button class="plain link" onclick={() => onhide(!row.hidden)}
           >{row.hidden ? 'Show again' : 'Hide everywhere'}</button
         >{/if}
-      {#if onjoin && joining === 'this'}<button class="plain link" onclick={onjoin}>Not after all</button>
-      {:else if onjoin && joining === 'other'}<button class="plain link" onclick={onjoin}>… as this</button>
-      {:else if onjoin}<button class="plain link quiet same" onclick={onjoin}>Same as…</button>{/if}
+      {#if onjoin && joining === 'this'}<button class="plain link" onclick={onjoin}>Cancel</button>
+      {:else if onjoin && joining === 'other'}<button class="plain link" onclick={onjoin}>This one</button>
+      {:else if onjoin}<button class="plain link quiet same" onclick={onjoin}>Duplicate of…</button>{/if}
     {/if}
   </div>
 </li>
@@ -113,6 +114,12 @@
     width: 4px;
     background: var(--accent);
     clip-path: polygon(0 0, 100% 0, 0 100%);
+  }
+  @media (max-width: 760px) {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 4px;
+    }
   }
   .side {
     display: grid;

@@ -23,6 +23,6 @@
     {#each forms as [form, name] (form)}
       <li><a class="link" href="/api/entries/export.{form}?{asked}" download="entries.{form}">{name}</a></li>
     {/each}
-    <li class="small quiet">What is listed now, all of it.</li>
+    <li class="small quiet">Everything in the list.</li>
   </ul>
 </details>

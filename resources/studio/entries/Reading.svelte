@@ -46,7 +46,7 @@
 <article class="reading" aria-label="The entry">
   {#if row.held}
     <div class="held">
-      <p><strong>Held.</strong> It shows nowhere until you decide.</p>
+      <p><strong>Held.</strong> It is not shown anywhere until you decide.</p>
       <ul>
         {#each row.heldFor as reason (reason)}<li>{reason}</li>{/each}
       </ul>
@@ -63,7 +63,7 @@
   {#if entry.title}<h2 dir="auto" lang={entry.language}><Marked text={entry.title} words={listing.search} /></h2>{/if}
   {#if entry.text}<p class="text" dir="auto" lang={entry.language}>
       <Marked text={entry.text} words={listing.search} />
-    </p>{:else}<p class="quiet">A rating without words.</p>{/if}
+    </p>{:else}<p class="quiet">A rating without text.</p>{/if}
   <p class="small by">
     <bdi><Marked text={entry.author.name ?? 'Somebody'} words={listing.search} /></bdi>{#if entry.author.role}, {entry
         .author.role}{/if}{#if entry.author.place}, {entry.author.place}{/if}
@@ -71,11 +71,11 @@
       >{names[entry.source ?? ''] ?? entry.source}{#if entry.updated}, edited {date(
           entry.updated,
         )}{/if}{#if row.revisions > 0},
-        {row.revisions} earlier {row.revisions === 1 ? 'form' : 'forms'} kept{/if}{#if row.gone}, gone at the source
-        since
+        {row.revisions} earlier {row.revisions === 1 ? 'version' : 'versions'} kept{/if}{#if row.gone}, deleted at the
+        source
         {date(row.gone)}{/if}</span
     >
-    {#if entry.url}<a class="link" href={entry.url} target="_blank" rel="noopener nofollow">at the source</a>{/if}
+    {#if entry.url}<a class="link" href={entry.url} target="_blank" rel="noopener nofollow">View at the source</a>{/if}
     {#if entry.kind === 'testimonial' && entry.source === 'by-hand'}<a
         class="link"
         href="/sources/add/hand?edit={entry.id.replace(/^by-hand:/, '')}">Edit</a
@@ -83,7 +83,7 @@
   </p>
   {#if entry.reply}<p class="reply small"><strong>Your reply.</strong> {entry.reply.text}</p>{/if}
   {#if entry.tags.length > 0}<p class="small quiet">{entry.tags.map((tag) => `#${tag}`).join(' ')}</p>{/if}
-  {#if row.barred}<p class="small attention">It says a word that this site never shows.</p>{/if}
+  {#if row.barred}<p class="small attention">It contains a word that this site blocks.</p>{/if}
   {#if row.told > 0}<Told {id} duplicate={row.duplicate} told={row.told} {names} onparted={() => listing.load()} />{/if}
 
   <form
@@ -96,16 +96,16 @@
   >
     {#each row.labels as one (one)}
       <button class="plain one" type="button" onclick={() => label(listing, [id], one, false)}
-        >{one} <span aria-hidden="true">×</span><span class="unseen">take this label off</span></button
+        >{one} <span aria-hidden="true">×</span><span class="unseen">remove this label</span></button
       >
     {/each}
-    <input class="field" aria-label="Put a label on it" placeholder="Add a label" maxlength="100" bind:value={adding} />
+    <input class="field" aria-label="Add a label" placeholder="Add a label" maxlength="100" bind:value={adding} />
   </form>
 
-  <h2 class="where-title">Where it shows</h2>
+  <h2 class="where-title">Where it is shown</h2>
   {#if broken}<p class="small attention">{broken}</p>
-  {:else if !where}<p class="small quiet">Looking.</p>
-  {:else if where.length === 0}<p class="small quiet">No widget is out yet.</p>
+  {:else if !where}<p class="small quiet">Loading…</p>
+  {:else if where.length === 0}<p class="small quiet">No widget is published yet.</p>
   {:else}
     <ul class="where">
       {#each where as one (one.key)}

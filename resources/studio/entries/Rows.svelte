@@ -93,15 +93,15 @@
               <span class="by small"
                 ><bdi><Marked text={entry.author.name ?? 'Somebody'} words={listing.search} /></bdi>
                 <span class="quiet">{names[entry.source ?? ''] ?? entry.source ?? ''}</span>
-                {#if row.held}<span class="flag held">waits</span>{/if}
+                {#if row.held}<span class="flag held">held</span>{/if}
                 {#if row.hidden}<span class="flag">hidden</span>{/if}
-                {#if row.barred}<span class="flag">never shown</span>{/if}
-                {#if row.gone}<span class="flag">gone</span>{/if}
-                {#if row.told > 0}<span class="flag">told {row.told + 1} times</span>{/if}
+                {#if row.barred}<span class="flag">blocked</span>{/if}
+                {#if row.gone}<span class="flag">deleted</span>{/if}
+                {#if row.told > 0}<span class="flag">{row.told + 1} places</span>{/if}
                 {#each row.labels as label (label)}<span class="flag label">{label}</span>{/each}
               </span>
               <span class="said" class:quiet={!entry.text} dir="auto" lang={entry.language}
-                ><Marked text={said(row).slice(0, 180) || 'A rating without words.'} words={listing.search} /></span
+                ><Marked text={said(row).slice(0, 180) || 'A rating without text.'} words={listing.search} /></span
               >
             </span>
           </button>
@@ -160,6 +160,17 @@
   }
   .open:focus-visible {
     outline-offset: -2px;
+  }
+  @media (max-width: 600px) {
+    .open {
+      grid-template-columns: 104px minmax(0, 1fr);
+    }
+    .side :global(svg) {
+      width: 56px;
+    }
+    .side :global(.rating) {
+      gap: 4px;
+    }
   }
   .side,
   .main {

@@ -34,9 +34,9 @@
       onchange();
       const barred =
         kept.barred === 0
-          ? 'No entry says one of the words never shown.'
-          : `${kept.barred === 1 ? 'One entry says' : `${kept.barred} entries say`} one of the words never shown.`;
-      notices.say(`The rules are kept. ${barred}`, undo && (() => void keep(undo)));
+          ? 'No entry contains a blocked word.'
+          : `${kept.barred === 1 ? 'One entry contains' : `${kept.barred} entries contain`} a blocked word.`;
+      notices.say(`The rules are saved. ${barred}`, undo && (() => void keep(undo)));
     } catch (error) {
       notices.fail(error);
     }
@@ -54,19 +54,19 @@
   {#if rules}
     <div class="rules">
       <section>
-        <h3>Words never shown</h3>
+        <h3>Blocked words</h3>
         <Terms
-          label="Entries that say one of these show nowhere"
+          label="Never show entries with one of these words"
           value={rules.never}
           onchange={(words) => rules && (rules.never = words)}
         />
         <p class="small quiet">
-          Whole words, with a comma between them; a star at the end is any ending. They still count in the figures.
+          Separate words with commas; a star at the end finds any ending. Blocked entries still count in the figures.
         </p>
       </section>
       <section>
-        <h3>New entries that wait for you</h3>
-        <p class="small quiet">They show nowhere until you release them. Today tells how many there are.</p>
+        <h3>Hold new entries</h3>
+        <p class="small quiet">They are not shown until you release them. Today shows how many are waiting.</p>
         <label class="stars"
           >Rated below
           <select
@@ -77,23 +77,22 @@
               if (rules) rules.hold.starsBelow = below === 0 ? null : below;
             }}
           >
-            <option value={0}>never mind the stars</option>
+            <option value={0}>any rating</option>
             {#each [2, 3, 4, 5] as below (below)}<option value={below}>{below} stars</option>{/each}
           </select></label
         >
         <Choice
           type="checkbox"
           checked={rules.hold.links}
-          onchange={() => rules && (rules.hold.links = !rules.hold.links)}>With a link in their words</Choice
+          onchange={() => rules && (rules.hold.links = !rules.hold.links)}>That contain a link</Choice
         >
         <Choice
           type="checkbox"
           checked={rules.hold.newcomers}
-          onchange={() => rules && (rules.hold.newcomers = !rules.hold.newcomers)}
-          >By somebody who has said nothing here before</Choice
+          onchange={() => rules && (rules.hold.newcomers = !rules.hold.newcomers)}>From somebody new</Choice
         >
         <Terms
-          label="That say one of these words"
+          label="That contain one of these words"
           value={rules.hold.words}
           onchange={(words) => rules && (rules.hold.words = words)}
         />
@@ -107,12 +106,12 @@
             before = undefined;
             open = false;
             await keep($state.snapshot(rules) as Rules, undo);
-          }}>Keep these rules</Button
+          }}>Save rules</Button
         >
       </p>
     </div>
   {:else if broken}<p role="alert">{broken}</p>
-  {:else}<p>Fetching the rules.</p>{/if}
+  {:else}<p>Loading the rules…</p>{/if}
 </Modal>
 
 <style>

@@ -36,7 +36,7 @@
       group = undefined;
       await onparted?.();
       notices.say(
-        'They are told apart, and stay so.',
+        'They now count as two, and will stay so.',
         () =>
           void ask(api.POST('/likeness/joined', { body: { ids: [one, other] } })).then(
             () => onparted?.(),
@@ -52,10 +52,10 @@
 <p class="small told">
   <button class="plain link" aria-expanded={group !== undefined} onclick={open}
     >{duplicate
-      ? 'Told elsewhere too; another speaks for both'
+      ? 'A duplicate; another entry is shown instead'
       : told === 1
-        ? 'Told elsewhere too'
-        : `Told at ${told} other places`}</button
+        ? 'Also published at one other place'
+        : `Also published at ${told} other places`}</button
   >
 </p>
 {#if group}
@@ -65,11 +65,11 @@
         <strong>{names[one.entry.source ?? ''] ?? one.entry.source}</strong>, {one.entry.author.name ?? 'somebody'}, {one
           .entry.published
           ? date(one.entry.published)
-          : 'no date'}{one.speaks ? '; it speaks for all' : ''}
+          : 'no date'}{one.speaks ? '; this one is shown' : ''}
         {#if one.reason && !one.speaks}<span class="quiet"
             >{one.reason}{one.score ? ` (${Math.round(one.score * 100)} of 100)` : ''}</span
           >{/if}
-        {#if !one.speaks}<button class="plain link" onclick={() => part(one.entry.id)}>Not the same</button>{/if}
+        {#if !one.speaks}<button class="plain link" onclick={() => part(one.entry.id)}>Not a duplicate</button>{/if}
       </li>
     {/each}
   </ul>

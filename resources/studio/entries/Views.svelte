@@ -35,7 +35,7 @@
     try {
       await ask(api.DELETE('/views/{id}', { params: { path: { id: view.id } } }));
       await load();
-      notices.say(`The view “${view.name}” is forgotten.`, () => void keep(view.name, view));
+      notices.say(`The view “${view.name}” is deleted.`, () => void keep(view.name, view));
     } catch (error) {
       notices.fail(error);
     }
@@ -54,10 +54,10 @@
             onshow(view);
           }}>{view.name}</button
         >
-        <button class="plain quiet" aria-label="Forget the view {view.name}" onclick={() => forget(view)}>×</button>
+        <button class="plain quiet" aria-label="Delete the view {view.name}" onclick={() => forget(view)}>×</button>
       </li>
     {:else}
-      <li class="small quiet">None kept yet. Choose what is listed, and give it a name here.</li>
+      <li class="small quiet">No views yet. Filter the list and give it a name here.</li>
     {/each}
     <li>
       <form
@@ -73,8 +73,8 @@
           name = '';
         }}
       >
-        <input class="field" aria-label="Name for what is listed now" placeholder="Name for this" bind:value={name} />
-        <button class="field" disabled={name.trim() === ''}>Keep</button>
+        <input class="field" aria-label="Name of a new view" placeholder="Name this view" bind:value={name} />
+        <button class="field" disabled={name.trim() === ''}>Save</button>
       </form>
     </li>
   </ul>

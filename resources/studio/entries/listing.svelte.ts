@@ -4,7 +4,6 @@ import {
   ask,
   type Offered,
   type Phrase,
-  type PhraseKey,
   type Source,
   type StoredEntry,
   type View,
@@ -19,6 +18,7 @@ const PAGE = 60;
 
 /** A list of entries that is being read: which are wanted, those fetched so far, and those selected. */
 export class Listing implements Holder {
+  readonly isListing = true;
   brief = $state<WholeBrief>();
   state = $state<State>('');
   search = $state('');
@@ -26,7 +26,7 @@ export class Listing implements Holder {
   offered = $state<Offered>();
   sentence = $state<Phrase[]>([]);
   doubts = $state<string[]>([]);
-  open = $state<PhraseKey | null>(null);
+  open = $state<string | null>(null);
   /** Null until the first answer. */
   count = $state<number | null>(null);
   broken = $state('');
@@ -102,7 +102,7 @@ export class Listing implements Holder {
     from: number,
   ): void {
     this.count = page.count;
-    this.brief ??= { version: 1, ...page.wanted } as WholeBrief;
+    this.brief ??= { version: 2, ...page.wanted } as WholeBrief;
     this.sentence = page.sentence;
     this.doubts = page.doubts;
     page.entries.forEach((entry, index) => this.rows.set(from + index, entry));
@@ -123,7 +123,7 @@ export class Listing implements Holder {
   }
 
   show(view: Pick<View, 'wanted' | 'state' | 'search'>): void {
-    this.brief = { version: 1, ...view.wanted } as WholeBrief;
+    this.brief = { version: 2, ...view.wanted } as WholeBrief;
     this.state = (view.state ?? '') as State;
     this.search = view.search;
     this.selected.clear();
@@ -154,7 +154,7 @@ export class Listing implements Holder {
       this.selected.clear();
       ids.forEach((id) => this.selected.add(id));
       if (ids.length < (this.count ?? 0))
-        notices.say(`The first ${ids.length.toLocaleString('en-GB')} are selected; no more are marked at once.`);
+        notices.say(`Only the first ${ids.length.toLocaleString('en-GB')} are selected: that is the most at once.`);
     } catch (error) {
       notices.fail(error);
     }

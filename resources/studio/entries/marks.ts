@@ -5,10 +5,6 @@ import type { Listing } from './listing.svelte';
 /** What the owner does to entries, one or many; each says what it did and can be taken back for just those it changed. */
 
 const count = (number: number): string => (number === 1 ? 'One entry' : `${number.toLocaleString('en-GB')} entries`);
-const widgets = (editions: number): string =>
-  editions === 0
-    ? 'No widget had to change.'
-    : `${editions} ${editions === 1 ? 'widget' : 'widgets'} brought up to date.`;
 
 type Mark = { hidden: boolean } | { held: boolean } | { label: string; on: boolean };
 
@@ -21,15 +17,15 @@ async function mark(
 ): Promise<void> {
   if (ids.length === 0) return;
   try {
-    const { changed, editions } = await ask(api.POST('/entries/marks', { body: { ids, ...body } }));
+    const { changed } = await ask(api.POST('/entries/marks', { body: { ids, ...body } }));
     listing.patch(changed, (row) => {
       if ('hidden' in body) return { ...row, hidden: body.hidden };
       if ('held' in body) return { ...row, held: body.held };
       const others = row.labels.filter((label) => label.toLowerCase() !== body.label.toLowerCase());
       return { ...row, labels: body.on ? [...others, body.label] : others };
     });
-    if (changed.length === 0) notices.say('Nothing had to change: they are so already.');
-    else notices.say(`${done(changed.length)} ${widgets(editions)}`, () => back(changed));
+    if (changed.length === 0) notices.say('Nothing to change: that is so already.');
+    else notices.say(done(changed.length), () => back(changed));
   } catch (error) {
     notices.fail(error);
   }
@@ -71,7 +67,7 @@ export async function pin(id: string, widget: { key: string; name: string }, on:
     const { out } = await ask(
       api.POST('/widgets/{key}/pins', { params: { path: { key: widget.key } }, body: { id, on } }),
     );
-    const where = out ? 'Pages show it within a minute.' : 'It waits on the bench with the other changes.';
+    const where = out ? 'Pages show it within a minute.' : 'It is published with the widget’s other changes.';
     notices.say(
       on ? `Pinned first in “${widget.name}”. ${where}` : `No longer pinned in “${widget.name}”. ${where}`,
       () => void pin(id, widget, !on),
@@ -81,12 +77,12 @@ export async function pin(id: string, widget: { key: string; name: string }, on:
   }
 }
 
-/** The owner says that two tell the same, or that one stands for itself. */
+/** The owner says that two are the same, or that one is not. */
 export async function join(listing: Listing, ids: [string, string]): Promise<void> {
   try {
     await ask(api.POST('/likeness/joined', { body: { ids } }));
     await listing.load();
-    notices.say('They are told as one.', () => void part(listing, ids[1], ids[0]));
+    notices.say('They now count as one.', () => void part(listing, ids[1], ids[0]));
   } catch (error) {
     notices.fail(error);
   }
@@ -96,7 +92,7 @@ export async function part(listing: Listing, id: string, other: string): Promise
   try {
     await ask(api.POST('/likeness/parted', { body: { id } }));
     await listing.load();
-    notices.say('They are told apart, and stay so.', () => void join(listing, [id, other]));
+    notices.say('They now count as two, and will stay so.', () => void join(listing, [id, other]));
   } catch (error) {
     notices.fail(error);
   }

@@ -8,8 +8,9 @@
     session: Session;
     onleave: () => void;
     onkeys: () => void;
+    onsite: () => void;
   }
-  let { session, onleave, onkeys }: Props = $props();
+  let { session, onleave, onkeys, onsite }: Props = $props();
 
   const sections = [
     ['/', 'Today'],
@@ -22,10 +23,12 @@
 
 <nav aria-label="Sections">
   <a class="brand" href="/"><Mark /> <span>Gnomic</span></a>
-  <div class="site">
-    <strong>{session.site?.name ?? 'No site'}</strong>
-    <span class="small quiet">{session.site?.address ?? ''}</span>
-  </div>
+  {#if session.site}
+    <button class="plain site" title="Time zone and languages" onclick={onsite}>
+      <strong>{session.site.name}</strong>
+      <span class="small quiet">{session.site.address}</span>
+    </button>
+  {/if}
   <ul>
     {#each sections as [path, name] (path)}
       <li><a href={path} aria-current={isHere(path) ? 'page' : undefined}>{name}</a></li>
@@ -63,6 +66,10 @@
     border: 1px solid var(--line);
     border-radius: 3px;
     line-height: 1.35;
+    text-align: left;
+  }
+  .site:hover {
+    border-color: var(--accent);
   }
   .site strong {
     font-weight: 600;
@@ -109,18 +116,40 @@
       border-right: 0;
       border-bottom: 1px solid var(--line);
     }
+    .brand {
+      padding: 12px 16px 8px;
+    }
     .site {
+      margin: 8px 16px 6px auto;
+      padding: 4px 10px;
+      max-width: 60vw;
+    }
+    .site span {
       display: none;
     }
     ul {
       display: flex;
+      flex: 1 0 100%;
+      order: 3;
+      padding: 0 4px;
+    }
+    li {
+      flex: 1;
+      text-align: center;
+    }
+    li a {
+      padding: 8px 4px;
     }
     li a[aria-current] {
       clip-path: none;
     }
     .foot {
+      order: 2;
       display: flex;
+      flex: 1 0 100%;
+      gap: 18px;
       border: 0;
+      padding: 0 16px 6px;
     }
   }
 </style>

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import type { Phrase, PhraseKey } from '../api/client';
+  import type { Phrase } from '../api/client';
 
   interface Props {
     phrases: Phrase[];
-    open: PhraseKey | null;
-    onopen: (phrase: PhraseKey) => void;
+    open: string | null;
+    onopen: (phrase: string) => void;
     /** Whether it stands above a list, and is not what the screen is about. @default false */
     small?: boolean;
   }
@@ -17,9 +17,15 @@
   }
 </script>
 
-<!-- Spans, since a button cannot be broken between lines. -->
+<!-- Spans, since a button cannot be broken between lines; what is only offered is short. -->
 <p class="sentence" class:small>
-  {#each phrases as phrase, index (phrase.key ?? index)}{#if phrase.key}<span
+  {#each phrases as phrase, index (phrase.key ?? index)}{#if phrase.key && phrase.isOffer}<button
+        class="offer"
+        data-phrase={phrase.key}
+        aria-expanded={open === phrase.key}
+        aria-controls={open === phrase.key ? 'controls' : undefined}
+        onclick={() => phrase.key && onopen(phrase.key)}>{phrase.text}</button
+      >{:else if phrase.key}<span
         class="phrase"
         role="button"
         tabindex="0"
@@ -37,6 +43,11 @@
     text-wrap: pretty;
     max-width: 46em;
   }
+  @media (max-width: 760px) {
+    .sentence {
+      font-size: 21px;
+    }
+  }
   .sentence.small {
     font-size: 18px;
     max-width: none;
@@ -45,6 +56,25 @@
     cursor: pointer;
     background: linear-gradient(var(--accent-mid), var(--accent-mid)) 0 100% / 100% 1px no-repeat;
     transition: color 140ms;
+  }
+  .offer {
+    font: 400 13px/24px var(--font-sans);
+    color: var(--quiet);
+    min-height: 24px;
+    padding: 0 4px;
+    cursor: pointer;
+    white-space: nowrap;
+    margin: 0 4px;
+    vertical-align: 0.12em;
+    border-bottom: 1px dashed var(--line);
+  }
+  .offer::before {
+    content: '+ ';
+  }
+  .offer:hover,
+  .offer[aria-expanded='true'] {
+    color: var(--accent);
+    border-color: var(--accent);
   }
   .phrase:hover {
     color: var(--accent);

@@ -34,7 +34,7 @@
 
 <select
   class="field"
-  aria-label="How often {source.name} is looked at"
+  aria-label="How often {source.name} is checked"
   value={source.cadence}
   onchange={(event) => change(Number(event.currentTarget.value))}
 >

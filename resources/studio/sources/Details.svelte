@@ -46,7 +46,7 @@
           ? { profile: { name: profile.name || null, picture: profile.picture || null, bio: profile.bio || null } }
           : {}),
       },
-      `${name} is kept as it is now.`,
+      `${name} is saved.`,
     );
 </script>
 
@@ -55,29 +55,28 @@
     <dt>Brings</dt>
     <dd>{source.brings}</dd>
     {#if source.figures}
-      <dt>Its own figures</dt>
+      <dt>Figures it publishes</dt>
       <dd>
-        {source.figures.mean} from {source.figures.count ?? 'an unknown number of'} ratings, told by the service; Gnomic counts
-        those it collected
+        {source.figures.mean} from {source.figures.count ?? 'an unknown number of'} ratings; Gnomic counts those it collected
       </dd>
     {/if}
     {#if source.granted}
-      <dt>Access</dt>
+      <dt>Permission</dt>
       <dd>
-        granted for {source.granted.account}: to {source.granted.what.join('; ')}{#if source.granted.ended}. <strong
+        given for {source.granted.account}: {source.granted.what.join('; ')}{#if source.granted.ended}. <strong
             class="harm">It ended {date(source.granted.ended)}.</strong
           >
-          <a class="link" href="/sources/add/{source.channel}">Grant it again</a>{:else if source.granted.until}. Good
-          until {date(source.granted.until)}, and renewed before by itself{/if}
+          <a class="link" href="/sources/add/{source.channel}">Give it again</a>{:else if source.granted.until}. Valid
+          until {date(source.granted.until)}, and renewed automatically{/if}
       </dd>
     {/if}
     {#if source.quota}
-      <dt>Asked today</dt>
-      <dd class="figures">
-        {source.quota.used.toLocaleString('en-GB')} of {source.quota.limit.toLocaleString('en-GB')} requests
+      <dt>Requests today</dt>
+      <dd>
+        {source.quota.used.toLocaleString('en-GB')} of {source.quota.limit.toLocaleString('en-GB')}
       </dd>
     {/if}
-    <dt>Gone at the source</dt>
+    <dt>Deleted at the source</dt>
     <dd>
       <label
         ><input
@@ -86,13 +85,15 @@
           onchange={(event) =>
             change(
               { showsGone: event.currentTarget.checked },
-              event.currentTarget.checked ? 'What is gone there stays on show.' : 'What is gone there shows no more.',
+              event.currentTarget.checked
+                ? 'Entries deleted there stay shown.'
+                : 'Entries deleted there are no longer shown.',
             )}
-        /> still shown here</label
+        /> still shown</label
       >
     </dd>
     {#if source.isAsked}
-      <dt>Looked at</dt>
+      <dt>Checked</dt>
       <dd><Cadence {source} {onchange} /></dd>
     {/if}
   </dl>
@@ -100,14 +101,14 @@
     <label>Name <input class="field" required maxlength="100" bind:value={name} /></label>
     <SubjectField bind:value={subject} />
     {#if source.profile}
-      <label>Name of the account, as shown <input class="field" maxlength="100" bind:value={profile.name} /></label>
-      <label>Its picture <input class="field" type="url" maxlength="2000" bind:value={profile.picture} /></label>
-      <label>Its bio <textarea class="field" rows="2" maxlength="500" bind:value={profile.bio}></textarea></label>
+      <label>Account name <input class="field" maxlength="100" bind:value={profile.name} /></label>
+      <label>Account picture <input class="field" type="url" maxlength="2000" bind:value={profile.picture} /></label>
+      <label>Account bio <textarea class="field" rows="2" maxlength="500" bind:value={profile.bio}></textarea></label>
     {/if}
     <p class="acts">
-      <Button type="submit" size="sm">Keep</Button>
+      <Button type="submit" size="sm">Save</Button>
       <button type="button" class="plain link harm" onclick={onremove}
-        >Remove it, with its {source.entries === 1 ? 'one entry' : `${source.entries} entries`}</button
+        >Remove the source and its {source.entries === 1 ? 'one entry' : `${source.entries} entries`}</button
       >
     </p>
   </form>
@@ -120,6 +121,11 @@
     gap: 8px 40px;
     padding: 4px 0 10px;
     white-space: normal;
+  }
+  @media (max-width: 760px) {
+    .details {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
   dl {
     display: grid;

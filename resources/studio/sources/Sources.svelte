@@ -59,7 +59,7 @@
       await ask(api.PATCH('/sources/{key}', { params: { path: { key: source.key } }, body: { connected } }));
       if (!connected)
         notices.say(
-          `${source.name} is disconnected. Its entries stay, and are shown as before.`,
+          `${source.name} is disconnected. Its entries stay and are still shown.`,
           () => void connect(source, true),
         );
     });
@@ -74,33 +74,38 @@
     act(async () => {
       const turn = (removed: 0 | 1) =>
         ask(api.DELETE('/sources/{key}', { params: { path: { key: source.key }, query: { removed } } }));
-      const { entries, editions } = await turn(1);
+      const { entries } = await turn(1);
       open = '';
       notices.say(
-        `${source.name} is removed, and ${entries === 1 ? 'one entry' : `${entries} entries`} with it; ${editions === 0 ? 'no widget' : editions === 1 ? 'one widget' : `${editions} widgets`} changed. For a day it can be brought back.`,
+        `${source.name} is removed, and ${entries === 1 ? 'one entry' : `${entries} entries`} with it. You can undo this for a day.`,
         () => void act(() => turn(0)),
       );
     });
 
+  /** Beyond the moment at which workers begin, and two beats of the clock. */
+  const LATE = 180_000;
+  const isLate = (source: Source): boolean =>
+    source.nextAt !== null && clock.now.getTime() - new Date(source.nextAt).getTime() > LATE;
+
   const stateOf = (source: Source): string =>
     source.key in awaited
-      ? 'Being looked at'
+      ? 'Being checked'
       : {
-          waiting: 'Waiting for its first round',
-          running: 'Being looked at',
-          well: 'Well',
-          held: 'Held',
+          waiting: 'Waiting for its first check',
+          running: 'Being checked',
+          well: isLate(source) ? 'Late' : 'Healthy',
+          held: 'Paused',
           failed: 'Failed',
           disconnected: 'Disconnected',
-          ended: 'Access ended',
-          kept: 'Kept here',
+          ended: 'Needs your permission again',
+          kept: 'Kept in Gnomic',
         }[source.state];
 </script>
 
 <Tabs />
 
 {#if sources && sources.length > 0}
-  {#if broken}<p role="alert" class="wrong">✕ {broken} What you see is as it was last.</p>{/if}
+  {#if broken}<p role="alert" class="wrong">✕ {broken} This is how it was last.</p>{/if}
   <div class="scroll">
     <table class="sheet">
       <caption class="unseen">The site's sources</caption>
@@ -108,7 +113,7 @@
         <tr
           ><th scope="col">Source</th><th scope="col">State</th><th scope="col" class="number">Entries</th><th
             scope="col">Newest</th
-          ><th scope="col">Last round</th><th scope="col">Next</th><th scope="col"
+          ><th scope="col">Last check</th><th scope="col">Next</th><th scope="col"
             ><span class="unseen">What you can do</span></th
           ></tr
         >
@@ -128,22 +133,22 @@
                   : ''}</span
               ></th
             >
-            <td>
+            <td data-label="">
               <span class="state" class:busy={source.key in awaited}>{stateOf(source)}</span>
               {#if source.lastRound?.outcome === 'running' && source.lastRound.received > 0}
                 <span class="small quiet after">{source.lastRound.received} read so far</span>
               {/if}
               {#if source.reason}<span class="small reason">{source.reason}</span>{/if}
               {#if source.state === 'held'}<button class="plain link small" onclick={() => acceptLoss(source)}
-                  >It is right: they are gone</button
+                  >Accept: they are gone</button
                 >{/if}
               {#if source.state === 'ended'}<a class="link small" href="/sources/add/{source.channel}"
-                  >Grant access again</a
+                  >Give permission again</a
                 >{/if}
             </td>
-            <td class="number figures">{source.entries}</td>
-            <td>{ago(source.newest, clock.now)}</td>
-            <td
+            <td class="number figures" data-label="Entries">{source.entries}</td>
+            <td data-label="Newest">{ago(source.newest, clock.now)}</td>
+            <td data-label="Checked"
               >{since(
                 source.lastRound?.finishedAt,
                 clock.now,
@@ -151,17 +156,19 @@
                   class="small quiet after">{told(source.lastRound)}</span
                 >{/if}</td
             >
-            <td>{source.nextAt && source.state !== 'disconnected' ? ago(source.nextAt, clock.now) : ''}</td>
+            <td data-label="Next"
+              >{source.nextAt && source.state !== 'disconnected' ? ago(source.nextAt, clock.now) : ''}</td
+            >
             <td class="acts">
               {#if source.state === 'disconnected'}
                 <button class="plain link" onclick={() => connect(source, true)}>Connect again</button>
               {:else if !source.isAsked}
                 <a class="link" href="/sources/add/{source.channel === 'hand' ? 'hand' : 'table'}"
-                  >{source.channel === 'hand' ? 'Write another' : 'Hand over more'}</a
+                  >{source.channel === 'hand' ? 'Add another' : 'Import more'}</a
                 >
               {:else}
                 <button class="plain link" disabled={source.key in awaited} onclick={() => round(source)}
-                  >Look now</button
+                  >Check now</button
                 >
                 <button class="plain link" onclick={() => connect(source, false)}>Disconnect</button>
               {/if}
@@ -180,16 +187,16 @@
   <Situation
     kind="empty"
     title="No source is connected"
-    text="A source is one place where people speak of you: a listing in a directory, a feed of posts. Give its address, or look yourself up by name."
+    text="A source is a place where people write about you: a directory listing, a feed of posts. Paste its address or look it up by name."
   >
     {#snippet step()}<Button size="sm" onclick={() => router.go('/sources/add')}>Add the first source</Button>{/snippet}
   </Situation>
 {:else if broken}
-  <Situation kind="broken" title="The sources cannot be shown" text={broken}>
+  <Situation kind="broken" title="The sources cannot be loaded" text={broken}>
     {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
   </Situation>
 {:else}
-  <Situation kind="loading" title="Asking after the sources" />
+  <Situation kind="loading" title="Loading the sources" />
 {/if}
 
 <style>
@@ -198,6 +205,42 @@
   }
   .number {
     text-align: right;
+  }
+  /* On a phone each source is a card: its state beside its name, what can be done below. */
+  @media (max-width: 760px) {
+    thead {
+      position: absolute;
+      clip-path: inset(50%);
+    }
+    table,
+    tbody,
+    tr,
+    td,
+    th {
+      display: block;
+      width: auto;
+    }
+    tr {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      border-bottom: 1px solid var(--line);
+    }
+    td,
+    th {
+      border: 0;
+      padding: 6px 12px;
+    }
+    .number {
+      text-align: left;
+    }
+    td:not([data-label]) {
+      grid-column: 1 / -1;
+    }
+    td[data-label]::before {
+      content: attr(data-label) ' ';
+      font-size: 13px;
+      color: var(--quiet);
+    }
   }
   .state,
   td {

@@ -27,29 +27,30 @@
   const count = (number: number, one: string, many = `${one}s`): string => `${number} ${number === 1 ? one : many}`;
 
   const consequence = (round: Round): string =>
-    round.editions === 0 ? 'no widget had to change' : `${count(round.editions, 'widget')} brought up to date`;
+    round.editions === 0 ? 'no widget changed' : `${count(round.editions, 'widget')} updated`;
 </script>
 
 <h1>Today</h1>
 {#if today}
-  {#if broken}<p role="alert" class="wrong">✕ {broken} What you see is as it was last.</p>{/if}
+  {#if broken}<p role="alert" class="wrong">✕ {broken} This is how it was last.</p>{/if}
   <p class="line">
     <a href="/entries">{count(today.entries, 'entry', 'entries')}</a> from
     <a href="/sources">{count(today.sources, 'source')}</a>;
-    <a href="/widgets">{today.out} of {count(today.widgets, 'widget')}</a> on pages.
+    <a href="/widgets">{today.out} of {count(today.widgets, 'widget')}</a> published.
   </p>
   {#if today.held > 0}
     <p class="held">
-      ▲ <a class="link" href="/entries?state=held">{count(today.held, 'new entry waits', 'new entries wait')}</a> for
-      your decision, and {today.held === 1 ? 'shows' : 'show'} nowhere until then.
+      ▲ <a class="link" href="/entries?state=held"
+        >{count(today.held, 'new entry is waiting', 'new entries are waiting')}</a
+      > for your decision, not shown anywhere until then.
     </p>
   {/if}
-  <h2>What the last rounds did</h2>
+  <h2>Latest checks</h2>
   {#if today.rounds.length === 0}
     <Situation
       kind="empty"
-      title="No round has brought anything yet"
-      text="A round is one look at one source. Connect a source, and its first round starts at once."
+      title="Nothing has been checked yet"
+      text="Connect a source, and its first check starts at once."
     >
       {#snippet step()}<a class="link" href="/sources">Connect a source</a>{/snippet}
     </Situation>
@@ -61,12 +62,12 @@
           <span class="what">
             <a class="name" href="/sources">{source.name}</a>
             {#if round.outcome === 'failed'}<strong class="tone">failed</strong> {round.reason}
-            {:else if round.outcome === 'held'}<strong class="tone">held</strong> {round.reason}
-            {:else if round.outcome === 'running'}is being looked at now
+            {:else if round.outcome === 'held'}<strong class="tone">paused</strong> {round.reason}
+            {:else if round.outcome === 'running'}is being checked now
             {:else}{told(round)}, {consequence(round)}{/if}
             {#if round.problems.length > 0}
               <details>
-                <summary>{count(round.problems.length, 'thing')} not as it should be</summary>
+                <summary>{count(round.problems.length, 'problem')}</summary>
                 <ul>
                   {#each round.problems as problem (problem)}<li>{problem}</li>{/each}
                 </ul>
@@ -78,11 +79,11 @@
     </ol>
   {/if}
 {:else if broken}
-  <Situation kind="broken" title="Today cannot be shown" text={broken}>
+  <Situation kind="broken" title="Today cannot be loaded" text={broken}>
     {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
   </Situation>
 {:else}
-  <Situation kind="loading" title="Looking at the last rounds" />
+  <Situation kind="loading" title="Loading the latest checks" />
 {/if}
 
 <style>

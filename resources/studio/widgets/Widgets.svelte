@@ -47,10 +47,10 @@
         <a href="/widgets/{widget.key}">
           <span class="name">{widget.name}</span>
           <span class="small quiet">
-            {#if widget.edition}Edition {widget.edition.number}, out {ago(
+            {#if widget.edition}Edition {widget.edition.number}, published {ago(
                 widget.edition.createdAt,
                 clock.now,
-              )}{:else}Not published yet{/if}{#if changed(widget)}; <em>changed on the bench since</em>{/if}
+              )}{:else}Not published yet{/if}{#if changed(widget)}; <em>with unpublished changes</em>{/if}
           </span>
           <span class="sentence">{widget.sentence}</span>
         </a>
@@ -61,16 +61,16 @@
   <Situation
     kind="empty"
     title="No widgets yet"
-    text="A widget shows chosen entries on your pages. It begins as a sentence that you change until it says what you want."
+    text="A widget shows chosen entries on your pages. It starts as a sentence that you edit until it says what you want."
   >
-    {#snippet step()}<Button size="sm" onclick={make}>Make the first widget</Button>{/snippet}
+    {#snippet step()}<Button size="sm" onclick={make}>Create the first widget</Button>{/snippet}
   </Situation>
 {:else if broken}
-  <Situation kind="broken" title="The widgets cannot be shown" text={broken}>
+  <Situation kind="broken" title="The widgets cannot be loaded" text={broken}>
     {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
   </Situation>
 {:else}
-  <Situation kind="loading" title="Fetching the widgets" />
+  <Situation kind="loading" title="Loading the widgets" />
 {/if}
 
 <style>

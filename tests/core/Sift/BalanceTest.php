@@ -63,9 +63,9 @@ final class BalanceTest extends TestCase
         foreach ($sifting->verdicts() as $verdict) {
             $reasons[$verdict->id] = "$verdict->step: $verdict->reason";
         }
-        self::assertSame('mostOfAuthor: Before it stand two of the same author, the brief wants at most two.', $reasons['e2']);
-        self::assertSame('mostOfSource: Before it stand three of the same source, the brief wants at most three.', $reasons['e7']);
-        self::assertSame('shown: It passes every clause, but stands behind the newest five entries.', $reasons['e9']);
+        self::assertSame('mostOfAuthor: Before it stand two of the same author; the widget allows at most two.', $reasons['e2']);
+        self::assertSame('mostOfSource: Before it stand three of the same source; the widget allows at most three.', $reasons['e7']);
+        self::assertSame('shown: It meets every condition, but stands behind the newest five entries.', $reasons['e9']);
     }
 
     public function test_shuffles_are_fair_in_every_place(): void

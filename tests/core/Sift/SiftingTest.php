@@ -88,12 +88,12 @@ final class SiftingTest extends TestCase
             $reasons[$verdict->id] = "$verdict->step: $verdict->reason";
         }
         self::assertCount(8, $reasons);
-        self::assertSame('stars: 3 stars, the brief wants four stars and up.', $reasons['c']);
+        self::assertSame('stars: 3 stars; the widget asks for four stars and up.', $reasons['c']);
         self::assertSame('hidden: You have hidden it in this widget.', $reasons['b']);
         self::assertSame('hidden: You have hidden it in every widget.', $reasons['h']);
         self::assertSame('present: It is no longer at its source.', $reasons['g']);
         self::assertSame('words: It is a rating without words.', $reasons['d']);
-        self::assertSame('kinds: It is a post, the brief wants reviews only.', $reasons['e']);
+        self::assertSame('kinds: It is a post; the widget asks for reviews only.', $reasons['e']);
     }
 
     public function test_a_shuffle_keeps_for_a_day_and_is_fair(): void
@@ -130,6 +130,6 @@ final class SiftingTest extends TestCase
     {
         $verdicts = Sifting::of(self::brief(['limit' => 1, 'pins' => ['b']])->criteria, self::entries(), self::on())->verdicts();
         self::assertEquals(new Verdict('b', true, 'shown', 'You have pinned it; it stands at place 1.'), $verdicts[0]);
-        self::assertSame('It passes every clause, but stands behind the newest entry.', $verdicts[1]->reason);
+        self::assertSame('It meets every condition, but stands behind the newest entry.', $verdicts[1]->reason);
     }
 }

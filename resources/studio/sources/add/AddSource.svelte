@@ -9,21 +9,21 @@
   import ByWebsite from './ByWebsite.svelte';
 
   const ways = [
-    { key: 'name', title: 'Look it up by name', detail: 'in the Wayleaf directory' },
+    { key: 'name', title: 'Look up by name', detail: 'in the Wayleaf directory' },
     { key: 'address', title: 'Paste an address', detail: 'of a page with reviews, or a feed' },
-    { key: 'ticketwick', title: 'Grant access at Ticketwick', detail: 'ratings of your venues' },
-    { key: 'shutterfen', title: 'Grant access at Shutterfen', detail: 'posts, mentions, hashtags' },
+    { key: 'ticketwick', title: 'Connect Ticketwick', detail: 'ratings of your venues' },
+    { key: 'shutterfen', title: 'Connect Shutterfen', detail: 'posts, mentions, hashtags' },
     { key: 'corkwall', title: 'Paste a token from Corkwall', detail: 'pins of your boards' },
-    { key: 'table', title: 'Hand over a spreadsheet', detail: 'past entries, or many subjects' },
-    { key: 'hand', title: 'Write it down', detail: 'what somebody told you' },
-    { key: 'website', title: 'Begin with your website', detail: 'and see what it tells' },
+    { key: 'table', title: 'Import a spreadsheet', detail: 'past entries, or many subjects' },
+    { key: 'hand', title: 'Enter by hand', detail: 'something people told you' },
+    { key: 'website', title: 'Start from your website', detail: 'and see what it links to' },
   ] as const;
   const way = $derived(ways.find(({ key }) => router.path === `/sources/add/${key}`)?.key ?? 'name');
 </script>
 
 <header>
   <h1>Add a source</h1>
-  <a class="link small" href="/sources">Back to the sources</a>
+  <a class="link small" href="/sources">Back to Sources</a>
 </header>
 <div class="ways">
   <nav aria-label="Ways in">

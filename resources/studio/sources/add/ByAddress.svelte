@@ -51,10 +51,10 @@
 </script>
 
 <form onsubmit={(event) => (event.preventDefault(), lookAt(address.trim()))}>
-  <label for="feed-address">Address of the feed, or of a page that has one or shows reviews</label>
+  <label for="feed-address">Address of a feed, or of a page with reviews</label>
   <div class="row">
     <input id="feed-address" class="field" required bind:value={address} placeholder="https://" inputmode="url" />
-    <Button type="submit" disabled={work.busy}>Look there</Button>
+    <Button type="submit" disabled={work.busy}>Look</Button>
   </div>
 </form>
 
@@ -83,14 +83,14 @@
     </p>
     {#if page.about.length > 1}
       <fieldset>
-        <legend>It tells of several things; which one?</legend>
+        <legend>The page is about several things. Which one?</legend>
         {#each page.about as one (one.name)}
           <label class="about">
             <input type="radio" name="about" checked={of === one.name} onchange={() => choose(one.name)} />
             <strong>{one.name}</strong>
             <span class="quiet"
               >{one.reviews} marked up{one.figures
-                ? `; ${one.figures.mean} from ${one.figures.count ?? '?'} in its own figures`
+                ? `; ${one.figures.mean} from ${one.figures.count ?? '?'} by the figures it publishes`
                 : ''}</span
             >
           </label>
@@ -98,8 +98,8 @@
       </fieldset>
     {:else if page.about[0]?.figures}
       <p class="quiet">
-        Its own figures: {page.about[0].figures.mean} from {page.about[0].figures.count ?? 'an unknown number of'} ratings.
-        They come along, and are kept apart from those of the reviews.
+        Figures it publishes: {page.about[0].figures.mean} from {page.about[0].figures.count ?? 'an unknown number of'} ratings.
+        They are kept separate from those of the reviews.
       </p>
     {/if}
     {#each page.first as entry (entry.id)}
@@ -117,7 +117,7 @@
 {/if}
 {#if look && !look.feed && look.links.length > 0}
   <p class="links">
-    {look.page ? 'The page also names' : 'This is a page; it names'}
+    {look.page ? 'The page also links to' : 'This page links to'}
     {look.links.length === 1 ? 'one feed' : `${look.links.length} feeds`}.{look.page ? '' : ' Which one?'}
   </p>
   <ul>
@@ -130,7 +130,7 @@
 
 {#snippet names()}
   <div class="fields">
-    <label class="call">Call it <input class="field" maxlength="100" bind:value={name} /></label>
+    <label class="call">Name <input class="field" maxlength="100" bind:value={name} /></label>
     <SubjectField bind:value={subject} />
   </div>
 {/snippet}
@@ -138,7 +138,7 @@
 {#snippet problems(list: string[])}
   {#if list.length > 0}
     <details>
-      <summary>Not all is well with it, but it can be read</summary>
+      <summary>It has problems, but it can be read</summary>
       <ul>
         {#each list as problem (problem)}<li>{problem}</li>{/each}
       </ul>
@@ -160,7 +160,7 @@
   }
   .fields {
     display: grid;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(auto-fit, minmax(min(240px, 100%), 1fr));
     gap: 20px;
     align-items: end;
   }

@@ -53,13 +53,12 @@
 
 {#if refused}<p class="wrong" role="alert">✕ {refused}</p>{/if}
 {#if choices}
-  <p>Access is granted for <strong>{account}</strong>.</p>
+  <p>Connected as <strong>{account}</strong>.</p>
   {#if choices.length === 0}
     <p class="attention">
-      There is nothing behind this account that could be connected: it has no venues. Grant access for another account,
-      or add venues at {service} first.
+      This account has no venues to connect. Use another account, or add venues at {service} first.
     </p>
-    <Button disabled={work.busy} onclick={begin}>Grant access for another account</Button>
+    <Button disabled={work.busy} onclick={begin}>Use another account</Button>
   {:else}
     <Choices legend="What should be connected?" {choices} {channel} {grant} />
     {#if channel === 'shutterfen'}
@@ -73,15 +72,15 @@
     {/if}
   {/if}
 {:else}
-  <p>You go to {service}, sign in there, and are asked to let Gnomic:</p>
+  <p>{service} will ask you to sign in and to let Gnomic:</p>
   <ul>
     {#each asked[channel] as one (one)}<li>{one}</li>{/each}
   </ul>
   <p class="quiet">
-    Nothing else is asked for, nothing is ever written there, and you can take it back at {service} whenever you like. Gnomic
-    never sees your password.
+    Gnomic asks for nothing else, never posts anything and never sees your password. You can withdraw this at {service} at
+    any time.
   </p>
-  <Button disabled={work.busy} onclick={begin}>Go to {service}</Button>
+  <Button disabled={work.busy} onclick={begin}>Continue to {service}</Button>
 {/if}
 <State {work} />
 

@@ -11,7 +11,7 @@
 
   const work = new Work();
   /** The one that is edited; none for a new one. */
-  const native = new URLSearchParams(location.search).get('edit');
+  const id = new URLSearchParams(location.search).get('edit');
   let given = $state({
     author: '',
     role: '',
@@ -27,9 +27,9 @@
   let picture = $state<FileList>();
 
   onMount(() => {
-    if (!native) return;
+    if (!id) return;
     void work.during(async () => {
-      const kept = await ask(api.GET('/testimonials/{native}', { params: { path: { native } } }));
+      const kept = await ask(api.GET('/testimonials/{id}', { params: { path: { id } } }));
       const { entry } = kept;
       given = {
         author: entry.author.name ?? '',
@@ -48,15 +48,15 @@
 
   const keep = (): Promise<unknown> =>
     work.during(async () => {
-      await sent(native ? `/testimonials/${native}` : '/testimonials', { ...given, picture: picture?.[0] ?? null });
+      await sent(id ? `/testimonials/${id}` : '/testimonials', { ...given, picture: picture?.[0] ?? null });
       router.go('/entries');
-      notices.say(native ? 'The testimonial is edited; what it was is kept.' : 'The testimonial is kept.');
+      notices.say(id ? 'Saved. The earlier version is kept.' : 'The testimonial is saved.');
     });
 
   const remove = (id: string): Promise<unknown> =>
     work.during(async () => {
       const turn = (removed: 0 | 1): Promise<unknown> =>
-        ask(api.DELETE('/testimonials/{native}', { params: { path: { native: id }, query: { removed } } }));
+        ask(api.DELETE('/testimonials/{id}', { params: { path: { id }, query: { removed } } }));
       await turn(1);
       router.go('/entries');
       notices.say('The testimonial is removed.', () => void turn(0).catch((error) => notices.fail(error)));
@@ -97,8 +97,8 @@
     >
   </div>
   <p class="acts">
-    <Button type="submit" disabled={work.busy}>{native ? 'Keep the edit' : 'Keep the testimonial'}</Button>
-    {#if native}<button type="button" class="plain link" onclick={() => remove(native)}>Remove it</button>{/if}
+    <Button type="submit" disabled={work.busy}>{id ? 'Save changes' : 'Save the testimonial'}</Button>
+    {#if id}<button type="button" class="plain link" onclick={() => remove(id)}>Remove it</button>{/if}
   </p>
 </form>
 <State {work} doing="One moment…" />
@@ -114,7 +114,7 @@
   }
   .two {
     display: grid;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(auto-fit, minmax(min(240px, 100%), 1fr));
     gap: 12px 20px;
     align-items: end;
   }

@@ -49,7 +49,7 @@
 </script>
 
 <form onsubmit={(event) => (event.preventDefault(), search())}>
-  <label for="place-name">Name, and town if it is a common one; or its address or identifier at Wayleaf</label>
+  <label for="place-name">Name, and town if the name is common; or its Wayleaf address or identifier</label>
   <div class="row">
     <input
       id="place-name"
@@ -59,14 +59,14 @@
       bind:value={query}
       placeholder="Quillmoor Observatory"
     />
-    <Button type="submit" disabled={work.busy}>Look it up</Button>
+    <Button type="submit" disabled={work.busy}>Look up</Button>
   </div>
 </form>
 {#if other}
   <Elsewhere {other} address={query} />
 {:else if places && places.length > 0}
   <fieldset>
-    <legend>{places.length === 1 ? 'One place of this name' : `${places.length} places; which one is yours?`}</legend>
+    <legend>{places.length === 1 ? 'One place found' : `${places.length} places found. Which one is yours?`}</legend>
     {#each places as one (one.id)}
       <label class="place">
         <input type="radio" name="place" value={one.id} checked={chosen === one.id} onchange={() => choose(one)} />
@@ -79,23 +79,24 @@
         <span class="count"
           >{one.reviews === 0
             ? 'no reviews yet'
-            : `${one.average?.toFixed(1)} from ${one.reviews}`}{#if one.connected}<br /><em>connected</em>{/if}</span
+            : `${one.average?.toFixed(1)} from ${one.reviews}`}{#if one.connected}<br /><em>already connected</em
+            >{/if}</span
         >
       </label>
     {/each}
   </fieldset>
   {#if place}
     {#if place.reviews === 0}<p class="attention">
-        Nobody has reviewed this place yet. It can be connected; reviews come in when there are some.
+        Nobody has reviewed this place yet. You can connect it now; reviews will arrive when there are some.
       </p>{/if}
     <div class="fields">
-      <label class="call">Call it <input class="field" maxlength="100" bind:value={name} /></label>
+      <label class="call">Name <input class="field" maxlength="100" bind:value={name} /></label>
       <SubjectField bind:value={subject} />
     </div>
     <Button disabled={work.busy} onclick={() => connect(place)}>Connect {name || place.name}</Button>
   {/if}
 {:else if places}
-  <p>Wayleaf has no place of this name. Try fewer words of it, or look how it is written there.</p>
+  <p>Wayleaf has no place of that name. Try fewer words, or check the spelling there.</p>
 {/if}
 <State {work} />
 {#if wantsKey}<Key channel="wayleaf" service="Wayleaf" what="key" onkept={() => (query ? search() : undefined)} />{/if}
@@ -113,7 +114,7 @@
   }
   .fields {
     display: grid;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(auto-fit, minmax(min(240px, 100%), 1fr));
     gap: 20px;
     align-items: end;
   }

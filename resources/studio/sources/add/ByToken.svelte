@@ -13,16 +13,13 @@
 </script>
 
 {#if boards}
-  <Choices legend="Your boards; which should be connected?" choices={boards} channel="corkwall" />
+  <Choices legend="Which of your boards should be connected?" choices={boards} channel="corkwall" />
   <details>
     <summary class="small quiet">Use another token</summary>
     <Key channel="corkwall" service="Corkwall" what="token" onkept={load} />
   </details>
 {:else}
-  <p>
-    Corkwall gives you a token in your settings there, under Applications. Copy it and paste it here; your boards show
-    at once.
-  </p>
+  <p>Find your token at Corkwall under Settings, Applications, and paste it here. Your boards appear at once.</p>
   <State {work} />
   <Key channel="corkwall" service="Corkwall" what="token" onkept={load} />
 {/if}

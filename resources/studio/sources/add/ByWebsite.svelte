@@ -63,19 +63,19 @@
       placeholder="https://quillmoor.example"
       inputmode="url"
     />
-    <Button type="submit" disabled={work.busy}>Read it</Button>
+    <Button type="submit" disabled={work.busy}>Read</Button>
   </div>
 </form>
 {#if found}
   <p class="quiet">
     {found.read.length === 1 ? 'One page was' : `${found.read.length} pages were`} read.
     {found.sources.length + found.subjects.length === 0
-      ? 'They tell of no place where people speak of you. Look it up by name, or paste an address.'
-      : 'Nothing is connected until you say so.'}
+      ? 'They link to no place where people write about you. Look it up by name, or paste an address.'
+      : 'Nothing is connected yet: choose below.'}
   </p>
   {#if found.subjects.length > 0}
     <fieldset>
-      <legend>What people may speak of</legend>
+      <legend>What the reviews are about</legend>
       {#each found.subjects as { name, kind, why } (name)}
         <label
           ><input type="checkbox" bind:checked={subjects[name]} /><span
@@ -87,7 +87,7 @@
   {/if}
   {#if found.sources.length > 0}
     <fieldset>
-      <legend>Where they may speak of it</legend>
+      <legend>Where people write about it</legend>
       {#each found.sources as source (keyOf(source))}
         <label
           ><input type="checkbox" disabled={!isReady(source)} bind:checked={sources[keyOf(source)]} />
@@ -95,8 +95,9 @@
             ><strong>{source.channelName}</strong>
             {source.subject ?? source.name}
             <span class="small quiet">{source.address.replace(/^https?:\/\//, '')}; {source.why}</span>
-            {#if source.connected}<em class="small">connected</em>{:else if source.needs}<em class="small attention"
-                >needs {source.needs}; <a class="link" href="/sources/add/{source.channel}">do that</a></em
+            {#if source.connected}<em class="small">Already connected</em>{:else if source.needs}<em
+                class="small attention"
+                >Needs <a class="link" href="/sources/add/{source.channel}">{source.needs}</a></em
               >{/if}</span
           ></label
         >
@@ -107,7 +108,7 @@
   {#if found.sources.length + found.subjects.length > 0}
     <Button disabled={work.busy || (chosen.length === 0 && named.length === 0)} onclick={take}
       >{chosen.length === 0
-        ? 'Keep the subjects'
+        ? 'Add the subjects'
         : chosen.length === 1
           ? 'Connect one source'
           : `Connect ${chosen.length} sources`}</Button

@@ -27,7 +27,7 @@
     <label>
       <input type="checkbox" bind:checked={ticked[choice.id]} />
       <span><strong>{choice.name}</strong> <span class="quiet">{choice.detail}</span></span>
-      {#if choice.connected}<em class="small quiet">connected</em>{/if}
+      {#if choice.connected}<em class="small quiet">already connected</em>{/if}
     </label>
   {/each}
 </fieldset>

@@ -23,7 +23,7 @@
 <div class="scroll">
   <table>
     <caption
-      >Which column is which? <span class="small quiet">It is remembered for tables with the same first row.</span
+      >Which column is which? <span class="small quiet">Gnomic remembers this for tables with the same first row.</span
       ></caption
     >
     <tbody>
@@ -38,7 +38,7 @@
               value={held[index] ?? ''}
               onchange={(event) => turn(index, event.currentTarget.value)}
             >
-              <option value="">left out</option>
+              <option value="">not used</option>
               {#each table.known as name (name)}<option value={name}>{name}</option>{/each}
             </select>
           </td>
@@ -50,7 +50,7 @@
 </div>
 {#if asksDates}
   <fieldset>
-    <legend>Dates in figures are written</legend>
+    <legend>Numeric dates are</legend>
     {#each ['day first', 'month first'] as order (order)}
       <label
         ><input

@@ -50,7 +50,7 @@
   <div class="scroll" tabindex="0" role="region" aria-label="Rows">
     <table>
       <caption class="unseen">The rows of the table and what each would do</caption>
-      <thead><tr><th scope="col">Row</th><th scope="col">Would be</th><th scope="col">What it says</th></tr></thead>
+      <thead><tr><th scope="col">Row</th><th scope="col">Result</th><th scope="col">Content</th></tr></thead>
       <tbody>
         {#each rows as row (row.number)}
           <tr data-what={row.what}>

@@ -24,10 +24,10 @@
 </script>
 
 <form onsubmit={(event) => (event.preventDefault(), keep())}>
-  <label for="{id}-key">Your {service} {what}. It is kept encrypted and sent to {service} only.</label>
+  <label for="{id}-key">Your {service} {what}. It is stored encrypted and sent only to {service}.</label>
   <div class="row">
     <input id="{id}-key" class="field" required bind:value={secret} autocomplete="off" />
-    <Button type="submit" disabled={work.busy}>Keep the {what}</Button>
+    <Button type="submit" disabled={work.busy}>Save the {what}</Button>
   </div>
 </form>
 <State {work} />

@@ -21,7 +21,7 @@
 </script>
 
 <label
-  >{label} <span class="small quiet">a venue, a product, a person; may stay empty</span>
+  >{label} <span class="small quiet">a venue, product or person; optional</span>
   <input class="field" list="{id}-names" maxlength="100" bind:value />
 </label>
 <datalist id="{id}-names">

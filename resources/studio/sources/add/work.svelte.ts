@@ -29,7 +29,7 @@ export async function connectAll(wanted: NewSource[]): Promise<void> {
   router.go('/sources');
   notices.say(
     wanted.length === 1
-      ? `${wanted[0]?.name} is connected; its entries are coming in.`
+      ? `${wanted[0]?.name} is connected; its entries are on their way.`
       : `${wanted.length} sources are connected; their entries are coming in.`,
   );
 }

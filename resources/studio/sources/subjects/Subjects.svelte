@@ -19,13 +19,13 @@
   type Subject = Subjects['subjects'][number];
   type Cell = Subject['cells'][number]['addresses'][number];
   const states: Record<string, string> = {
-    well: 'well',
+    well: 'healthy',
     waiting: 'waiting',
-    running: 'being looked at',
-    held: 'held',
+    running: 'being checked',
+    held: 'paused',
     failed: 'failed',
     disconnected: 'disconnected',
-    ended: 'access ended',
+    ended: 'needs permission',
     known: 'not connected',
   };
   /** Channels that need no more than an address; the others lead to their way in. */
@@ -61,7 +61,7 @@
   const reopen = (key: string, day: string | null, before: string | null): Promise<void> =>
     act(async () => {
       await ask(api.PATCH('/subjects/{key}', { params: { path: { key } }, body: { reopenedOn: day } }));
-      notices.say('Kept. Widgets that show what was said since follow.', () => void reopen(key, before, day));
+      notices.say('Saved. Widgets that show only what came since then follow.', () => void reopen(key, before, day));
     });
 
   const add = (): Promise<void> =>
@@ -95,7 +95,7 @@
           },
         }),
       );
-      notices.say(`${subject.name} is connected; its entries are coming in.`);
+      notices.say(`${subject.name} is connected; its entries are on their way.`);
     });
   }
 </script>
@@ -129,8 +129,7 @@
                     value={subject.reopenedOn ?? ''}
                     onchange={(event) => reopen(subject.key, event.currentTarget.value || null, subject.reopenedOn)}
                   /></label
-                >{:else}<button class="plain link small reopen" onclick={() => (dating = subject.key)}
-                  >It reopened…</button
+                >{:else}<button class="plain link small reopen" onclick={() => (dating = subject.key)}>Reopened…</button
                 >{/if}</th
             >
             {#each table.channels as channel (channel.key)}
@@ -163,12 +162,12 @@
                       bind:value={address}
                       onkeydown={(event) => event.key === 'Escape' && (writing = '')}
                     />
-                    <button class="plain link small">Keep</button>
+                    <button class="plain link small">Save</button>
                   </form>
                 {:else if cells.length === 0}
                   <button
                     class="plain dash"
-                    aria-label="Missing: write the address of {subject.name} on {channel.name}"
+                    aria-label="Add the address of {subject.name} on {channel.name}"
                     onclick={() => ((writing = here), (address = ''))}>–</button
                   >
                 {/if}
@@ -183,20 +182,20 @@
     <Situation
       kind="empty"
       title="No subjects yet"
-      text="A subject is what people speak of: a venue, a product, a service. Name one here, or hand over a table of many."
+      text="A subject is what reviews are about: a venue, a product, a service. Add one here, or import a table of many."
     />
   {/if}
   <form class="new" onsubmit={(event) => (event.preventDefault(), add())}>
-    <label>Another subject <input class="field" required maxlength="100" bind:value={name} /></label>
-    <Button type="submit" size="sm">Add it</Button>
-    <a class="link" href="/sources/add/table">Hand over a table of many</a>
+    <label>New subject <input class="field" required maxlength="100" bind:value={name} /></label>
+    <Button type="submit" size="sm">Add</Button>
+    <a class="link" href="/sources/add/table">Import a table</a>
   </form>
 {:else if broken}
-  <Situation kind="broken" title="The subjects cannot be shown" text={broken}>
+  <Situation kind="broken" title="The subjects cannot be loaded" text={broken}>
     {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
   </Situation>
 {:else}
-  <Situation kind="loading" title="Asking after the subjects" />
+  <Situation kind="loading" title="Loading the subjects" />
 {/if}
 
 <style>

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import Choice from './Choice.svelte';
-  import type { Holder } from './holder';
+  import type { WholeBrief } from '../../api/client';
+  import Choice from '../Choice.svelte';
+  import type { Holder } from '../holder';
 
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
@@ -32,7 +32,7 @@
       type="checkbox"
       checked={brief.gather.sources === null}
       onchange={() => holder.change((changed) => (changed.gather.sources = brief.gather.sources === null ? all : null))}
-      >Every source, also those connected later</Choice
+      >All sources, also those connected later</Choice
     >
     {#each holder.sources as source (source.key)}
       <Choice
@@ -45,7 +45,7 @@
     {/each}
     {#if holder.sources.length === 0}<p>No source is connected. <a class="link" href="/sources">Add one</a>.</p>{/if}
   </fieldset>
-  {#each [['subjects', 'About'], ['channels', 'By channel']] as const as [member, legend] (member)}
+  {#each [['subjects', 'About'], ['channels', 'Channels']] as const as [member, legend] (member)}
     {#if (holder.offered?.[member].length ?? 0) > 0}
       <fieldset>
         <legend>{legend}</legend>
@@ -57,7 +57,7 @@
             onchange={() => turnIn(member, one.key)}>{one.name}</Choice
           >
         {/each}
-        <p class="small quiet">{brief.gather[member] === null ? 'None ticked: all of them.' : 'Only those ticked.'}</p>
+        <p class="small quiet">{brief.gather[member] === null ? 'None ticked means all.' : 'Only those ticked.'}</p>
       </fieldset>
     {/if}
   {/each}

@@ -1,15 +1,9 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import Choice from './Choice.svelte';
-  import type { Holder } from './holder';
+  import type { WholeBrief } from '../../api/client';
+  import Choice from '../Choice.svelte';
+  import type { Holder } from '../holder';
 
-  interface Props {
-    holder: Holder;
-    brief: WholeBrief;
-    /** Whether the page can say which language comes first. @default true */
-    pageFirst?: boolean;
-  }
-  let { holder, brief, pageFirst = true }: Props = $props();
+  let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
   const languages = $derived(brief.sift.languages);
   const only = $derived(languages?.only ?? null);
@@ -38,9 +32,9 @@
 
 <div class="columns">
   <fieldset>
-    <legend>In which languages</legend>
+    <legend>Languages</legend>
     <Choice type="radio" name="languages" checked={only === null} onchange={() => change((next) => (next.only = null))}
-      >In any language</Choice
+      >Any language</Choice
     >
     <div class="many">
       {#each known as language (language.key)}
@@ -59,16 +53,16 @@
       checked={languages?.unknown === 'keep'}
       disabled={only === null}
       onchange={() => change((next) => (next.unknown = next.unknown === 'keep' ? 'drop' : 'keep'))}
-      >Also those whose language nobody knows</Choice
+      >Also those in an unknown language</Choice
     >
-    {#if pageFirst}
+    {#if !holder.isListing}
       <Choice
         type="checkbox"
         checked={languages?.pageFirst ?? false}
         onchange={() => change((next) => (next.pageFirst = !next.pageFirst))}
-        >The language of the visitor’s page first, then the others</Choice
+        >The language of the page first, then the others</Choice
       >
-      <p class="small quiet">The page says its language itself; the widget has one order ready for each.</p>
+      <p class="small quiet">The widget reads the language from the page it is on.</p>
     {/if}
   </div>
 </div>
@@ -76,7 +70,7 @@
 <style>
   .many {
     display: grid;
-    grid-template-columns: repeat(2, minmax(190px, auto));
+    grid-template-columns: repeat(auto-fit, minmax(min(190px, 100%), 1fr));
     gap: 0 32px;
   }
   .switches {

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import type { Holder } from './holder';
+  import type { WholeBrief } from '../../api/client';
+  import type { Holder } from '../holder';
 
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
@@ -13,7 +13,7 @@
 </script>
 
 <div class="columns">
-  {#each [['author', 'At most from one author'], ['source', 'At most from one source']] as const as [of, label] (of)}
+  {#each [['author', 'At most per author'], ['source', 'At most per source']] as const as [of, label] (of)}
     <label
       >{label}
       <select
@@ -21,14 +21,14 @@
         value={brief.sift.most?.[of] ?? 0}
         onchange={(event) => set(of, Number(event.currentTarget.value))}
       >
-        <option value={0}>as many as there are</option>
+        <option value={0}>no limit</option>
         {#each [...new Set([1, 2, 3, 5, 10, brief.sift.most?.[of] ?? 1])].sort((a, b) => a - b) as most (most)}<option
             value={most}>{most}</option
           >{/each}
       </select></label
     >
   {/each}
-  <p class="small quiet">The first in the order stay; pins always do.</p>
+  <p class="small quiet">Those that come first in the order stay; pinned entries always do.</p>
 </div>
 
 <style>

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import { notices } from '../parts/notices.svelte';
-  import { WIDTHS, type Bench } from '../bench/bench.svelte';
+  import type { WholeBrief } from '../../api/client';
+  import { notices } from '../../parts/notices.svelte';
+  import { WIDTHS, type Bench } from '../../bench/bench.svelte';
 
-  let { bench }: { bench: Bench; brief: WholeBrief } = $props();
+  let { holder: bench }: { holder: Bench; brief: WholeBrief } = $props();
 
   const host = $derived(bench.widget?.host ?? '');
   const key = $derived(bench.widget?.key ?? '');
@@ -22,28 +22,24 @@
     return `<style>${at(phone)}@media(min-width:600px){${at(tablet)}}@media(min-width:1000px){${at(desktop)}}<\/style>`;
   });
   const codes = $derived([
-    ['tag', 'Paste this where the widget should stand', tag],
-    ['frame', 'The same, shown also to visitors without scripts', frame],
-    ['room', 'Beside it: keeps its room free, so that nothing below it moves while it loads', room],
-    [
-      'include',
-      'Or include it on your server, so that nothing at all is fetched before it shows',
-      `${host}/w/${key}.html`,
-    ],
+    ['tag', 'Paste this where the widget should be', tag],
+    ['frame', 'The same, also for visitors without scripts', frame],
+    ['room', 'Optional: reserves its space, so that nothing moves while it loads', room],
+    ['include', 'Or include it on your server, for the fastest page', `${host}/w/${key}.html`],
   ] as const);
 
   async function copy(code: string): Promise<void> {
     try {
       await navigator.clipboard.writeText(code);
-      notices.say('Copied. Paste it into the page once; later editions need no pasting.');
+      notices.say('Copied. Paste it once; later editions appear by themselves.');
     } catch {
-      notices.fail('The browser does not let Gnomic copy. Select the code and copy it yourself.');
+      notices.fail('Your browser blocked copying. Select the code and copy it yourself.');
     }
   }
 </script>
 
 {#if !bench.widget?.edition}
-  <p class="first">Publish the first edition before you paste: until then, the code shows nothing.</p>
+  <p class="first">Publish first: until then, the code shows nothing.</p>
 {/if}
 {#each codes as [name, what, code] (name)}
   <div class="code">
@@ -55,10 +51,8 @@
   </div>
 {/each}
 <p class="small quiet">
-  The code stays the same whatever you change here. Its feed is at <a
-    class="link"
-    href="{host}/w/{key}.json"
-    target="_blank">{host}/w/{key}.json</a
+  The code never changes. As JSON Feed: <a class="link" href="{host}/w/{key}.json" target="_blank"
+    >{host}/w/{key}.json</a
   >.
 </p>
 
@@ -73,7 +67,7 @@
   .row {
     display: flex;
     gap: 8px;
-    align-items: stretch;
+    align-items: start;
   }
   code {
     flex: 1;

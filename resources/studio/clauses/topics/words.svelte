@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import type { Holder } from './holder';
-  import Terms from './Terms.svelte';
+  import type { WholeBrief } from '../../api/client';
+  import type { Holder } from '../holder';
+  import Terms from '../Terms.svelte';
 
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
@@ -31,19 +31,19 @@
 
 <div class="columns">
   <fieldset>
-    <legend>What they say, in title or words</legend>
+    <legend>Words in title or text</legend>
     <div class="lists">
       {#each lists as [list, label] (list)}
         <Terms {label} value={brief.sift.words?.[list] ?? []} onchange={(terms) => setTerms('words', list, terms)} />
       {/each}
     </div>
     <p class="small quiet">
-      Whole words with a comma between them, in any script; accents and capitals do not matter. <code>observ*</code> is any
-      ending; two words without a comma are looked for side by side.
+      Separate words with commas. Capitals and accents make no difference; <code>observ*</code> finds any ending; two words
+      without a comma are found side by side.
     </p>
   </fieldset>
   <fieldset class="length">
-    <legend>How long, in characters</legend>
+    <legend>Length, in characters</legend>
     <label
       >From <input
         class="field figures"

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import Choice from './Choice.svelte';
-  import type { Holder } from './holder';
+  import type { WholeBrief } from '../../api/client';
+  import Choice from '../Choice.svelte';
+  import type { Holder } from '../holder';
 
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
@@ -77,18 +77,17 @@
       type="checkbox"
       checked={stars === null || stars.unrated === 'keep'}
       note={figures && `${figures.unrated} have none`}
-      onchange={unrated}>Also those without a rating</Choice
+      onchange={unrated}>Also without a rating</Choice
     >
   </div>
   {#if figures}<div class="beside">
       <strong>Shown above the cards</strong>
       <p>
-        {#if figures.mean}{figures.mean} over all {figures.count} ratings, whatever you choose here.{:else}No figure:
-          nothing is rated.{/if}
+        {#if figures.mean}{figures.mean} from all {figures.count} ratings, whatever you choose here.{:else}No figure:
+          nothing has a rating.{/if}
       </p>
       {#if figures.interval}<p class="small">
-          With that many, its mean is sure to lie between {figures.interval[0]} and {figures.interval[1]}, 95 times in
-          100.
+          95 % confidence interval of the mean: {figures.interval[0]} to {figures.interval[1]}.
         </p>{/if}
       {#if holder.proof?.honestLine && brief.shape.honest}<p>And below: “{holder.proof.honestLine}”</p>{/if}
     </div>{/if}
@@ -134,7 +133,7 @@
     min-height: 28px;
   }
   .switches {
-    min-width: 320px;
+    min-width: min(320px, 100%);
   }
   .beside {
     border-left: 3px solid var(--attention);

@@ -1,16 +1,10 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import Balance from './Balance.svelte';
-  import Choice from './Choice.svelte';
-  import type { Holder } from './holder';
+  import type { WholeBrief } from '../../api/client';
+  import Balance from '../Balance.svelte';
+  import Choice from '../Choice.svelte';
+  import type { Holder } from '../holder';
 
-  interface Props {
-    holder: Holder;
-    brief: WholeBrief;
-    /** Whether it is a list to read, which has no limit, and no order of which visitors have another. @default false */
-    listing?: boolean;
-  }
-  let { holder, brief, listing = false }: Props = $props();
+  let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
   const orders = [
     ['newest', 'Newest first'],
@@ -19,8 +13,8 @@
     ['lowest', 'Lowest rated first'],
     ['liked', 'Most liked first'],
     ['longest', 'Longest first'],
-    ['shuffled', 'Shuffled'],
-    ['balanced', 'In good balance'],
+    ['shuffled', 'In random order'],
+    ['balanced', 'Balanced'],
   ] as const;
   const kinds = [
     ['review', 'Reviews'],
@@ -28,13 +22,13 @@
     ['post', 'Posts'],
   ] as const;
   const shuffles = [
-    ['day', 'another order each day'],
-    ['visit', 'another at every visit'],
-    ['fixed', 'always the same'],
+    ['day', 'every day'],
+    ['visit', 'at every visit'],
+    ['fixed', 'never: always the same'],
   ] as const;
   const all = kinds.map(([kind]) => kind);
   const wanted = $derived((brief.gather.kinds ?? all) as string[]);
-  const offered = $derived(listing ? orders.slice(0, 6) : orders);
+  const offered = $derived(holder.isListing ? orders.slice(0, 6) : orders);
 
   function turnKind(kind: (typeof all)[number]): void {
     const next = all.filter((one) => (one === kind ? !wanted.includes(one) : wanted.includes(one)));
@@ -52,7 +46,7 @@
 </script>
 
 <div class="columns">
-  {#if !listing}
+  {#if !holder.isListing}
     <div>
       <label for="limit">How many</label>
       <div class="limit">
@@ -78,7 +72,7 @@
               type="number"
               min="1"
               max="100"
-              placeholder="as many"
+              placeholder="the same"
               value={brief.sift.fewer[on] ?? ''}
               oninput={(event) => setFewer(on, event.currentTarget.valueAsNumber)}
             /></label
@@ -88,13 +82,13 @@
     </div>
   {/if}
   <fieldset>
-    <legend>Of what</legend>
+    <legend>Kinds</legend>
     {#each kinds as [kind, name] (kind)}
       <Choice type="checkbox" checked={wanted.includes(kind)} onchange={() => turnKind(kind)}>{name}</Choice>
     {/each}
   </fieldset>
   <fieldset>
-    <legend>In which order</legend>
+    <legend>Order</legend>
     <div class="orders">
       {#each offered as [order, name] (order)}
         <Choice
@@ -108,7 +102,7 @@
   </fieldset>
   {#if brief.sift.order === 'shuffled'}
     <fieldset>
-      <legend>Shuffled into</legend>
+      <legend>A new random order</legend>
       {#each shuffles as [shuffle, name] (shuffle)}
         <Choice
           type="radio"

@@ -1,13 +1,13 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import type { Holder } from './holder';
+  import type { WholeBrief } from '../../api/client';
+  import type { Holder } from '../holder';
 
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
   const shows = [
     ['everything', 'everything'],
-    ['figures', 'the overall figures only'],
-    ['whole', 'words only in full, never shortened'],
+    ['figures', 'only the overall figures'],
+    ['whole', 'full texts, never shortened'],
   ] as const;
   type Show = (typeof shows)[number][0];
   const of = (channel: string): string =>
@@ -22,7 +22,7 @@
 </script>
 
 <fieldset>
-  <legend>What may be shown of each channel, by its terms or your taste</legend>
+  <legend>What may be shown from each channel</legend>
   {#each holder.offered?.channels ?? [] as channel (channel.key)}
     <label>
       <strong>{channel.name}</strong>
@@ -43,7 +43,7 @@
 <style>
   label {
     display: grid;
-    grid-template-columns: 140px 280px auto;
+    grid-template-columns: repeat(auto-fit, minmax(min(140px, 100%), max-content));
     gap: 12px;
     align-items: center;
     min-height: 40px;

@@ -1,14 +1,14 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import type { Bench } from '../bench/bench.svelte';
-  import Choice from './Choice.svelte';
+  import type { WholeBrief } from '../../api/client';
+  import type { Bench } from '../../bench/bench.svelte';
+  import Choice from '../Choice.svelte';
 
-  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+  let { holder: bench, brief }: { holder: Bench; brief: WholeBrief } = $props();
 
   const parts = [
     ['overall', 'The overall rating'],
-    ['count', 'How many ratings it rests on'],
-    ['spread', 'Their spread, as a small picture'],
+    ['count', 'The number of ratings'],
+    ['spread', 'Their spread, as small bars'],
   ] as const;
   /** Sources of the widget that come with figures of their own. */
   const told = $derived(
@@ -30,10 +30,10 @@
       <Choice type="checkbox" checked={brief.shape.head.includes(part)} onchange={() => turn(part)}>{name}</Choice>
     {/each}
     <p class="small quiet">
-      The figures are over everything collected from the sources of this widget, never only over what it shows.
+      These figures cover everything collected from this widget’s sources, not only what it shows.
     </p>
     {#if told.length > 0}
-      <p class="small quiet">What services say of themselves is not mixed in, since nobody can see what it rests on:</p>
+      <p class="small quiet">Figures that services publish themselves are not mixed in, as they cannot be checked:</p>
       <ul class="small quiet">
         {#each told as source (source.key)}
           <li>
@@ -44,13 +44,13 @@
     {/if}
   </fieldset>
   <div>
-    <label for="heading">A heading of its own</label><br />
+    <label for="heading">Heading</label><br />
     <input
       id="heading"
       class="field"
       maxlength="120"
       value={brief.shape.heading ?? ''}
-      placeholder="None: the page has one"
+      placeholder="None"
       oninput={(event) => {
         const heading = event.currentTarget.value;
         bench.change((changed) => (changed.shape.heading = heading.trim() === '' ? null : heading));
@@ -63,12 +63,12 @@
       type="checkbox"
       checked={brief.shape.honest}
       onchange={() => bench.change((changed) => (changed.shape.honest = !changed.shape.honest))}
-      >Say where it is a selection</Choice
+      >Say that it is a selection</Choice
     >
     <p class="small quiet">
       {bench.proof?.honestLine
         ? `“${bench.proof.honestLine}”`
-        : 'Nothing is chosen by stars or words, so there is nothing to say.'}
+        : 'Nothing is chosen by stars or words, so nothing needs saying.'}
     </p>
   </fieldset>
 </div>

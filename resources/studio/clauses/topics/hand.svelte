@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import type { Bench } from '../bench/bench.svelte';
-  import Picked from './Picked.svelte';
+  import type { WholeBrief } from '../../api/client';
+  import type { Bench } from '../../bench/bench.svelte';
+  import Picked from '../Picked.svelte';
 
-  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+  let { holder: bench, brief }: { holder: Bench; brief: WholeBrief } = $props();
 
   function move(index: number, by: number): void {
     bench.change((changed) => {
@@ -19,7 +19,7 @@
     <h2>Pinned first, in this order</h2>
     {#if brief.sift.pins.length === 0}
       <p class="quiet">
-        None. Open a number of the sieve below, and pin an entry there: it stands first, whatever the rules say.
+        None yet. Press a number in the sieve below and pin an entry: it comes first, whatever the conditions.
       </p>
     {/if}
     <ol>
@@ -30,16 +30,14 @@
           <button class="plain link" disabled={index === brief.sift.pins.length - 1} onclick={() => move(index, 1)}
             >Down</button
           >
-          <button class="plain link" onclick={() => bench.pin(id)}>Take the pin back</button>
+          <button class="plain link" onclick={() => bench.pin(id)}>Unpin</button>
         </li>
       {/each}
     </ol>
   </div>
   <div>
     <h2>Hidden here</h2>
-    {#if brief.sift.hidden.length === 0}<p class="quiet">
-        None. What you hide in Entries is hidden in every widget.
-      </p>{/if}
+    {#if brief.sift.hidden.length === 0}<p class="quiet">None. To hide an entry in every widget, use Entries.</p>{/if}
     <ul>
       {#each brief.sift.hidden as id (id)}
         <li>
@@ -54,7 +52,7 @@
 <style>
   .columns {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
     gap: 16px 40px;
   }
   h2 {

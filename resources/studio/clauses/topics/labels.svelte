@@ -1,15 +1,9 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import type { Holder } from './holder';
-  import Terms from './Terms.svelte';
+  import type { WholeBrief } from '../../api/client';
+  import type { Holder } from '../holder';
+  import Terms from '../Terms.svelte';
 
-  interface Props {
-    holder: Holder;
-    brief: WholeBrief;
-    /** Whether pages can have labels of their own. @default true */
-    byPage?: boolean;
-  }
-  let { holder, brief, byPage = true }: Props = $props();
+  let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
   const lists = [
     ['any', 'Any of'],
@@ -31,7 +25,7 @@
 
 <div class="columns">
   <fieldset>
-    <legend>Labels, yours and those they came with</legend>
+    <legend>Your labels, and those from the source</legend>
     {#each lists as [list, label] (list)}
       <Terms
         {label}
@@ -41,10 +35,10 @@
       />
     {/each}
     {#if (holder.offered?.labels.length ?? 0) === 0}<p class="small quiet">
-        Nothing has a label yet. In Entries, <kbd>l</kbd> puts one on what is selected.
+        Nothing has a label yet. In Entries, <kbd>l</kbd> labels what is selected.
       </p>{/if}
   </fieldset>
-  {#if byPage}
+  {#if !holder.isListing}
     <fieldset>
       <legend>Other labels on some pages</legend>
       {#each labels?.byPage ?? [] as one, index (index)}
@@ -63,11 +57,11 @@
             /></label
           >
           <Terms
-            label="any of"
+            label="Any of"
             value={one.any ?? []}
             onchange={(terms) => change((next) => (next.byPage[index] = { ...one, any: terms }))}
           />
-          <button class="plain link" onclick={() => change((next) => next.byPage.splice(index, 1))}>Take out</button>
+          <button class="plain link" onclick={() => change((next) => next.byPage.splice(index, 1))}>Remove</button>
         </div>
       {/each}
       <button
@@ -75,9 +69,7 @@
         onclick={() => change((next) => next.byPage.push({ page: '/', all: [], any: [], none: [] }))}>Add pages</button
       >
       <p class="small quiet">
-        The same code on every page then shows what is labelled for it. A star is any run of characters: <code
-          >/shop/*</code
-        >.
+        The same code then shows other entries on these pages. A star stands for anything: <code>/shop/*</code>.
       </p>
     </fieldset>
   {/if}
@@ -96,7 +88,7 @@
   }
   .page {
     display: grid;
-    grid-template-columns: 170px 1fr auto;
+    grid-template-columns: repeat(auto-fit, minmax(min(150px, 100%), 1fr));
     gap: 10px;
     align-items: end;
   }

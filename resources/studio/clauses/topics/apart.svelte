@@ -1,11 +1,11 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import Choice from './Choice.svelte';
-  import type { Holder } from './holder';
+  import type { WholeBrief } from '../../api/client';
+  import Choice from '../Choice.svelte';
+  import type { Bench } from '../../bench/bench.svelte';
 
-  let { holder, brief, own }: { holder: Holder; brief: WholeBrief; own: string } = $props();
+  let { holder, brief }: { holder: Bench; brief: WholeBrief } = $props();
 
-  const others = $derived((holder.offered?.widgets ?? []).filter(({ key }) => key !== own));
+  const others = $derived((holder.offered?.widgets ?? []).filter(({ key }) => key !== holder.key));
   const turn = (key: string): void =>
     holder.change((changed) => {
       const had = changed.gather.apartFrom;
@@ -14,16 +14,16 @@
 </script>
 
 <fieldset>
-  <legend>Leave out what these widgets show, where they stand on the same page</legend>
+  <legend>Leave out what these widgets on the same page show</legend>
   {#each others as widget (widget.key)}
     <Choice
       type="checkbox"
       checked={brief.gather.apartFrom.includes(widget.key)}
-      note={widget.count > 0 ? `shows ${widget.count}` : 'not out yet'}
+      note={widget.count > 0 ? `shows ${widget.count}` : 'not published yet'}
       onchange={() => turn(widget.key)}>{widget.name}</Choice
     >
   {:else}
-    <p class="quiet">There is no other widget.</p>
+    <p class="quiet">There are no other widgets.</p>
   {/each}
 </fieldset>
 

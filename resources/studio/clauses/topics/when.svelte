@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { WholeBrief } from '../api/client';
-  import Choice from './Choice.svelte';
-  import type { Holder } from './holder';
+  import type { WholeBrief } from '../../api/client';
+  import Choice from '../Choice.svelte';
+  import type { Holder } from '../holder';
 
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
@@ -29,9 +29,7 @@
 <div class="columns">
   <fieldset>
     <legend>How far back</legend>
-    <Choice type="radio" name="last" checked={when?.last == null} onchange={() => setLast(null)}
-      >As far as there is</Choice
-    >
+    <Choice type="radio" name="last" checked={when?.last == null} onchange={() => setLast(null)}>Any time</Choice>
     {#each usual as [last, unit, name] (name)}
       <Choice
         type="radio"
@@ -42,7 +40,7 @@
     {/each}
   </fieldset>
   <fieldset class="other">
-    <legend>Another time back</legend>
+    <legend>Another period</legend>
     <label
       >The last <input
         class="field figures"
@@ -65,7 +63,7 @@
       <option value="days">days</option>
       <option value="months">months</option>
     </select>
-    <p class="small quiet">Today is part of it. What is out follows each new day.</p>
+    <p class="small quiet">Today included. Published widgets follow day by day.</p>
   </fieldset>
   <fieldset class="other">
     <legend>Between two days</legend>
@@ -95,10 +93,10 @@
       type="checkbox"
       checked={when?.sinceReopened ?? false}
       onchange={() => change((next) => (next.sinceReopened = !next.sinceReopened))}
-      >Only since its subject reopened</Choice
+      >Only since the subject reopened</Choice
     >
     <p class="small quiet">
-      The day stands with each subject, in <a class="link" href="/sources/subjects">Subjects</a>.
+      Set that day for each subject in <a class="link" href="/sources/subjects">Subjects</a>.
     </p>
   </fieldset>
 </div>

@@ -1,0 +1,139 @@
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { Bench } from '../../resources/studio/bench/bench.svelte';
+import { notices } from '../../resources/studio/parts/notices.svelte';
+import { asked, askedFor, interfaceAnswers } from './interface';
+
+const brief = { version: 2, gather: { sources: null }, sift: { limit: 10, pins: [], hidden: ['e9'] } };
+const edition = (number: number): object => ({ number, brief, createdAt: '2026-11-20T12:00:00Z' });
+const widget = { key: 'dome4visit', name: 'Dome', brief, edition: edition(1), publishing: false };
+const answers = {
+  'GET /widgets/dome4visit': widget,
+  'PATCH /widgets/dome4visit': ({ body }: { body: unknown }): object => ({ ...widget, ...(body as object) }),
+  'GET /sources': { sources: [] },
+  'GET /choices': { topics: [] },
+  'POST /proof': ({ body }: { body: unknown }): object => ({ sentence: [], brief: (body as { brief: object }).brief }),
+};
+
+let bench: Bench;
+beforeEach(async () => {
+  vi.useFakeTimers();
+  notices.list = [];
+  interfaceAnswers(answers);
+  bench = new Bench('dome4visit');
+  await bench.load();
+});
+afterEach(() => vi.useRealTimers());
+
+const limits = (what: string): number[] =>
+  askedFor(what).map(({ body }) => (body as { brief: typeof brief }).brief.sift.limit);
+const setLimit = (limit: number): void => bench.change((changed) => (changed.sift.limit = limit));
+
+describe('changes', () => {
+  test('are proved and kept once the owner pauses, not one by one', async () => {
+    for (const limit of [11, 12, 13]) setLimit(limit);
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(limits('POST /proof')).toEqual([10, 13]);
+    expect(limits('PATCH /widgets/dome4visit')).toEqual([13]);
+  });
+
+  test('are counted by member against what is out', () => {
+    expect(bench.changes).toBe(0);
+    setLimit(11);
+    bench.change((changed) => (changed.gather.sources = ['the-dome']));
+    expect(bench.changes).toBe(2);
+    setLimit(10);
+    expect(bench.changes).toBe(1);
+  });
+
+  test('go back one by one, to the beginning and no further', () => {
+    setLimit(11);
+    setLimit(12);
+    expect(bench.undo()).toBe(true);
+    expect(bench.brief?.sift.limit).toBe(11);
+    expect(bench.undo()).toBe(true);
+    expect(bench.undo()).toBe(false);
+    expect(bench.brief?.sift.limit).toBe(10);
+  });
+
+  test('that wait are kept when the bench is left', async () => {
+    setLimit(11);
+    bench.leave();
+    await vi.advanceTimersByTimeAsync(0);
+    expect(limits('PATCH /widgets/dome4visit')).toEqual([11]);
+    expect(limits('POST /proof')).toEqual([10]);
+  });
+});
+
+describe('the proof', () => {
+  test('of an earlier brief comes too late', async () => {
+    const waiting: (() => void)[] = [];
+    interfaceAnswers({
+      ...answers,
+      'POST /proof': ({ body }: { body: unknown }) =>
+        new Promise((resolve) =>
+          waiting.push(() => resolve({ sentence: [], brief: (body as { brief: object }).brief })),
+        ),
+    });
+    setLimit(11);
+    await vi.advanceTimersByTimeAsync(100);
+    setLimit(12);
+    await vi.advanceTimersByTimeAsync(100);
+    waiting[1]?.();
+    waiting[0]?.();
+    await vi.advanceTimersByTimeAsync(0);
+    expect(bench.proof?.brief.sift?.limit).toBe(12);
+  });
+
+  test('that is refused says why, and the last one stays', async () => {
+    interfaceAnswers({ ...answers, 'POST /proof': 500 });
+    setLimit(11);
+    await vi.advanceTimersByTimeAsync(100);
+    expect(bench.wrong).toContain('status 500');
+    expect(bench.proof?.brief.sift?.limit).toBe(10);
+  });
+});
+
+describe('an entry', () => {
+  test('that is pinned is no longer hidden, and the other way round', () => {
+    bench.pin('e9');
+    expect(bench.brief?.sift).toMatchObject({ pins: ['e9'], hidden: [] });
+    bench.hide('e9');
+    expect(bench.brief?.sift).toMatchObject({ pins: [], hidden: ['e9'] });
+    bench.hide('e9');
+    expect(bench.brief?.sift).toMatchObject({ pins: [], hidden: [] });
+  });
+});
+
+describe('publishing', () => {
+  test('waits for the worker, and tells which edition is out', async () => {
+    let looks = 0;
+    interfaceAnswers({
+      ...answers,
+      'POST /widgets/dome4visit/editions': { ...widget, publishing: true },
+      'GET /widgets/dome4visit': () => ({ ...widget, edition: edition(2), publishing: ++looks < 3 }),
+    });
+    const done = bench.publish();
+    await vi.advanceTimersByTimeAsync(2000);
+    await done;
+    expect(asked.map(({ what }) => what)).toEqual([
+      'PATCH /widgets/dome4visit',
+      'POST /widgets/dome4visit/editions',
+      ...Array.from({ length: 3 }, () => 'GET /widgets/dome4visit'),
+    ]);
+    expect(notices.list.at(-1)?.text).toMatch(/^Edition 2 is published\./);
+    expect(bench.publishing).toBe(false);
+  });
+
+  test('what is out already is told', async () => {
+    interfaceAnswers({ ...answers, 'POST /widgets/dome4visit/editions': widget });
+    await bench.publish();
+    expect(notices.list.at(-1)?.text).toBe('Nothing to publish: pages show this already.');
+  });
+
+  test('that fails leaves the button free', async () => {
+    interfaceAnswers({ ...answers, 'POST /widgets/dome4visit/editions': 500 });
+    await bench.publish();
+    expect(notices.list.at(-1)?.tone).toBe('harm');
+    expect(bench.publishing).toBe(false);
+  });
+});

@@ -1,0 +1,15 @@
+import { svelte } from '@sveltejs/vite-plugin-svelte';
+import { defineConfig } from 'vitest/config';
+
+// Logic of the studio and the element, each part alone; what it looks like and how it works together is for the browser.
+export default defineConfig({
+  plugins: [svelte()],
+  resolve: { conditions: ['browser'] },
+  test: {
+    include: ['tests/units/**/*.test.ts'],
+    environment: 'jsdom',
+    environmentOptions: { jsdom: { url: 'http://gnomic.test/' } },
+    setupFiles: ['tests/units/setup.ts'],
+    mockReset: true,
+  },
+});
