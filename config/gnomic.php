@@ -21,8 +21,16 @@ return [
 
     'channels' => [
         'wayleaf' => ['address' => env('GNOMIC_WAYLEAF', 'https://wayleaf.example')],
-        'ticketwick' => ['address' => env('GNOMIC_TICKETWICK', 'https://ticketwick.example'), 'client' => env('GNOMIC_TICKETWICK_CLIENT', 'gnomic'), 'secret' => env('GNOMIC_TICKETWICK_SECRET', '')],
-        'shutterfen' => ['address' => env('GNOMIC_SHUTTERFEN', 'https://shutterfen.example'), 'client' => env('GNOMIC_SHUTTERFEN_CLIENT', 'gnomic'), 'secret' => env('GNOMIC_SHUTTERFEN_SECRET', '')],
+        'ticketwick' => [
+            'address' => env('GNOMIC_TICKETWICK', 'https://ticketwick.example'),
+            'client' => env('GNOMIC_TICKETWICK_CLIENT', 'gnomic'),
+            'secret' => env('GNOMIC_TICKETWICK_SECRET', ''),
+        ],
+        'shutterfen' => [
+            'address' => env('GNOMIC_SHUTTERFEN', 'https://shutterfen.example'),
+            'client' => env('GNOMIC_SHUTTERFEN_CLIENT', 'gnomic'),
+            'secret' => env('GNOMIC_SHUTTERFEN_SECRET', ''),
+        ],
         'corkwall' => ['address' => env('GNOMIC_CORKWALL', 'https://corkwall.example')],
         'barrowfair' => ['address' => env('GNOMIC_BARROWFAIR', 'https://barrowfair.example')],
     ],

@@ -125,13 +125,30 @@ $now = isset($argv[2]) ? (int) $argv[2] : time();
 is_dir($folder) || mkdir($folder, 0755, true);
 $teller = new Teller(require __DIR__.'/words.php', $now);
 
-$place = fn (string $id, string $name, string $address, string $town, array $reviews): array => ['place_id' => $id, 'name' => $name, 'address' => $address, 'town' => $town, 'reviews' => $reviews];
+$place = fn (string $id, string $name, string $address, string $town, array $reviews): array => [
+    'place_id' => $id,
+    'name' => $name,
+    'address' => $address,
+    'town' => $town,
+    'reviews' => $reviews,
+];
 $namesake = fn (int $points, int $count, string $text): array => array_map(fn (int $index): array => [
-    'review_id' => "wr_other_$text[0]$index", 'author' => ['name' => 'R. Quist'], 'points' => $points, 'of' => 5, 'comment' => $text, 'language' => 'en',
+    'review_id' => "wr_other_$text[0]$index",
+    'author' => ['name' => 'R. Quist'],
+    'points' => $points,
+    'of' => 5,
+    'comment' => $text,
+    'language' => 'en',
     'created' => gmdate('Y-m-d\TH:i:s\Z', $now - 86_400 * 9 * ($index + 1)), 'edited' => null, 'owner_reply' => null], range(1, $count));
 
 $wayleaf = ['mood' => 'well', 'places' => [
-    $place('wl-dome', 'Quillmoor Observatory: the Dome', 'Beacon Road, Upper Quillmoor', 'Quillmoor', $teller->reviews('dome', 'dome', 98)),
+    $place(
+        'wl-dome',
+        'Quillmoor Observatory: the Dome',
+        'Beacon Road, Upper Quillmoor',
+        'Quillmoor',
+        $teller->reviews('dome', 'dome', 98),
+    ),
     $place('wl-harrow', 'Harrow Lane Planetarium', '14 Harrow Lane', 'Tarnbridge', $teller->reviews('harrow', 'planetarium', 46)),
     $place('wl-tea', 'Observatory Tea Rooms', '2 Beacon Road, Upper Quillmoor', 'Quillmoor', $namesake(4, 7, 'Good scones.')),
     $place('wl-inn', 'The Observatory', '61 Mill Street', 'Stenhallow', $namesake(3, 12, 'A decent pint.')),
@@ -143,5 +160,8 @@ $rookcall = ['mood' => 'well', 'title' => 'Quillmoor Observatory on Rookcall', '
 $elsewhere = (require __DIR__.'/elsewhere.php')($teller, $wayleaf, $now);
 
 foreach (['wayleaf' => $wayleaf, 'rookcall' => $rookcall] + $elsewhere as $name => $state) {
-    file_put_contents("$folder/$name.json", json_encode($state, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT));
+    file_put_contents(
+        "$folder/$name.json",
+        json_encode($state, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT),
+    );
 }

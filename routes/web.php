@@ -49,7 +49,10 @@ Route::prefix('api')->group(function (): void {
             Route::post('subjects', [SubjectController::class, 'store']);
             Route::patch('subjects/{key}', [SubjectController::class, 'update']);
             Route::put('subjects/{key}/addresses', [SubjectController::class, 'address']);
-            Route::get('templates/{kind}.{form}', [ImportController::class, 'template'])->where(['kind' => 'subjects|entries', 'form' => 'csv|xlsx']);
+            Route::get(
+                'templates/{kind}.{form}',
+                [ImportController::class, 'template'],
+            )->where(['kind' => 'subjects|entries', 'form' => 'csv|xlsx']);
             Route::post('imports', [ImportController::class, 'store']);
             Route::get('imports/{id}', [ImportController::class, 'show'])->whereNumber('id');
             Route::patch('imports/{id}', [ImportController::class, 'update'])->whereNumber('id');
@@ -91,7 +94,10 @@ Route::prefix('api')->group(function (): void {
     Route::any('{any}', fn () => abort(404, 'There is no such address in the interface.'))->where('any', '.*');
 });
 
-Route::get('grants/{channel}/return', [GrantController::class, 'returned'])->where('channel', 'ticketwick|shutterfen')->middleware(['auth', 'site']);
+Route::get(
+    'grants/{channel}/return',
+    [GrantController::class, 'returned'],
+)->where('channel', 'ticketwick|shutterfen')->middleware(['auth', 'site']);
 
 // Everything else is the studio, which finds its own way.
 Route::view('{any?}', 'studio')->where('any', '^(?!w/|gnomic|build/).*$');

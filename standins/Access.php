@@ -35,26 +35,42 @@ final readonly class Access
         $token = preg_match('/^Bearer (\S+)$/', $authorization, $found) === 1 ? $found[1] : '';
         $grant = $this->state->read()['tokens'][$token] ?? null;
         if ($grant === null || $grant['until'] < time()) {
-            return new Answer(401, 'application/json', (string) json_encode(['error' => ['code' => $grant === null ? 'token_unknown' : 'token_expired', 'message' => 'Ask for a new token.']]),
+            return new Answer(401, 'application/json', (string) json_encode(
+                ['error' => ['code' => $grant === null ? 'token_unknown' : 'token_expired', 'message' => 'Ask for a new token.']],
+            ),
                 ['WWW-Authenticate' => 'Bearer error="invalid_token"']);
         }
 
-        return in_array($scope, $grant['scopes'], true) ? $grant : Answer::error(403, 'not_granted', "The owner has not granted \"$scope\".");
+        return in_array($scope, $grant['scopes'], true)
+            ? $grant
+            : Answer::error(403, 'not_granted', "The owner has not granted \"$scope\".");
     }
 
     /** @param  array<string, string>  $query */
     private function consent(array $query): Answer
     {
-        $scopes = array_values(array_filter(explode(' ', $query['scope'] ?? ''), fn (string $scope): bool => isset($this->scopes[$scope])));
+        $scopes = array_values(array_filter(
+            explode(' ', $query['scope'] ?? ''),
+            fn (string $scope): bool => isset($this->scopes[$scope]),
+        ));
         $wrong = match (true) {
             ! isset(self::CLIENTS[$query['client_id'] ?? '']) => 'This application is not known here.',
-            preg_match('~^http://127\.0\.0\.1(:\d+)?/grants/\w+/return$|^http://gnomic\.test/grants/\w+/return$~', $query['redirect_uri'] ?? '') !== 1 => 'This address to come back to is not registered.',
-            ($query['response_type'] ?? '') !== 'code', ($query['code_challenge_method'] ?? '') !== 'S256', ($query['code_challenge'] ?? '') === '' => 'A code with a challenge by S256 has to be asked for.',
+            preg_match(
+                '~^http://127\.0\.0\.1(:\d+)?/grants/\w+/return$|^http://gnomic\.test/grants/\w+/return$~',
+                $query['redirect_uri'] ?? '',
+            ) !== 1 => 'This address to come back to is not registered.',
+            ($query['response_type'] ?? '') !== 'code',
+            ($query['code_challenge_method'] ?? '') !== 'S256',
+            ($query['code_challenge'] ?? '') === '' => 'A code with a challenge by S256 has to be asked for.',
             $scopes === [] => 'Nothing that can be granted was asked for.',
             default => null,
         };
         if ($wrong !== null) {
-            return new Answer(400, 'text/html; charset=utf-8', '<!doctype html><html lang="en"><title>Refused</title><p>'.htmlspecialchars($wrong));
+            return new Answer(
+                400,
+                'text/html; charset=utf-8',
+                '<!doctype html><html lang="en"><title>Refused</title><p>'.htmlspecialchars($wrong),
+            );
         }
         $accounts = $this->state->read()['accounts'];
         ob_start();
@@ -70,13 +86,24 @@ final readonly class Access
     {
         $back = $form['redirect_uri'] ?? '';
         if (($form['decision'] ?? '') !== 'allow') {
-            return new Answer(303, 'text/plain', '', ['Location' => $back.'?'.http_build_query(['error' => 'access_denied', 'state' => $form['state'] ?? ''])]);
+            return new Answer(
+                303,
+                'text/plain',
+                '',
+                ['Location' => $back.'?'.http_build_query(['error' => 'access_denied', 'state' => $form['state'] ?? ''])],
+            );
         }
         $code = bin2hex(random_bytes(16));
         $this->state->change(fn (array $state): array => ['codes' => [$code => ['account' => $form['account'] ?? '', 'challenge' => $form['code_challenge'] ?? '', 'redirect' => $back,
-            'scopes' => array_values(array_intersect(explode(' ', $form['scope'] ?? ''), array_keys($this->scopes))), 'until' => time() + 60]] + ($state['codes'] ?? [])] + $state);
+            'scopes' => array_values(array_intersect(explode(' ', $form['scope'] ?? ''), array_keys($this->scopes))),
+            'until' => time() + 60]] + ($state['codes'] ?? [])] + $state);
 
-        return new Answer(303, 'text/plain', '', ['Location' => $back.'?'.http_build_query(['code' => $code, 'state' => $form['state'] ?? ''])]);
+        return new Answer(
+            303,
+            'text/plain',
+            '',
+            ['Location' => $back.'?'.http_build_query(['code' => $code, 'state' => $form['state'] ?? ''])],
+        );
     }
 
     /** @param  array<string, string>  $form */
@@ -89,7 +116,12 @@ final readonly class Access
         if (($form['grant_type'] ?? '') === 'authorization_code') {
             $code = $state['codes'][$form['code'] ?? ''] ?? null;
             $challenge = rtrim(strtr(base64_encode(hash('sha256', $form['code_verifier'] ?? '', true)), '+/', '-_'), '=');
-            if ($code === null || $code['until'] < time() || $code['challenge'] !== $challenge || $code['redirect'] !== ($form['redirect_uri'] ?? '')) {
+            if (
+                $code === null
+                || $code['until'] < time()
+                || $code['challenge'] !== $challenge
+                || $code['redirect'] !== ($form['redirect_uri'] ?? '')
+            ) {
                 return self::refused('invalid_grant');
             }
 
@@ -98,7 +130,9 @@ final readonly class Access
         $refresh = $form['refresh_token'] ?? '';
         $kept = $state['refreshes'][$refresh] ?? null;
 
-        return ($form['grant_type'] ?? '') === 'refresh_token' && $kept !== null ? $this->issued($kept['account'], $kept['scopes'], $refresh, '') : self::refused('invalid_grant');
+        return ($form['grant_type'] ?? '') === 'refresh_token' && $kept !== null
+            ? $this->issued($kept['account'], $kept['scopes'], $refresh, '')
+            : self::refused('invalid_grant');
     }
 
     /** @param  list<string>  $scopes */
@@ -108,7 +142,12 @@ final readonly class Access
         $names = array_column($this->state->read()['accounts'], 'name', 'id');
         $this->state->change(function (array $state) use ($token, $refresh, $account, $scopes, $code): array {
             unset($state['codes'][$code]);
-            $state['tokens'][$token] = ['account' => $account, 'scopes' => $scopes, 'until' => time() + $this->lifetime, 'refresh' => $refresh];
+            $state['tokens'][$token] = [
+                'account' => $account,
+                'scopes' => $scopes,
+                'until' => time() + $this->lifetime,
+                'refresh' => $refresh,
+            ];
             $state['refreshes'][$refresh] = ['account' => $account, 'scopes' => $scopes];
 
             return $state;

@@ -7,7 +7,13 @@ namespace Standins;
 /** The page on which a person makes things happen at the services. */
 final readonly class Control
 {
-    public const MOODS = ['well' => 'answers well', 'slow' => 'answers slowly', 'fault' => 'answers with status 500', 'nonsense' => 'answers nonsense', 'silent' => 'does not answer'];
+    public const MOODS = [
+        'well' => 'answers well',
+        'slow' => 'answers slowly',
+        'fault' => 'answers with status 500',
+        'nonsense' => 'answers nonsense',
+        'silent' => 'does not answer',
+    ];
 
     /** @param  array<string, State>  $states by service */
     public function __construct(private array $states)
@@ -24,11 +30,20 @@ final readonly class Control
             'edit' => $wayleaf->change(fn (array $state): array => $this->withEdit($state, $given)),
             'remove' => $wayleaf->change(fn (array $state): array => $this->without($state, $given)),
             'post' => $this->states['rookcall']->change(fn (array $state): array => $this->withPost($state, $given)),
-            'mood' => $service->change(fn (array $state): array => ['mood' => isset(self::MOODS[$given['mood'] ?? '']) ? $given['mood'] : 'well'] + $state),
+            'mood' => $service->change(
+                fn (array $state): array => ['mood' => isset(self::MOODS[$given['mood'] ?? '']) ? $given['mood'] : 'well']
+                    + $state,
+            ),
             'quota' => $wayleaf->change(fn (array $state): array => ['quota' => max(0, (int) ($given['left'] ?? 0))] + $state),
             // The owner takes access back at the service; or the tokens run out and want renewing.
             'withdraw' => $service->change(fn (array $state): array => ['tokens' => [], 'refreshes' => []] + $state),
-            'expire' => $service->change(fn (array $state): array => ['tokens' => array_map(fn (array $token): array => ['until' => time() - 1] + $token, $state['tokens'] ?? [])] + $state),
+            'expire' => $service->change(
+                fn (array $state): array => ['tokens' => array_map(
+                    fn (array $token): array => ['until' => time() - 1] + $token,
+                    $state['tokens'] ?? [],
+                )]
+                    + $state,
+            ),
             'forget' => $this->states['corkwall']->change(function (array $state): array {
                 $state['boards'][0]['pins'] = array_slice($state['boards'][0]['pins'], 0, 2);
 
@@ -54,7 +69,10 @@ final readonly class Control
             if ($place['place_id'] === ($given['place'] ?? '')) {
                 array_unshift($place['reviews'], [
                     'review_id' => 'wr_'.bin2hex(random_bytes(5)), 'author' => ['name' => $given['name'] ?: 'A visitor'],
-                    'points' => max(1, min(5, (int) ($given['points'] ?? 5))), 'of' => 5, 'comment' => $given['comment'] ?? '', 'language' => 'en',
+                    'points' => max(1, min(5, (int) ($given['points'] ?? 5))),
+                    'of' => 5,
+                    'comment' => $given['comment'] ?? '',
+                    'language' => 'en',
                     'created' => gmdate('Y-m-d\TH:i:s\Z'), 'edited' => null, 'owner_reply' => null,
                 ]);
             }
@@ -115,7 +133,8 @@ final readonly class Control
     {
         $places = '';
         foreach ($this->states['wayleaf']->read()['places'] as $place) {
-            $places .= '<option value="'.$place['place_id'].'">'.htmlspecialchars("$place[name], $place[town]").' ('.count($place['reviews']).')</option>';
+            $places .= '<option value="'.$place['place_id'].'">'.htmlspecialchars("$place[name], $place[town]").' ('
+                .count($place['reviews']).')</option>';
         }
         $moods = array_map(fn (State $state): string => $state->read()['mood'], $this->states);
         ob_start();

@@ -22,18 +22,34 @@ final readonly class Corkwall
         }
         $token = preg_match('/^Token (\S+)$/', $request->authorization, $found) === 1 ? $found[1] : '';
         if ($token === '' || ! isset(self::TOKENS[$token])) {
-            return Answer::error(401, str_starts_with($token, 'wl-') ? 'token_foreign' : 'token_unknown', 'This token is not one of ours.');
+            return Answer::error(
+                401,
+                str_starts_with($token, 'wl-') ? 'token_foreign' : 'token_unknown',
+                'This token is not one of ours.',
+            );
         }
         $boards = $this->state->read()['boards'];
         if ($request->path === '/api/boards') {
-            return Answer::json(['boards' => array_map(fn (array $board): array => ['board_id' => $board['board_id'], 'title' => $board['title'], 'pins' => count($board['pins'])], $boards)]);
+            return Answer::json(
+                ['boards' => array_map(
+                    fn (array $board): array => [
+                        'board_id' => $board['board_id'],
+                        'title' => $board['title'],
+                        'pins' => count($board['pins']),
+                    ],
+                    $boards,
+                )],
+            );
         }
         if (preg_match('~^/api/boards/([\w-]+)/pins$~', $request->path, $found) === 1) {
             $board = array_column($boards, null, 'board_id')[$found[1]] ?? null;
             $page = max(1, (int) ($request->query['page'] ?? 1));
 
             return $board === null ? Answer::error(404, 'board_unknown', 'There is no such board.')
-                : Answer::json(['pins' => array_map($this->shown(...), array_slice($board['pins'], ($page - 1) * self::PAGE, self::PAGE)), 'pages' => (int) ceil(count($board['pins']) / self::PAGE)])
+                : Answer::json([
+                    'pins' => array_map($this->shown(...), array_slice($board['pins'], ($page - 1) * self::PAGE, self::PAGE)),
+                    'pages' => (int) ceil(count($board['pins']) / self::PAGE),
+                ])
                     ->validated(hash('xxh128', serialize($board)."$page"));
         }
 

@@ -15,12 +15,31 @@ final class Picture
         $tint = [$chance->getInt(0, 40), $chance->getInt(0, 50), $chance->getInt(30, 80)];
         for ($y = 0; $y < $height; $y++) {
             $share = $y / $height;
-            imageline($image, 0, $y, $width, $y, (int) imagecolorallocate($image, (int) (10 + $tint[0] * $share), (int) (14 + $tint[1] * $share), (int) (34 + $tint[2] * $share)));
+            imageline(
+                $image,
+                0,
+                $y,
+                $width,
+                $y,
+                (int) imagecolorallocate(
+                    $image,
+                    (int) (10 + $tint[0] * $share),
+                    (int) (14 + $tint[1] * $share),
+                    (int) (34 + $tint[2] * $share),
+                ),
+            );
         }
         for ($star = 0; $star < 160; $star++) {
             $light = $chance->getInt(120, 255);
             $size = max(1, (int) ($width / 400 * ($chance->getInt(0, 20) === 0 ? 3 : 1)));
-            imagefilledellipse($image, $chance->getInt(0, $width), (int) ($chance->getInt(0, 1000) / 1000 * $height * 0.85), $size, $size, (int) imagecolorallocate($image, $light, $light, min(255, $light + 20)));
+            imagefilledellipse(
+                $image,
+                $chance->getInt(0, $width),
+                (int) ($chance->getInt(0, 1000) / 1000 * $height * 0.85),
+                $size,
+                $size,
+                (int) imagecolorallocate($image, $light, $light, min(255, $light + 20)),
+            );
         }
         $dark = (int) imagecolorallocate($image, 8, 9, 14);
         $at = (int) ($width * $chance->getInt(25, 75) / 100);

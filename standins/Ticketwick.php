@@ -13,7 +13,12 @@ final readonly class Ticketwick
 
     public function __construct(private State $state, private string $host)
     {
-        $this->access = new Access($state, 'Ticketwick', ['venues' => 'see which venues you sell tickets for', 'ratings' => 'read what guests rated and wrote, and your replies'], 3600);
+        $this->access = new Access(
+            $state,
+            'Ticketwick',
+            ['venues' => 'see which venues you sell tickets for', 'ratings' => 'read what guests rated and wrote, and your replies'],
+            3600,
+        );
     }
 
     public function answer(Request $request): Answer
@@ -31,7 +36,10 @@ final readonly class Ticketwick
         if ($grant instanceof Answer) {
             return $grant;
         }
-        $mine = array_values(array_filter($this->state->read()['venues'], fn (array $venue): bool => $venue['account'] === $grant['account']));
+        $mine = array_values(array_filter(
+            $this->state->read()['venues'],
+            fn (array $venue): bool => $venue['account'] === $grant['account'],
+        ));
         if ($request->path === '/api/venues') {
             return Answer::json(['venues' => array_map(self::summary(...), $mine)]);
         }
@@ -50,9 +58,19 @@ final readonly class Ticketwick
     private function ratings(array $venue, int $page): Answer
     {
         $ratings = array_slice($venue['ratings'], ($page - 1) * self::PAGE, self::PAGE);
-        $next = count($venue['ratings']) > $page * self::PAGE ? ['Link' => "<$this->host/ticketwick/api/venues/$venue[venue_id]/ratings?page=".($page + 1).'>; rel="next"'] : [];
+        $next = count($venue['ratings']) > $page * self::PAGE
+            ? ['Link' => "<$this->host/ticketwick/api/venues/$venue[venue_id]/ratings?page=".($page + 1).'>; rel="next"']
+            : [];
 
-        return (new Answer(200, 'application/json; charset=utf-8', json_encode(['venue' => self::summary($venue), 'ratings' => $ratings], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $next))
+        return (new Answer(
+            200,
+            'application/json; charset=utf-8',
+            json_encode(
+                ['venue' => self::summary($venue), 'ratings' => $ratings],
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            ),
+            $next,
+        ))
             ->validated(hash('xxh128', serialize($venue)."$page"));
     }
 
@@ -65,7 +83,11 @@ final readonly class Ticketwick
         $scores = array_column($venue['ratings'], 'score');
 
         return ['venue_id' => $venue['venue_id'], 'name' => $venue['name'], 'town' => $venue['town'],
-            'overall' => ['score' => $scores === [] ? null : round(array_sum($scores) / count($scores), 1), 'out_of' => 10, 'ratings' => count($scores)]];
+            'overall' => [
+                'score' => $scores === [] ? null : round(array_sum($scores) / count($scores), 1),
+                'out_of' => 10,
+                'ratings' => count($scores),
+            ]];
     }
 
     /** @return array<string, mixed>|null */

@@ -70,12 +70,24 @@ final readonly class Wayleaf
         });
         $wait = str_contains($key, 'fresh') ? $first + self::UNTIL_ACTIVE - time() : 0;
         if ($wait > 0) {
-            return new Answer(403, 'application/json', (string) json_encode(['error' => ['code' => 'key_not_active', 'message' => 'This key is new; it becomes active in a moment.']]), ['Retry-After' => (string) $wait]);
+            return new Answer(
+                403,
+                'application/json',
+                (string) json_encode(
+                    ['error' => ['code' => 'key_not_active', 'message' => 'This key is new; it becomes active in a moment.']],
+                ),
+                ['Retry-After' => (string) $wait],
+            );
         }
         $quota = $this->state->read()['quota'] ?? self::QUOTA;
 
         return $used > $quota
-            ? new Answer(429, 'application/json', (string) json_encode(['error' => ['code' => 'quota_used', 'message' => 'The quota of the day is used.']]), ['Retry-After' => (string) (86_400 - time() % 86_400)])
+            ? new Answer(
+                429,
+                'application/json',
+                (string) json_encode(['error' => ['code' => 'quota_used', 'message' => 'The quota of the day is used.']]),
+                ['Retry-After' => (string) (86_400 - time() % 86_400)],
+            )
             : $quota - $used;
     }
 
@@ -118,9 +130,15 @@ final readonly class Wayleaf
             if ($cursor !== '' && $from <= 0) {
                 return Answer::error(400, 'cursor_unknown', 'This cursor is not one of ours.');
             }
-            $next = $from + self::PAGE < count($place['reviews']) ? rtrim(strtr(base64_encode((string) ($from + self::PAGE)), '+/', '-_'), '=') : null;
+            $next = $from + self::PAGE < count($place['reviews'])
+                ? rtrim(strtr(base64_encode((string) ($from + self::PAGE)), '+/', '-_'), '=')
+                : null;
 
-            return Answer::json(['place' => $this->summary($place), 'reviews' => array_slice($place['reviews'], $from, self::PAGE), 'next' => $next])
+            return Answer::json([
+                'place' => $this->summary($place),
+                'reviews' => array_slice($place['reviews'], $from, self::PAGE),
+                'next' => $next,
+            ])
                 ->validated(hash('xxh128', serialize($place)."$from"));
         }
 

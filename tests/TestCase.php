@@ -32,9 +32,20 @@ abstract class TestCase extends FrameworkTestCase
         return $owner;
     }
 
-    protected function source(Site $site, string $key = 'the-dome', string $channel = 'feed', string $address = 'https://feeds.example/f'): Source
-    {
-        return $site->sources()->create(['key' => $key, 'name' => ucfirst($key), 'channel' => $channel, 'address' => $address, 'cadence' => 3600, 'next_at' => now()]);
+    protected function source(
+        Site $site,
+        string $key = 'the-dome',
+        string $channel = 'feed',
+        string $address = 'https://feeds.example/f',
+    ): Source {
+        return $site->sources()->create([
+            'key' => $key,
+            'name' => ucfirst($key),
+            'channel' => $channel,
+            'address' => $address,
+            'cadence' => 3600,
+            'next_at' => now(),
+        ]);
     }
 
     /** @param  list<Entry>  $entries */

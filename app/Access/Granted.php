@@ -46,7 +46,10 @@ final readonly class Granted
             $grant->update(['ended_at' => now()]);
             throw FetchFailed::accessEnded($service->name);
         }
-        throw FetchFailed::status($answer->status, $service->name, RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()),
+        throw FetchFailed::status($answer->status, $service->name, RetryAfter::seconds(
+            $answer->header('Retry-After'),
+            CarbonImmutable::now(),
+        ),
             match (Record::of(json_decode($answer->body, true))->record('error')->text('code')) {
                 'not_granted' => 'this was not part of what you granted; grant access again and leave it ticked',
                 'account_private' => 'the account is private; make it public there, or grant access for another',

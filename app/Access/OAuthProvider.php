@@ -21,8 +21,16 @@ final readonly class OAuthProvider
      * @param  array<string, string>  $scopes  what is asked for, in words, by name
      * @param  int  $renewBefore  seconds before a token ends at which it is renewed
      */
-    public function __construct(public string $channel, public string $name, private string $address, private string $client, private string $secret, private string $redirectUri, public array $scopes, public int $renewBefore)
-    {
+    public function __construct(
+        public string $channel,
+        public string $name,
+        private string $address,
+        private string $client,
+        private string $secret,
+        private string $redirectUri,
+        public array $scopes,
+        public int $renewBefore,
+    ) {
     }
 
     /** @return array{address: string, state: string, verifier: string} where the owner is sent, and what has to be kept meanwhile */
@@ -82,7 +90,10 @@ final readonly class OAuthProvider
     /** @return array<string, mixed> */
     private static function kept(AccessTokenInterface $token): array
     {
-        $kept = ['access' => $token->getToken(), 'expires_at' => $token->getExpires() === null ? null : Carbon::createFromTimestamp($token->getExpires())];
+        $kept = [
+            'access' => $token->getToken(),
+            'expires_at' => $token->getExpires() === null ? null : Carbon::createFromTimestamp($token->getExpires()),
+        ];
 
         // A service that gives no new one means that the old one goes on (RFC 6749 §6).
         return $token->getRefreshToken() === null ? $kept : $kept + ['refresh' => $token->getRefreshToken()];
@@ -92,7 +103,9 @@ final readonly class OAuthProvider
     {
         return new GenericProvider([
             'clientId' => $this->client, 'clientSecret' => $this->secret, 'redirectUri' => $this->redirectUri,
-            'urlAuthorize' => "$this->address/oauth/authorize", 'urlAccessToken' => "$this->address/oauth/token", 'urlResourceOwnerDetails' => "$this->address/api/me",
+            'urlAuthorize' => "$this->address/oauth/authorize",
+            'urlAccessToken' => "$this->address/oauth/token",
+            'urlResourceOwnerDetails' => "$this->address/api/me",
             'pkceMethod' => GenericProvider::PKCE_METHOD_S256, 'scopeSeparator' => ' ', 'timeout' => 15, 'proxy' => '',
         ]);
     }

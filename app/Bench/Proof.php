@@ -12,14 +12,19 @@ use Gnomic\Brief\Brief;
 use Gnomic\Brief\Phrase;
 use Gnomic\Brief\Sentence;
 use Gnomic\Edition\Honesty;
+use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Step;
 use Gnomic\Standing\Overall;
 
 /** Everything that the bench shows of a brief: sentence, widget, sieve and warnings, by the code that publishes. */
 final readonly class Proof
 {
-    public function __construct(private Renderer $renderer, private SentenceContexts $contexts, private Contents $contents, private Warnings $warnings)
-    {
+    public function __construct(
+        private Renderer $renderer,
+        private SentenceContexts $contexts,
+        private Contents $contents,
+        private Warnings $warnings,
+    ) {
     }
 
     /**
@@ -39,9 +44,19 @@ final readonly class Proof
         return [
             'brief' => $brief->toArray(),
             'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::of($brief, $context)),
-            'sieve' => array_map(fn (Step $step): array => get_object_vars($step), $selection->steps),
+            'sieve' => array_map(
+                fn (Step $step): array => get_object_vars($step) + ['topic' => Clauses::topicOf($step->key)],
+                $selection->steps,
+            ),
             'fragment' => $this->renderer->fragment($content, $key, $name),
-            'across' => array_map(fn (int $width): array => ['width' => $width, 'across' => $plan->layout->acrossAt($width), 'cards' => $plan->cardsAt($width)], $widths),
+            'across' => array_map(
+                fn (int $width): array => [
+                    'width' => $width,
+                    'across' => $plan->layout->acrossAt($width),
+                    'cards' => $plan->cardsAt($width),
+                ],
+                $widths,
+            ),
             'figures' => self::figures($content->overall) + $sieve->tally()->lacking(),
             'honestLine' => Honesty::line($telling, $context->site, $content->overall->count, $content->words)?->text,
             'warnings' => $this->warnings->of($site, $brief, $sieve, $selection),
@@ -57,7 +72,9 @@ final readonly class Proof
             'spread' => array_values($overall->spread),
             'count' => $overall->count,
             'mean' => $overall->shown(),
-            'interval' => $overall->interval === null ? null : [$rounded(max(1.0, $overall->interval->lower)), $rounded(min(5.0, $overall->interval->upper))],
+            'interval' => $overall->interval === null
+                ? null
+                : [$rounded(max(1.0, $overall->interval->lower)), $rounded(min(5.0, $overall->interval->upper))],
             'content' => $overall->count === 0 ? null : [$rounded($overall->content->lower), $rounded($overall->content->upper)],
             'sources' => $overall->sources,
             'since' => $overall->since,

@@ -28,7 +28,10 @@ final class Repairs
      */
     public function of(Site $site, Brief $brief, SiteSieve $sieve): array
     {
-        $wishes = array_values(array_filter(array_map(fn (Clause $clause): string => $clause::key(), $sieve->clauses()), Loosening::canLeaveOut(...)));
+        $wishes = array_values(array_filter(
+            array_map(fn (Clause $clause): string => $clause::key(), $sieve->clauses()),
+            Loosening::canLeaveOut(...),
+        ));
         // Where there are fewer in all, they are enough.
         $enough = min(self::ENOUGH, $brief->criteria->limits->most, $sieve->tally()->passingWithout($wishes));
         if ($enough === 0) {
@@ -44,7 +47,10 @@ final class Repairs
         foreach ($offers === [] ? $sieve->tally()->togetherOut() : [] as $keys) {
             $passing = $sieve->tally()->passingWithout($keys);
             if ($passing >= $enough && array_diff($keys, $wishes) === []) {
-                $offers[] = ['passing' => $passing, 'offer' => $this->offer($brief, Loosening::without($brief->criteria, $keys), $passing)];
+                $offers[] = [
+                    'passing' => $passing,
+                    'offer' => $this->offer($brief, Loosening::without($brief->criteria, $keys), $passing),
+                ];
                 break;
             }
         }
@@ -71,6 +77,9 @@ final class Repairs
     /** @return array{text: string, brief: array<string, mixed>} */
     private function offer(Brief $brief, Loosening $looser, int $passing): array
     {
-        return ['text' => "$looser->phrase: ".Numbers::spoken($passing).' would pass', 'brief' => $brief->with(criteria: $looser->wanted)->toArray()];
+        return [
+            'text' => "$looser->phrase: ".Numbers::spoken($passing).' would pass',
+            'brief' => $brief->with(criteria: $looser->wanted)->toArray(),
+        ];
     }
 }

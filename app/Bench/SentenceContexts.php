@@ -24,7 +24,11 @@ final readonly class SentenceContexts
     public function brief(Site $site, Brief $brief): SentenceContext
     {
         $gather = $brief->criteria->part('gather');
-        $sources = $site->sources()->whereNull('disconnected_at')->whereNotIn('channel', ['table', 'hand'])->orderBy('cadence')->get(['key', 'cadence']);
+        $sources = $site->sources()
+            ->whereNull('disconnected_at')
+            ->whereNotIn('channel', ['table', 'hand'])
+            ->orderBy('cadence')
+            ->get(['key', 'cadence']);
         $used = $gather->has('sources') ? $sources->whereIn('key', $gather->strings('sources')) : $sources;
         $cadences = $used->map(fn ($source): string => Cadence::spoken($source->cadence))->unique()->values()->all();
 

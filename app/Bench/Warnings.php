@@ -45,7 +45,10 @@ final readonly class Warnings
             $this->noRoomForPages($site, $brief, $sieve),
         ]));
 
-        return array_map(fn (array $warning): array => ['key' => $warning['key'], 'text' => $warning['text'], 'repairs' => $warning['repairs'] ?? []], $warnings);
+        return array_map(
+            fn (array $warning): array => ['key' => $warning['key'], 'text' => $warning['text'], 'repairs' => $warning['repairs'] ?? []],
+            $warnings,
+        );
     }
 
     /** @return array{key: string, text: string, repairs?: list<array{text: string, brief: array<string, mixed>}>}|null */
@@ -58,7 +61,11 @@ final readonly class Warnings
             if ($step->kept === 0) {
                 return $step->key === 'collected'
                     ? ['key' => 'sources', 'text' => 'Nothing has been collected yet. Connect a source first.']
-                    : ['key' => Clauses::topicOf($step->key), 'text' => "Nothing is left: \"$step->phrase\" kept out the last ".number_format($step->dropped).'.', 'repairs' => $this->repairs->of($site, $brief, $sieve)];
+                    : [
+                        'key' => Clauses::topicOf($step->key),
+                        'text' => "Nothing is left: \"$step->phrase\" kept out the last ".number_format($step->dropped).'.',
+                        'repairs' => $this->repairs->of($site, $brief, $sieve),
+                    ];
             }
         }
 
@@ -73,7 +80,11 @@ final readonly class Warnings
         }
         $honest = $brief->with(shape: $brief->shape->with(['honest' => true]));
 
-        return ['key' => 'head', 'text' => 'Visitors would see only praise, and nothing would tell them that it is a selection.', 'repairs' => [['text' => 'Say that it is a selection', 'brief' => $honest->toArray()]]];
+        return [
+            'key' => 'head',
+            'text' => 'Visitors would see only praise, and nothing would tell them that it is a selection.',
+            'repairs' => [['text' => 'Say that it is a selection', 'brief' => $honest->toArray()]],
+        ];
     }
 
     /** @return array{key: string, text: string}|null */
@@ -82,10 +93,20 @@ final readonly class Warnings
         $gather = $brief->criteria->part('gather');
         $names = $sieve->context()->names;
         $known = fn (array $names): array => array_map(strval(...), array_keys($names));
-        $unknown = [...array_diff($gather->strings('sources'), $known($names->sources)), ...array_diff($gather->strings('subjects'), $known($names->subjects))];
+        $unknown = [
+            ...array_diff($gather->strings('sources'), $known($names->sources)),
+            ...array_diff($gather->strings('subjects'), $known($names->subjects)),
+        ];
 
         return $unknown === [] ? null
-            : ['key' => 'sources', 'text' => 'The brief names what this site does not have: '.implode(', ', array_slice($unknown, 0, 5)).(count($unknown) > 5 ? ' and '.Numbers::spoken(count($unknown) - 5).' more' : '').'. It brings nothing, and does no harm.'];
+            : [
+                'key' => 'sources',
+                'text' => 'The brief names what this site does not have: '.implode(', ', array_slice($unknown, 0, 5)).(
+                    count($unknown) > 5
+                        ? ' and '.Numbers::spoken(count($unknown) - 5).' more'
+                        : ''
+                ).'. It brings nothing, and does no harm.',
+            ];
     }
 
     /** @return array{key: string, text: string}|null */
@@ -95,7 +116,12 @@ final readonly class Warnings
         $known = $widgets === [] ? [] : Widget::query()->where('site_id', $site->id)->whereIn('key', $widgets)->pluck('key')->all();
         $unknown = array_diff($widgets, $known);
 
-        return $unknown === [] ? null : ['key' => 'apart', 'text' => 'The brief leaves out what a removed widget showed ('.implode(', ', $unknown).'). That leaves out nothing.'];
+        return $unknown === []
+            ? null
+            : [
+                'key' => 'apart',
+                'text' => 'The brief leaves out what a removed widget showed ('.implode(', ', $unknown).'). That leaves out nothing.',
+            ];
     }
 
     /** @return array{key: string, text: string}|null */
@@ -103,15 +129,26 @@ final readonly class Warnings
     {
         $looks = $this->looks->all();
 
-        return $looks->has($brief->look) ? null : ['key' => 'dress', 'text' => "There is no look \"$brief->look\" here. {$looks->named($brief->look)->name} stands in."];
+        return $looks->has($brief->look)
+            ? null
+            : ['key' => 'dress', 'text' => "There is no look \"$brief->look\" here. {$looks->named($brief->look)->name} stands in."];
     }
 
     /** @return array{key: string, text: string}|null */
     private function noRoomForPages(Site $site, Brief $brief, SiteSieve $sieve): ?array
     {
-        $left = WithLabels::byPage($brief->criteria) === [] ? 0 : Variants::of($brief, $site->spoken(), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : [])->left;
+        $left = WithLabels::byPage($brief->criteria) === []
+            ? 0
+            : Variants::of($brief, $site->spoken(), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : [])->left;
 
-        return $left === 0 ? null : ['key' => 'labels', 'text' => 'With so many languages and orders, there is no room for '.Numbers::counted($left, 'page').' with labels of their own: '.Variants::MOST.' forms are made at most. The last ones show what all other pages show.'];
+        return $left === 0
+            ? null
+            : [
+                'key' => 'labels',
+                'text' => 'With so many languages and orders, there is no room for '.Numbers::counted($left, 'page')
+                    .' with labels of their own: '.Variants::MOST
+                    .' forms are made at most. The last ones show what all other pages show.',
+            ];
     }
 
     /** @return array{key: string, text: string}|null */
@@ -131,6 +168,11 @@ final readonly class Warnings
             }
         }
 
-        return $reasons === [] ? null : ['key' => 'hand', 'text' => ucfirst(Numbers::counted(array_sum($reasons), 'pin')).' cannot be shown. '.array_key_first($reasons)];
+        return $reasons === []
+            ? null
+            : [
+                'key' => 'hand',
+                'text' => ucfirst(Numbers::counted(array_sum($reasons), 'pin')).' cannot be shown. '.array_key_first($reasons),
+            ];
     }
 }

@@ -25,7 +25,15 @@ final class AccountProfiles
         return $profiles === [] ? $entries : array_map(function (Entry $entry) use ($profiles): Entry {
             $profile = $profiles[(string) $entry->source] ?? null;
 
-            return $profile === null ? $entry : $entry->with(author: new Author($profile['name'] ?? $entry->author->name, $entry->author->role, $entry->author->place, $entry->author->url, $profile['picture'] ?? $entry->author->image));
+            return $profile === null
+                ? $entry
+                : $entry->with(author: new Author(
+                    $profile['name'] ?? $entry->author->name,
+                    $entry->author->role,
+                    $entry->author->place,
+                    $entry->author->url,
+                    $profile['picture'] ?? $entry->author->image,
+                ));
         }, $entries);
     }
 }

@@ -20,7 +20,8 @@ final readonly class AtAddress
     }
 
     /**
-     * @return array{other: array{channel: string, address: string}|null, address: string, feed: Reading|null, page: PageReading|null, links: list<FeedLink>}
+     * @return array{other: array{channel: string, address: string}|null, address: string, feed: Reading|null, page: PageReading|null,
+     *     links: list<FeedLink>}
      *
      * @throws FetchFailed|NotReadable
      */
@@ -36,10 +37,21 @@ final readonly class AtAddress
         } catch (NotReadable $notAFeed) {
             $page = PageChannel::read($answer);
             if ($page->reading->entries === [] && $page->feeds === []) {
-                throw str_contains($notAFeed->getMessage(), 'a web page') ? NotReadable::without('reviews marked up, and it names no feed', 'Give the page that lists the reviews, or hand them over as a spreadsheet.') : $notAFeed;
+                throw str_contains($notAFeed->getMessage(), 'a web page')
+                    ? NotReadable::without(
+                        'reviews marked up, and it names no feed',
+                        'Give the page that lists the reviews, or hand them over as a spreadsheet.',
+                    )
+                    : $notAFeed;
             }
 
-            return ['other' => null, 'address' => $answer->address, 'feed' => null, 'page' => $page->reading->entries === [] ? null : $page, 'links' => $page->feeds];
+            return [
+                'other' => null,
+                'address' => $answer->address,
+                'feed' => null,
+                'page' => $page->reading->entries === [] ? null : $page,
+                'links' => $page->feeds,
+            ];
         }
     }
 }

@@ -21,6 +21,9 @@ final readonly class CacheValidators
     /** @return array<string, string> */
     public function headers(): array
     {
-        return array_filter(['If-None-Match' => (string) $this->etag, 'If-Modified-Since' => (string) $this->lastModified], fn (string $value): bool => $value !== '');
+        return array_filter(
+            ['If-None-Match' => (string) $this->etag, 'If-Modified-Since' => (string) $this->lastModified],
+            fn (string $value): bool => $value !== '',
+        );
     }
 }

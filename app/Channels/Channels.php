@@ -19,10 +19,24 @@ final readonly class Channels
     /** @var array<string, Channel> */
     private array $channels;
 
-    public function __construct(FeedChannel $feed, PageChannel $page, WayleafChannel $wayleaf, TicketwickChannel $ticketwick, ShutterfenChannel $shutterfen, CorkwallChannel $corkwall)
-    {
-        $this->channels = ['wayleaf' => $wayleaf, 'ticketwick' => $ticketwick, 'shutterfen' => $shutterfen, 'corkwall' => $corkwall, 'page' => $page, 'feed' => $feed,
-            'table' => new HandedOver('Spreadsheet', 'past entries', null), 'hand' => new HandedOver('By hand', 'testimonials', null)];
+    public function __construct(
+        FeedChannel $feed,
+        PageChannel $page,
+        WayleafChannel $wayleaf,
+        TicketwickChannel $ticketwick,
+        ShutterfenChannel $shutterfen,
+        CorkwallChannel $corkwall,
+    ) {
+        $this->channels = [
+            'wayleaf' => $wayleaf,
+            'ticketwick' => $ticketwick,
+            'shutterfen' => $shutterfen,
+            'corkwall' => $corkwall,
+            'page' => $page,
+            'feed' => $feed,
+            'table' => new HandedOver('Spreadsheet', 'past entries', null),
+            'hand' => new HandedOver('By hand', 'testimonials', null),
+        ];
     }
 
     /** @return array<string, Channel> by key, those that know their own addresses first */

@@ -17,7 +17,10 @@ final class Lines
 {
     public static function write(Entry $entry): string
     {
-        return json_encode(EntryJson::write($entry), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            EntryJson::write($entry),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 
     /**

@@ -38,7 +38,11 @@ final class OwnerCommand extends Command
                 throw new InvalidArgumentException("\"$zone\" is no time zone; write one such as Europe/London.");
             }
             $password = Str::password(16, symbols: false);
-            $user = User::query()->create(['email' => $email, 'name' => $this->chosen('name') ?: Str::before($email, '@'), 'password' => $password]);
+            $user = User::query()->create([
+                'email' => $email,
+                'name' => $this->chosen('name') ?: Str::before($email, '@'),
+                'password' => $password,
+            ]);
             $site = Site::query()->firstOrCreate(
                 ['name' => $this->chosen('site') ?: 'My site'],
                 ['address' => $this->chosen('address') ?: 'example.org', 'timezone' => $zone],

@@ -37,7 +37,11 @@ final class PublishCommand extends Command
                     $editions->workOff($widget->site_id);
                 }
                 $edition = $widget->refresh()->edition;
-                $this->put("$widget->key: ".($edition === null || $edition->id === $before ? 'nothing new' : "edition $edition->number")."\n");
+                $this->put(
+                    "$widget->key: "
+                        .($edition === null || $edition->id === $before ? 'nothing new' : "edition $edition->number")
+                        ."\n",
+                );
             }
         });
     }

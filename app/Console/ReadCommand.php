@@ -76,7 +76,10 @@ final class ReadCommand extends Command
         try {
             return FeedReader::read($bytes, $type, $address);
         } catch (NotReadable $notAFeed) {
-            $page = preg_match('/<(?:!doctype html|html|head|body|div|script|article|section|main|meta|span|p)\b/i', substr($bytes, 0, 20_000)) === 1
+            $page = preg_match(
+                '/<(?:!doctype html|html|head|body|div|script|article|section|main|meta|span|p)\b/i',
+                substr($bytes, 0, 20_000),
+            ) === 1
                 ? PageReader::read($bytes, $type, $address)->reading : null;
 
             return $page === null || $page->entries === [] ? throw $notAFeed : $page;

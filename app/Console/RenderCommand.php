@@ -46,7 +46,11 @@ final class RenderCommand extends Command
             $site = $this->siteContext();
             $words = $catalogues->of(strtolower(strtok((string) $site->language, '-') ?: ''));
             if (! $looks->all()->has($brief->look)) {
-                throw new InvalidArgumentException("There is no look \"$brief->look\". There are: ".implode(', ', array_keys($looks->all()->names())).'.');
+                throw new InvalidArgumentException(
+                    "There is no look \"$brief->look\". There are: "
+                        .implode(', ', array_keys($looks->all()->names()))
+                        .'.',
+                );
             }
             $content = fn (Brief $of): Content => $this->content($of, $site, $reading->entries, $words, $looks->all()->named($of->look));
             $everything = Honesty::narrows($brief, $site) ? $content(Honesty::everything($brief)) : null;
@@ -73,6 +77,15 @@ final class RenderCommand extends Command
         }
         $sifting = Sifting::of($brief->criteria, array_map(Facts::of(...), $entries), $site);
 
-        return new Content($brief, $site, array_map(fn (string $id): Entry => $byId[$id], $sifting->selection()->shown), $sifting->tally->overall(), $site->now->getTimezone(), $words, $look, note: Honesty::note($sifting->tally, $words));
+        return new Content(
+            $brief,
+            $site,
+            array_map(fn (string $id): Entry => $byId[$id], $sifting->selection()->shown),
+            $sifting->tally->overall(),
+            $site->now->getTimezone(),
+            $words,
+            $look,
+            note: Honesty::note($sifting->tally, $words),
+        );
     }
 }

@@ -15,7 +15,10 @@ final class SchemaCommand extends Command
 
     public function handle(): int
     {
-        $schema = json_encode(Brief::schema(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
+        $schema = json_encode(
+            Brief::schema(),
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+        )."\n";
         if ((bool) $this->option('write')) {
             file_put_contents(base_path('core/Brief/brief.schema.json'), $schema);
         } else {

@@ -49,10 +49,22 @@ final class SiftCommand extends Command
     private function printWhy(Sifting $sifting): void
     {
         foreach ($sifting->selection()->steps as $step) {
-            $this->put(json_encode(['step' => $step->key, 'phrase' => $step->phrase, 'kept' => $step->kept, 'dropped' => $step->dropped], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n");
+            $this->put(
+                json_encode(
+                    ['step' => $step->key, 'phrase' => $step->phrase, 'kept' => $step->kept, 'dropped' => $step->dropped],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+                )
+                    ."\n",
+            );
         }
         foreach ($sifting->verdicts() as $verdict) {
-            $this->put(json_encode(['id' => $verdict->id, 'shown' => $verdict->shown, 'step' => $verdict->step, 'reason' => $verdict->reason], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n");
+            $this->put(
+                json_encode(
+                    ['id' => $verdict->id, 'shown' => $verdict->shown, 'step' => $verdict->step, 'reason' => $verdict->reason],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                )
+                    ."\n",
+            );
         }
     }
 }

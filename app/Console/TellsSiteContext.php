@@ -40,14 +40,26 @@ trait TellsSiteContext
         }
 
         return new SiteContext(
-            now: $this->option('day') === null ? now()->toDateTimeImmutable()->setTimezone($zone) : self::day($this->chosen('day'), $zone, '--day'),
+            now: $this->option('day') === null
+                ? now()->toDateTimeImmutable()->setTimezone($zone)
+                : self::day($this->chosen('day'), $zone, '--day'),
             channels: array_column($this->pairs('channel'), 1, 0),
-            reopened: array_map(fn (string $day): int => self::day($day, $zone, '--reopened')->getTimestamp(), array_column($this->pairs('reopened'), 1, 0)),
-            never: is_string($never) ? array_values(array_filter(array_map(trim(...), explode("\n", Inputs::contents($never))), fn (string $word): bool => $word !== '')) : [],
+            reopened: array_map(
+                fn (string $day): int => self::day($day, $zone, '--reopened')->getTimestamp(),
+                array_column($this->pairs('reopened'), 1, 0),
+            ),
+            never: is_string($never)
+                ? array_values(array_filter(
+                    array_map(trim(...), explode("\n", Inputs::contents($never))),
+                    fn (string $word): bool => $word !== '',
+                ))
+                : [],
             shownBy: $shownBy,
             language: is_string($this->option('language')) ? $this->option('language') : null,
             page: is_string($this->option('page')) ? $this->option('page') : null,
-            visit: preg_match('/^[1-9]\d{0,3}$/', $visit) === 1 ? (int) $visit : throw new InvalidArgumentException('--visit is a number from 1.'),
+            visit: preg_match('/^[1-9]\d{0,3}$/', $visit) === 1
+                ? (int) $visit
+                : throw new InvalidArgumentException('--visit is a number from 1.'),
         );
     }
 
@@ -57,7 +69,9 @@ trait TellsSiteContext
         $pairs = [];
         foreach ((array) $this->option($option) as $pair) {
             $parts = explode('=', (string) $pair, 2);
-            $pairs[] = count($parts) === 2 && $parts[0] !== '' ? [$parts[0], $parts[1]] : throw new InvalidArgumentException("--$option wants two things with = between them, not \"$pair\".");
+            $pairs[] = count($parts) === 2 && $parts[0] !== ''
+                ? [$parts[0], $parts[1]]
+                : throw new InvalidArgumentException("--$option wants two things with = between them, not \"$pair\".");
         }
 
         return $pairs;
@@ -67,6 +81,8 @@ trait TellsSiteContext
     {
         $read = DateTimeImmutable::createFromFormat('!Y-m-d', $day, $zone);
 
-        return $read !== false && $read->format('Y-m-d') === $day ? $read : throw new InvalidArgumentException("$option wants a day such as 2026-11-30, not \"$day\".");
+        return $read !== false && $read->format('Y-m-d') === $day
+            ? $read
+            : throw new InvalidArgumentException("$option wants a day such as 2026-11-30, not \"$day\".");
     }
 }

@@ -9,12 +9,12 @@ use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Fetching\HttpResponse;
 use App\Models\Site;
+use Gnomic\Entry\Html;
 use Gnomic\Gather\Page\Described;
 use Gnomic\Gather\Page\PageReader;
 use Gnomic\Gather\Page\Robots;
 use Gnomic\Gather\Page\Sitemap;
 use Gnomic\Text\Address;
-use Gnomic\Text\Html;
 
 /**
  * Reads an owner's own website: its sitemap and front pages, for what it says of itself (schema.org with sameAs), links
@@ -29,7 +29,8 @@ final readonly class Discover
     private const AGENT = 'Gnomic';
 
     /** What runs a site or sells is a subject; what only builds a page is none. */
-    private const SUBJECTS = '/^(?:Organization|LocalBusiness|Place|Product|Service|Event|Course|Person|Museum|TouristAttraction|.*(?:Business|Store|Attraction|Venue|Organization|Restaurant|Hotel))$/';
+    private const SUBJECTS = '/^(?:Organization|LocalBusiness|Place|Product|Service|Event|Course|Person|Museum|TouristAttraction'
+        .'|.*(?:Business|Store|Attraction|Venue|Organization|Restaurant|Hotel))$/';
 
     public function __construct(private Fetcher $fetcher, private Channels $channels)
     {
@@ -45,20 +46,31 @@ final readonly class Discover
         $deadline = microtime(true) + self::LONGEST_SECONDS;
         $robots = $this->robots($front->address);
         $found = new Findings($this->channels);
-        $found->page($front->address, PageReader::read($front->body, $front->header('Content-Type'), $front->address), self::links($front));
+        $found->page(
+            $front->address,
+            PageReader::read($front->body, $front->header('Content-Type'), $front->address),
+            self::links($front),
+        );
         $read = [$front->address];
         foreach ($this->pages($front, $robots) as $page) {
             if (count($read) >= self::MOST_PAGES || microtime(true) > $deadline) {
                 break;
             }
-            if (in_array(rtrim($page, '/'), array_map(fn (string $one): string => rtrim($one, '/'), $read), true) || ! $robots->allows((string) parse_url($page, PHP_URL_PATH) ?: '/')) {
+            if (
+                in_array(rtrim($page, '/'), array_map(fn (string $one): string => rtrim($one, '/'), $read), true)
+                || ! $robots->allows((string) parse_url($page, PHP_URL_PATH) ?: '/')
+            ) {
                 continue;
             }
             $read[] = $page;
             try {
                 $answer = $this->fetcher->get($page);
                 if ($answer->isOk()) {
-                    $found->page($answer->address, PageReader::read($answer->body, $answer->header('Content-Type'), $answer->address), self::links($answer));
+                    $found->page(
+                        $answer->address,
+                        PageReader::read($answer->body, $answer->header('Content-Type'), $answer->address),
+                        self::links($answer),
+                    );
                 } else {
                     $found->problems[] = "$page answered with status $answer->status.";
                 }
@@ -90,7 +102,11 @@ final readonly class Discover
     private function pages(HttpResponse $front, Robots $robots): array
     {
         $pages = [];
-        foreach (array_slice($robots->sitemaps === [] ? [Address::resolved('/sitemap.xml', $front->address)] : $robots->sitemaps, 0, 3) as $address) {
+        foreach (array_slice(
+            $robots->sitemaps === [] ? [Address::resolved('/sitemap.xml', $front->address)] : $robots->sitemaps,
+            0,
+            3,
+        ) as $address) {
             try {
                 $answer = $this->fetcher->get(Address::resolved($address, $front->address));
                 $sitemap = Sitemap::read($answer->isOk() ? $answer->body : '', 200);
@@ -104,7 +120,9 @@ final readonly class Discover
             }
         }
         $origin = self::originOf($front->address);
-        $own = fn (array $pages): array => array_values(array_unique(array_filter($pages, fn (string $page): bool => self::originOf($page) === $origin)));
+        $own = fn (array $pages): array => array_values(
+            array_unique(array_filter($pages, fn (string $page): bool => self::originOf($page) === $origin)),
+        );
         $pages = $own($pages);
         $pages = $pages === [] ? $own(self::links($front)) : $pages;
         // Front pages first: what a site says of itself stands near its root.

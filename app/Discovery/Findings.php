@@ -12,7 +12,11 @@ use Gnomic\Gather\Page\PageReading;
 final class Findings
 {
     /** What has to be done besides ticking, by channel. */
-    private const NEEDS = ['ticketwick' => 'your permission at Ticketwick', 'shutterfen' => 'your permission at Shutterfen', 'corkwall' => 'your token from Corkwall'];
+    private const NEEDS = [
+        'ticketwick' => 'your permission at Ticketwick',
+        'shutterfen' => 'your permission at Shutterfen',
+        'corkwall' => 'your token from Corkwall',
+    ];
 
     /** @var array<string, array{name: string, kind: string, why: string}> */
     private array $subjects = [];
@@ -40,13 +44,29 @@ final class Findings
                 $this->address($same, $described->name, "$path says that it is the same");
             }
             if ($described->reviews > 0 || $described->figures !== null) {
-                $this->add('page', $address, $described->name, $described->name, "$path marks up ".($described->reviews === 0 ? 'its overall figures' : ($described->reviews === 1 ? 'one review of it' : "$described->reviews reviews of it")));
+                $this->add(
+                    'page',
+                    $address,
+                    $described->name,
+                    $described->name,
+                    "$path marks up ".(
+                        $described->reviews === 0
+                            ? 'its overall figures'
+                            : ($described->reviews === 1 ? 'one review of it' : "$described->reviews reviews of it")
+                    ),
+                );
             }
         }
         foreach ($page->feeds as $feed) {
             // One feed in several forms is one feed.
             $same = (string) preg_replace('~\.(?:rss|atom|json|xml|rdf)$|/(?:rss|atom|feed)/?$~i', '', $feed->address);
-            $this->sources["feed $same"] ??= ['channel' => 'feed', 'address' => $feed->address, 'name' => $feed->title ?? 'Feed', 'subject' => null, 'why' => "$path names it in its head"];
+            $this->sources["feed $same"] ??= [
+                'channel' => 'feed',
+                'address' => $feed->address,
+                'name' => $feed->title ?? 'Feed',
+                'subject' => null,
+                'why' => "$path names it in its head",
+            ];
         }
         foreach ($links as $link) {
             $this->address($link, null, "$path links to it");
@@ -56,7 +76,11 @@ final class Findings
     /** @param  list<string>  $read */
     public function proposal(Site $site, array $read): Proposal
     {
-        $connected = $site->sources()->whereNull('disconnected_at')->get()->map(fn ($source): string => "$source->channel $source->address")->all();
+        $connected = $site->sources()
+            ->whereNull('disconnected_at')
+            ->get()
+            ->map(fn ($source): string => "$source->channel $source->address")
+            ->all();
         $sources = array_map(fn (array $source): array => $source + [
             'channelName' => $this->channels->of($source['channel'])->name(),
             'needs' => self::NEEDS[$source['channel']] ?? null,
@@ -70,7 +94,13 @@ final class Findings
     {
         $recognised = $this->channels->recognised($address);
         if ($recognised !== null) {
-            $this->add($recognised['channel'], $recognised['address'], ($subject ?? '').($subject === null ? $this->channels->of($recognised['channel'])->name() : ''), $subject, $why);
+            $this->add(
+                $recognised['channel'],
+                $recognised['address'],
+                ($subject ?? '').($subject === null ? $this->channels->of($recognised['channel'])->name() : ''),
+                $subject,
+                $why,
+            );
         }
     }
 

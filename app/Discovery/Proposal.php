@@ -9,7 +9,8 @@ final readonly class Proposal
 {
     /**
      * @param  list<array{name: string, kind: string, why: string}>  $subjects
-     * @param  list<array{channel: string, channelName: string, address: string, name: string, subject: string|null, why: string, needs: string|null, connected: bool}>  $sources  needs: what has to be done besides ticking
+     * @param  list<array{channel: string, channelName: string, address: string, name: string, subject: string|null, why: string,
+     *     needs: string|null, connected: bool}>  $sources  needs: what has to be done besides ticking
      * @param  list<string>  $read  addresses that were looked at
      * @param  list<string>  $problems
      */

@@ -111,7 +111,10 @@ final readonly class BringUpToDate implements Renders
     private function affected(Site $site, array $tasks, array $out): array
     {
         $contexts = SiteContexts::of($site);
-        $facts = StoredFacts::of($site, array_merge([], ...array_map(fn (Task $task): array => array_column($task->entries, 'ref'), $tasks)));
+        $facts = StoredFacts::of(
+            $site,
+            array_merge([], ...array_map(fn (Task $task): array => array_column($task->entries, 'ref'), $tasks)),
+        );
         $affected = [];
         foreach ($tasks as $task) {
             if ($task->widget !== null) {
@@ -124,7 +127,8 @@ final readonly class BringUpToDate implements Renders
                 continue;
             }
             $changes = array_values(array_filter(array_map(fn (array $change): ?array => isset($facts[$change['ref']])
-                ? [$change['before'] === null ? null : StoredFacts::read($change['before']), $facts[$change['ref']]] : null, $task->entries)));
+                ? [$change['before'] === null ? null : StoredFacts::read($change['before']), $facts[$change['ref']]] : null,
+                $task->entries)));
             foreach ($out as $id => [$widget, $brief]) {
                 if ($task->all || ($task->day !== null && self::goesByTheDay($brief)) || $this->touches($brief, $contexts, $changes)) {
                     // What is published meanwhile is published with these changes.
@@ -164,7 +168,8 @@ final readonly class BringUpToDate implements Renders
      */
     private function rendered(Widget $widget, Brief $brief, array $tasks): bool
     {
-        $cause = implode('; ', array_unique(array_map(fn (Task $task): string => $task->cause, $tasks))) ?: 'Another widget of the page shows others now';
+        $cause = implode('; ', array_unique(array_map(fn (Task $task): string => $task->cause, $tasks)))
+            ?: 'Another widget of the page shows others now';
         try {
             $isNew = $this->publish->brief($widget, $brief, mb_strimwidth($cause, 0, 200, '…')) !== null;
         } catch (Throwable $fault) {

@@ -40,7 +40,16 @@ final readonly class Content
 
     public function plan(): Plan
     {
-        return Plan::of($this->brief, $this->site, $this->shown, $this->overall, $this->saidAt, $this->zone, $this->words, $this->pictures);
+        return Plan::of(
+            $this->brief,
+            $this->site,
+            $this->shown,
+            $this->overall,
+            $this->saidAt,
+            $this->zone,
+            $this->words,
+            $this->pictures,
+        );
     }
 
     /** @return array<string, mixed> everything that a rendering of it depends on */
@@ -51,7 +60,13 @@ final readonly class Content
         return [
             'brief' => $this->brief->toArray(),
             'entries' => array_map(EntryJson::write(...), $this->shown),
-            'overall' => [$this->overall->count, $this->overall->mean, $this->overall->spread, $this->overall->sources, $this->overall->since],
+            'overall' => [
+                $this->overall->count,
+                $this->overall->mean,
+                $this->overall->spread,
+                $this->overall->sources,
+                $this->overall->since,
+            ],
             'never' => $this->site->never !== [],
             'channels' => array_intersect_key($this->site->channels, $sources),
             'saidAt' => array_intersect_key($this->saidAt, $sources),

@@ -16,8 +16,13 @@ use Gnomic\Entry\Entry;
 /** Puts together what a site's brief shows: for the bench and for what goes out, by one way. */
 final readonly class Contents
 {
-    public function __construct(private Channels $channels, private Pictures $pictures, private AccountProfiles $profiles, private Catalogues $catalogues, private LookFiles $looks)
-    {
+    public function __construct(
+        private Channels $channels,
+        private Pictures $pictures,
+        private AccountProfiles $profiles,
+        private Catalogues $catalogues,
+        private LookFiles $looks,
+    ) {
     }
 
     /** @param  list<string>  $refs  of the entries that the sieve chose */
@@ -29,7 +34,8 @@ final readonly class Contents
     /**
      * Several at once: what they have in common is asked once.
      *
-     * @param  list<array{Brief, SiteSieve, list<string>, string, string|null}>  $wanted  brief, sieve, references of what is shown, language of the words, note
+     * @param  list<array{Brief, SiteSieve, list<string>, string, string|null}>  $wanted  brief, sieve, references of what is shown,
+     *     language of the words, note
      * @return list<Content>
      */
     public function each(Site $site, array $wanted): array
@@ -45,8 +51,18 @@ final readonly class Contents
         $contents = [];
         foreach ($wanted as [$brief, $sieve, $of, $language, $note]) {
             $shown = array_values(array_filter(array_map(fn (string $ref): ?Entry => $entries[$ref] ?? null, $of)));
-            $contents[] = new Content($brief, $sieve->context(), $shown, $sieve->tally()->overall(), $site->zone(), $this->catalogues->of($language), $this->looks->all()->named($brief->look),
-                $saidAt, array_intersect_key($pictures, array_flip(self::addresses($shown))), $note);
+            $contents[] = new Content(
+                $brief,
+                $sieve->context(),
+                $shown,
+                $sieve->tally()->overall(),
+                $site->zone(),
+                $this->catalogues->of($language),
+                $this->looks->all()->named($brief->look),
+                $saidAt,
+                array_intersect_key($pictures, array_flip(self::addresses($shown))),
+                $note,
+            );
         }
 
         return $contents;

@@ -20,8 +20,13 @@ use Illuminate\Support\Facades\DB;
 /** Makes editions of widgets. The same inputs as before make none, and neither do the same bytes. */
 final readonly class Publish
 {
-    public function __construct(private Contents $contents, private Catalogues $catalogues, private Renderer $renderer, private EditionFiles $files, private LockProvider $locks)
-    {
+    public function __construct(
+        private Contents $contents,
+        private Catalogues $catalogues,
+        private Renderer $renderer,
+        private EditionFiles $files,
+        private LockProvider $locks,
+    ) {
     }
 
     /** Makes what a brief gives over the entries as they are now. @return Edition|null null where nothing differs from what is out */
@@ -35,7 +40,14 @@ final readonly class Publish
             if ($current !== null && $current->fingerprint === $fingerprint) {
                 return $this->same($widget, $current, $brief, $fingerprint);
             }
-            $rendering = $this->renderer->render($widget->key, $widget->name, $contents[''], $everything, $variants, array_diff_key($contents, ['' => true]));
+            $rendering = $this->renderer->render(
+                $widget->key,
+                $widget->name,
+                $contents[''],
+                $everything,
+                $variants,
+                array_diff_key($contents, ['' => true]),
+            );
             if ($current !== null && $current->hash === $rendering->hash()) {
                 return $this->same($widget, $current, $brief, $fingerprint);
             }
@@ -55,7 +67,11 @@ final readonly class Publish
 
                 return $edition;
             });
-            $this->files->point($widget->key, $edition->hash, max($edition->created_at->getTimestamp(), ($current?->created_at->getTimestamp() ?? 0) + 1));
+            $this->files->point(
+                $widget->key,
+                $edition->hash,
+                max($edition->created_at->getTimestamp(), ($current?->created_at->getTimestamp() ?? 0) + 1),
+            );
 
             return $edition;
         });
@@ -72,7 +88,10 @@ final readonly class Publish
         return null;
     }
 
-    /** @return array{Variants, array<string, Content>, Content|null, list<string>} variants, contents by their names, the page of everything, references of what the usual one shows */
+    /**
+     * @return array{Variants, array<string, Content>, Content|null, list<string>} variants, contents by their names, the page of
+     *     everything, references of what the usual one shows
+     */
     private function contents(Site $site, Brief $brief): array
     {
         $contexts = SiteContexts::of($site);
@@ -82,14 +101,22 @@ final readonly class Publish
         /** @var Variant $variant */
         foreach ([$variants->usual(), ...$variants->others()] as $variant) {
             // Pages with labels of their own are counted once, whatever the language and the visit.
-            $of = $sieves[spl_object_id($variant->brief)] ??= $variant->brief === $brief ? $sieve : SiteSieve::of($site, $variant->brief->criteria, $sieve->context());
+            $of = $sieves[spl_object_id($variant->brief)] ??= $variant->brief === $brief
+                ? $sieve
+                : SiteSieve::of($site, $variant->brief->criteria, $sieve->context());
             $at = $variant->first === null && $variant->visit === 1 ? $of : $of->at($variant->first, $variant->visit);
             $wanted[$variant->name] = [$variant->brief, $at, $at->selection()->shown, $variant->words, null];
         }
         if (Honesty::narrows($brief, $sieve->context())) {
             $everything = Honesty::everything($brief);
             $all = SiteSieve::of($site, $everything->criteria, $sieve->context());
-            $wanted['everything'] = [$everything, $all, $all->selection()->shown, $site->spoken()[0], Honesty::note($all->tally(), $this->catalogues->of($site->spoken()[0]))];
+            $wanted['everything'] = [
+                $everything,
+                $all,
+                $all->selection()->shown,
+                $site->spoken()[0],
+                Honesty::note($all->tally(), $this->catalogues->of($site->spoken()[0])),
+            ];
         }
         $contents = array_combine(array_keys($wanted), $this->contents->each($site, array_values($wanted)));
         $everything = $contents['everything'] ?? null;

@@ -14,8 +14,12 @@ final class Renderer
     private ?string $templates = null;
 
     /** @param  string  $folder  of templates, styles and layouts */
-    public function __construct(private readonly Factory $views, private readonly StyleSheets $styles, private readonly string $host, private readonly string $folder)
-    {
+    public function __construct(
+        private readonly Factory $views,
+        private readonly StyleSheets $styles,
+        private readonly string $host,
+        private readonly string $folder,
+    ) {
     }
 
     /**
@@ -23,15 +27,28 @@ final class Renderer
      * @param  Content|null  $everything  behind the honest line, where there is one
      * @param  array<string, Content>  $variants  by name
      */
-    public function render(string $key, string $name, Content $content, ?Content $everything = null, ?Variants $manifest = null, array $variants = []): Rendering
-    {
+    public function render(
+        string $key,
+        string $name,
+        Content $content,
+        ?Content $everything = null,
+        ?Variants $manifest = null,
+        array $variants = [],
+    ): Rendering {
         $fragment = $this->fragment($content, $key, $name, $manifest?->manifest());
 
         return new Rendering(
             $fragment,
             $this->document($content, $fragment, $key, $name),
             JsonFeed::write($this->host, $key, $name, $content->shown),
-            $everything === null ? null : $this->document($everything, $this->fragment($everything, $key, $name), $key, $everything->words->say('everything.title', ['name' => $name])),
+            $everything === null
+                ? null
+                : $this->document(
+                    $everything,
+                    $this->fragment($everything, $key, $name),
+                    $key,
+                    $everything->words->say('everything.title', ['name' => $name]),
+                ),
             array_map(fn (Content $variant): string => $this->fragment($variant, $key, $name), $variants),
         );
     }
@@ -45,7 +62,17 @@ final class Renderer
     {
         $plan = $content->plan();
 
-        return $this->tight('widget::fragment', ['plan' => $plan, 'words' => $plan->words, 'styles' => $this->styles->of($plan, $content->look), 'name' => $name, 'manifest' => $manifest, 'all' => "$this->host/w/$key/all.html"]);
+        return $this->tight(
+            'widget::fragment',
+            [
+                'plan' => $plan,
+                'words' => $plan->words,
+                'styles' => $this->styles->of($plan, $content->look),
+                'name' => $name,
+                'manifest' => $manifest,
+                'all' => "$this->host/w/$key/all.html",
+            ],
+        );
     }
 
     /**
@@ -57,13 +84,31 @@ final class Renderer
     {
         $this->templates ??= FolderDigest::of($this->folder);
 
-        return hash('xxh128', json_encode([$this->templates, $this->host, $key, $name, $variants->manifest(), array_map(fn (Content $content): array => $content->inputs(), $contents), $everything?->inputs()],
+        return hash('xxh128', json_encode([
+            $this->templates,
+            $this->host,
+            $key,
+            $name,
+            $variants->manifest(),
+            array_map(fn (Content $content): array => $content->inputs(), $contents),
+            $everything?->inputs(),
+        ],
             JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRESERVE_ZERO_FRACTION));
     }
 
     private function document(Content $content, string $fragment, string $key, string $name): string
     {
-        return $this->tight('widget::document', ['fragment' => $fragment, 'name' => $name, 'key' => $key, 'look' => $content->look, 'language' => $content->words->language, 'note' => $content->note]);
+        return $this->tight(
+            'widget::document',
+            [
+                'fragment' => $fragment,
+                'name' => $name,
+                'key' => $key,
+                'look' => $content->look,
+                'language' => $content->words->language,
+                'note' => $content->note,
+            ],
+        );
     }
 
     /** @param  array<string, mixed>  $with */

@@ -11,8 +11,13 @@ final readonly class Rendering
      * @param  string|null  $everything  the page behind the honest line
      * @param  array<string, string>  $others  fragments of the variants, by name
      */
-    public function __construct(public string $fragment, public string $document, public string $feed, public ?string $everything = null, public array $others = [])
-    {
+    public function __construct(
+        public string $fragment,
+        public string $document,
+        public string $feed,
+        public ?string $everything = null,
+        public array $others = [],
+    ) {
     }
 
     /** @return array<string, string> contents by file name */

@@ -23,7 +23,8 @@ final class StyleSheets
     {
         $parts = array_map(fn (string $part): string => $this->file("parts/$part.css"), $this->parts($plan));
 
-        return ".g{{$look->properties()}}".implode('', $parts).$this->file("layouts/{$plan->layout::name()}/style.css").$this->widths($plan);
+        return ".g{{$look->properties()}}".implode('', $parts).$this->file("layouts/{$plan->layout::name()}/style.css").$this
+            ->widths($plan);
     }
 
     /** @return list<string> names of the parts that a plan shows, in the order in which their rules stand */
@@ -43,7 +44,12 @@ final class StyleSheets
             'more' => $some(fn (Card $card): bool => $card->whole !== null),
             'reply' => $some(fn (Card $card): bool => $card->reply !== null),
             'pictures' => $some(fn (Card $card): bool => $card->pictures !== []),
-            'by' => $some(fn (Card $card): bool => $card->name !== null || $card->face !== null || $card->when !== null || $card->where !== null),
+            'by' => $some(
+                fn (Card $card): bool => $card->name !== null
+                    || $card->face !== null
+                    || $card->when !== null
+                    || $card->where !== null,
+            ),
             'face' => $some(fn (Card $card): bool => $card->face !== null),
             'honest' => $plan->honest !== null,
         ]));
@@ -57,7 +63,10 @@ final class StyleSheets
             $rules .= "@container (min-width:{$width}px){.cards{--across:$across}}";
         }
         foreach ($plan->fewer as ['from' => $from, 'to' => $to, 'cards' => $cards]) {
-            $width = implode(' and ', array_filter([$from > 0 ? "(min-width:{$from}px)" : null, $to === null ? null : '(max-width:'.($to - 0.02).'px)']));
+            $width = implode(
+                ' and ',
+                array_filter([$from > 0 ? "(min-width:{$from}px)" : null, $to === null ? null : '(max-width:'.($to - 0.02).'px)']),
+            );
             $rules .= '@container '.($width === '' ? '(min-width:0px)' : $width).'{.cards>:nth-child(n+'.($cards + 1).'){display:none}}';
         }
 
@@ -66,6 +75,10 @@ final class StyleSheets
 
     private function file(string $path): string
     {
-        return $this->files[$path] ??= (string) preg_replace(['~/\*.*?\*/~s', '/\s*\n\s*/', '/\s*([{};,>])\s*/', '/(?<=[a-z-]):\s+/', '/;}/'], ['', '', '$1', ':', '}'], is_file("$this->folder/$path") ? (string) file_get_contents("$this->folder/$path") : '');
+        return $this->files[$path] ??= (string) preg_replace(
+            ['~/\*.*?\*/~s', '/\s*\n\s*/', '/\s*([{};,>])\s*/', '/(?<=[a-z-]):\s+/', '/;}/'],
+            ['', '', '$1', ':', '}'],
+            is_file("$this->folder/$path") ? (string) file_get_contents("$this->folder/$path") : '',
+        );
     }
 }

@@ -54,9 +54,16 @@ final readonly class Duplicates
         if ($found === []) {
             return [];
         }
-        $this->note($source->site_id, array_map(fn (array $one): array => [$one[0], $one[1], $one[2]->score, $one[2]->reason], $found), 'found');
+        $this->note(
+            $source->site_id,
+            array_map(fn (array $one): array => [$one[0], $one[1], $one[2]->score, $one[2]->reason], $found),
+            'found',
+        );
 
-        return $this->regroup(array_merge(...array_map(fn (array $one): array => [$one[0], $one[1]], $found)), array_map(fn (array $one): array => [$one[0], $one[1]], $found));
+        return $this->regroup(
+            array_merge(...array_map(fn (array $one): array => [$one[0], $one[1]], $found)),
+            array_map(fn (array $one): array => [$one[0], $one[1]], $found),
+        );
     }
 
     /** The owner says that two are one. @return int how many that changed */
@@ -74,8 +81,15 @@ final readonly class Duplicates
     public function part(EntryRecord $entry, string $cause): int
     {
         return DB::transaction(function () use ($entry, $cause): int {
-            $others = array_values(array_filter(array_map(fn (EntryRecord $one): int => $one->id, $this->groupOf($entry)), fn (int $id): bool => $id !== $entry->id));
-            $this->note($entry->site_id, array_map(fn (int $other): array => [$entry->id, $other, 0.0, 'You parted them.'], $others), 'parted');
+            $others = array_values(array_filter(
+                array_map(fn (EntryRecord $one): int => $one->id, $this->groupOf($entry)),
+                fn (int $id): bool => $id !== $entry->id,
+            ));
+            $this->note(
+                $entry->site_id,
+                array_map(fn (int $other): array => [$entry->id, $other, 0.0, 'You parted them.'], $others),
+                'parted',
+            );
 
             return $this->told($entry, $this->spokenFor([[$entry->id], $others]), $cause);
         });
@@ -86,7 +100,10 @@ final readonly class Duplicates
     {
         $speaker = $entry->speaker_id ?? $entry->id;
         $group = EntryRecord::query();
-        $group->where('site_id', $entry->site_id)->where(fn ($query) => $query->where('id', $speaker)->orWhere('speaker_id', $speaker))->orderBy('id');
+        $group->where('site_id', $entry->site_id)->where(
+            fn ($query) => $query->where('id', $speaker)
+                ->orWhere('speaker_id', $speaker),
+        )->orderBy('id');
 
         return array_values($group->get()->all());
     }
@@ -138,7 +155,10 @@ final readonly class Duplicates
     {
         $rows = [];
         foreach (array_chunk(array_merge(...$groups), 5000) as $chunk) {
-            foreach (DB::table('entries')->whereIn('id', $chunk)->get(['id', 'source', 'gone', 'stars', 'length', 'published', 'speaker_id', 'duplicate', 'duplicate_of']) as $row) {
+            foreach (
+                DB::table('entries')->whereIn('id', $chunk)
+                    ->get(['id', 'source', 'gone', 'stars', 'length', 'published', 'speaker_id', 'duplicate', 'duplicate_of']) as $row
+            ) {
                 $rows[(int) $row->id] = $row;
             }
         }
@@ -148,8 +168,18 @@ final readonly class Duplicates
             usort($members, fn (stdClass $one, stdClass $other): int => self::rank($one) <=> self::rank($other));
             $sources = [];
             foreach ($members as $place => $row) {
-                $now = [(int) $row->id, $place === 0 ? 0 : 1, $place === 0 ? null : (int) $members[0]->id, $sources === [] ? null : '|'.implode('|', array_unique($sources)).'|'];
-                if ($now !== [(int) $row->id, (int) $row->duplicate, $row->speaker_id === null ? null : (int) $row->speaker_id, $row->duplicate_of]) {
+                $now = [
+                    (int) $row->id,
+                    $place === 0 ? 0 : 1,
+                    $place === 0 ? null : (int) $members[0]->id,
+                    $sources === [] ? null : '|'.implode('|', array_unique($sources)).'|',
+                ];
+                if ($now !== [
+                    (int) $row->id,
+                    (int) $row->duplicate,
+                    $row->speaker_id === null ? null : (int) $row->speaker_id,
+                    $row->duplicate_of,
+                ]) {
                     $changed[(int) $row->id] = $now;
                 }
                 if (! $row->gone) {
@@ -159,8 +189,10 @@ final readonly class Duplicates
         }
         $before = StoredFacts::rows(array_keys($changed));
         if ($changed !== []) {
-            DB::update("UPDATE entries SET duplicate = json_extract(new.value, '$[1]'), speaker_id = json_extract(new.value, '$[2]'), duplicate_of = json_extract(new.value, '$[3]')
-                FROM json_each(?) AS new WHERE entries.id = json_extract(new.value, '$[0]')", [json_encode(array_values($changed), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]);
+            DB::update("UPDATE entries SET duplicate = json_extract(new.value, '$[1]'),
+                speaker_id = json_extract(new.value, '$[2]'), duplicate_of = json_extract(new.value, '$[3]')
+                FROM json_each(?) AS new WHERE entries.id = json_extract(new.value, '$[0]')",
+                [json_encode(array_values($changed), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]);
         }
 
         return $before;
@@ -198,7 +230,9 @@ final readonly class Duplicates
                 if ($row === null || $row->kind !== $entry->kind->value || isset($parted["$id $other"])) {
                     continue;
                 }
-                $known[$other] ??= ComparedEntry::by(EntryJson::restored(json_decode((string) $row->payload, true))->from((string) $row->source, (string) $row->ref));
+                $known[$other] ??= ComparedEntry::by(
+                    EntryJson::restored(json_decode((string) $row->payload, true))->from((string) $row->source, (string) $row->ref),
+                );
                 $likeness = Likeness::between($known[$other], $compared[$id]);
                 if ($likeness->isSame && ($best === null || $likeness->score > $best[2]->score)) {
                     $best = [$id, $other, $likeness];
@@ -219,9 +253,21 @@ final readonly class Duplicates
     private function candidates(Source $source, array $bands): array
     {
         $having = [];
-        foreach (DB::select('SELECT band, entry_id FROM (SELECT bands.band, bands.entry_id, ROW_NUMBER() OVER (PARTITION BY bands.band ORDER BY bands.entry_id) AS place
-            FROM bands CROSS JOIN entries ON entries.id = bands.entry_id WHERE bands.site_id = ? AND bands.band IN (SELECT value FROM json_each(?)) AND entries.source_id <> ? AND entries.gone = 0) WHERE place <= ?',
-            [$source->site_id, json_encode(array_values(array_unique(array_merge([], ...array_values($bands)))), JSON_THROW_ON_ERROR), $source->id, self::MOST_IN_BAND]) as $row) {
+        $rows = DB::select(
+            'SELECT band, entry_id FROM (
+                SELECT bands.band, bands.entry_id, ROW_NUMBER() OVER (PARTITION BY bands.band ORDER BY bands.entry_id) AS place
+                FROM bands CROSS JOIN entries ON entries.id = bands.entry_id
+                WHERE bands.site_id = ? AND bands.band IN (SELECT value FROM json_each(?))
+                    AND entries.source_id <> ? AND entries.gone = 0
+            ) WHERE place <= ?',
+            [
+                $source->site_id,
+                json_encode(array_values(array_unique(array_merge([], ...array_values($bands)))), JSON_THROW_ON_ERROR),
+                $source->id,
+                self::MOST_IN_BAND,
+            ],
+        );
+        foreach ($rows as $row) {
             $having[(int) $row->band][] = (int) $row->entry_id;
         }
         $candidates = [];
@@ -248,7 +294,11 @@ final readonly class Duplicates
     private function parted(array $ids): array
     {
         $parted = [];
-        foreach (DB::table('likenesses')->where('verdict', 'parted')->where(fn ($query) => $query->whereIn('entry_id', $ids)->orWhereIn('other_id', $ids))->get(['entry_id', 'other_id']) as $row) {
+        foreach (
+            DB::table('likenesses')->where('verdict', 'parted')
+                ->where(fn ($query) => $query->whereIn('entry_id', $ids)->orWhereIn('other_id', $ids))
+                ->get(['entry_id', 'other_id']) as $row
+        ) {
             $parted["$row->entry_id $row->other_id"] = $parted["$row->other_id $row->entry_id"] = true;
         }
 
@@ -258,8 +308,21 @@ final readonly class Duplicates
     /** @param  list<array{int, int, float, string}>  $pairs  with score and reason */
     private function note(int $siteId, array $pairs, string $verdict): void
     {
-        $rows = array_map(fn (array $pair): array => ['site_id' => $siteId, 'entry_id' => $pair[0], 'other_id' => $pair[1], 'score' => $pair[2], 'reason' => $pair[3], 'verdict' => $verdict, 'updated_at' => now(), 'created_at' => now()], $pairs);
-        DB::delete("DELETE FROM likenesses WHERE (entry_id, other_id) IN (SELECT json_extract(value, '$[1]'), json_extract(value, '$[0]') FROM json_each(?))",
+        $rows = array_map(
+            fn (array $pair): array => [
+                'site_id' => $siteId,
+                'entry_id' => $pair[0],
+                'other_id' => $pair[1],
+                'score' => $pair[2],
+                'reason' => $pair[3],
+                'verdict' => $verdict,
+                'updated_at' => now(),
+                'created_at' => now(),
+            ],
+            $pairs,
+        );
+        DB::delete("DELETE FROM likenesses WHERE (entry_id, other_id) IN (SELECT json_extract(value, '$[1]'), json_extract(value, "
+            ."'$[0]') FROM json_each(?))",
             [json_encode(array_map(fn (array $pair): array => [$pair[0], $pair[1]], $pairs), JSON_THROW_ON_ERROR)]);
         DB::table('likenesses')->upsert($rows, ['entry_id', 'other_id'], ['score', 'reason', 'verdict', 'updated_at']);
     }
@@ -268,7 +331,15 @@ final readonly class Duplicates
     private function told(EntryRecord $entry, array $before, string $cause): int
     {
         $refs = DB::table('entries')->whereIn('id', array_keys($before))->pluck('ref', 'id')->all();
-        $this->outbox->entries($entry->site, Change::kept(array_map(fn (int $id, array $row): Change => new Change((string) $refs[$id], $row), array_keys($before), $before)), $cause);
+        $this->outbox->entries(
+            $entry->site,
+            Change::kept(array_map(
+                fn (int $id, array $row): Change => new Change((string) $refs[$id], $row),
+                array_keys($before),
+                $before,
+            )),
+            $cause,
+        );
 
         return count($before);
     }

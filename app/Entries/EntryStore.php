@@ -39,8 +39,15 @@ final readonly class EntryStore
      * @param  Closure(Matched): void|null  $within  more to be done in the same transaction, also where the answer is held
      * @param  Closure(int): void|null  $progress  told how many are written
      */
-    public function take(Source $source, array $answered, Coverage $coverage, string $cause, ?int $roundId = null, ?Closure $within = null, ?Closure $progress = null): StoredAnswer
-    {
+    public function take(
+        Source $source,
+        array $answered,
+        Coverage $coverage,
+        string $cause,
+        ?int $roundId = null,
+        ?Closure $within = null,
+        ?Closure $progress = null,
+    ): StoredAnswer {
         return DB::transaction(function () use ($source, $answered, $coverage, $cause, $roundId, $within, $progress): StoredAnswer {
             $matched = Matcher::match($this->known($source), $answered, $coverage, $source->accepts_loss);
             $changes = $matched->held === null ? $this->written($source, $matched, $progress) : [];
@@ -57,8 +64,16 @@ final readonly class EntryStore
     public function known(Source $source): array
     {
         $known = [];
-        foreach (DB::table('entries')->where('source_id', $source->id)->select('source_entry_id', 'digest', 'gone_at', 'published')->cursor() as $row) {
-            $known[(string) $row->source_entry_id] = new Known((string) $row->digest, $row->gone_at !== null, $row->published === null ? null : (int) $row->published);
+        foreach (
+            DB::table('entries')->where('source_id', $source->id)
+                ->select('source_entry_id', 'digest', 'gone_at', 'published')
+                ->cursor() as $row
+        ) {
+            $known[(string) $row->source_entry_id] = new Known(
+                (string) $row->digest,
+                $row->gone_at !== null,
+                $row->published === null ? null : (int) $row->published,
+            );
         }
 
         return $known;
@@ -122,11 +137,19 @@ final readonly class EntryStore
                 }
             }
             $own = $stored === null || $stored->own_labels === null ? [] : json_decode((string) $stored->own_labels, true);
-            $rows[] = $one->columns($source, $subjects[(string) $one->entry->subject] ?? $source->subject_id, is_array($own) ? array_values(array_filter($own, is_string(...))) : [])
+            $rows[] = $one->columns(
+                $source,
+                $subjects[(string) $one->entry->subject] ?? $source->subject_id,
+                is_array($own) ? array_values(array_filter($own, is_string(...))) : [],
+            )
                 + $rules + ['gone' => false, 'gone_at' => null, 'created_at' => now(), 'updated_at' => now()];
         }
         DB::table('revisions')->insert($revisions);
-        DB::table('entries')->upsert($rows, ['source_id', 'source_entry_id'], array_values(array_diff(array_keys($rows[0]), ['created_at', 'site_id', 'source_id', 'source_entry_id'])));
+        DB::table('entries')->upsert(
+            $rows,
+            ['source_id', 'source_entry_id'],
+            array_values(array_diff(array_keys($rows[0]), ['created_at', 'site_id', 'source_id', 'source_entry_id'])),
+        );
         $ids = [];
         foreach ($this->there($source, array_map(fn (PreparedEntry $one): string => $one->entry->id, $batch)) as $key => $row) {
             $ids[$key] = (int) $row->id;
@@ -149,7 +172,11 @@ final readonly class EntryStore
         foreach (array_chunk($sourceEntryIds, 2 * self::BATCH) as $chunk) {
             $ids = array_map(fn (stdClass $row): int => (int) $row->id, array_values($this->there($source, $chunk)));
             $before += StoredFacts::rows($ids);
-            DB::table('entries')->whereIn('id', $ids)->update(['gone' => ! $source->shows_gone, 'gone_at' => now(), 'updated_at' => now()]);
+            DB::table('entries')->whereIn('id', $ids)->update([
+                'gone' => ! $source->shows_gone,
+                'gone_at' => now(),
+                'updated_at' => now(),
+            ]);
             $before += $this->duplicates->regroup($ids);
         }
 
@@ -178,7 +205,8 @@ final readonly class EntryStore
             return [];
         }
         $subjects = [];
-        foreach (array_unique(array_filter(array_map(fn (Entry $entry): string => (string) $entry->subject, $entries), fn (string $name): bool => $name !== '')) as $name) {
+        $names = array_unique(array_map(fn (Entry $entry): string => (string) $entry->subject, $entries));
+        foreach (array_diff($names, ['']) as $name) {
             $subjects[$name] = Subject::named($source->site, $name)->id;
         }
 
@@ -195,7 +223,9 @@ final readonly class EntryStore
     {
         $ruled = $this->rules->on($source->site, $entries);
 
-        return $source->channel === 'hand' ? fn (PreparedEntry $entry): array => ['held' => false, 'held_for' => null] + $ruled($entry) : $ruled;
+        return $source->channel === 'hand'
+            ? fn (PreparedEntry $entry): array => ['held' => false, 'held_for' => null] + $ruled($entry)
+            : $ruled;
     }
 
     /**

@@ -24,7 +24,12 @@ final readonly class Marks
      */
     public function hide(Site $site, array $refs, bool $hidden): array
     {
-        return $this->each($site, $refs, $hidden ? 'hidden' : 'shown again', fn (EntryRecord $entry): ?array => (bool) $entry->getAttribute('hidden') === $hidden ? null : ['hidden' => $hidden]);
+        return $this->each(
+            $site,
+            $refs,
+            $hidden ? 'hidden' : 'shown again',
+            fn (EntryRecord $entry): ?array => (bool) $entry->getAttribute('hidden') === $hidden ? null : ['hidden' => $hidden],
+        );
     }
 
     /**
@@ -35,7 +40,12 @@ final readonly class Marks
      */
     public function hold(Site $site, array $refs, bool $held): array
     {
-        return $this->each($site, $refs, $held ? 'held' : 'released', fn (EntryRecord $entry): ?array => $entry->held === $held ? null : ['held' => $held]);
+        return $this->each(
+            $site,
+            $refs,
+            $held ? 'held' : 'released',
+            fn (EntryRecord $entry): ?array => $entry->held === $held ? null : ['held' => $held],
+        );
     }
 
     /**
@@ -46,17 +56,24 @@ final readonly class Marks
     {
         $folded = Tags::folded($label);
 
-        return $folded === null ? [] : $this->each($site, $refs, 'labelled', function (EntryRecord $entry) use ($label, $folded, $on): ?array {
-            $own = $entry->own_labels ?? [];
-            $has = in_array($folded, Tags::each($own), true);
-            if ($has === $on) {
-                return null;
-            }
-            $own = $on ? [...$own, trim($label)] : array_values(array_filter($own, fn (string $one): bool => Tags::folded($one) !== $folded));
-            $came = is_array($entry->payload['tags'] ?? null) ? array_filter($entry->payload['tags'], is_string(...)) : [];
+        return $folded === null
+            ? []
+            : $this->each($site, $refs, 'labelled', function (EntryRecord $entry) use ($label, $folded, $on): ?array {
+                $own = $entry->own_labels ?? [];
+                $has = in_array($folded, Tags::each($own), true);
+                if ($has === $on) {
+                    return null;
+                }
+                $own = $on
+                    ? [...$own, trim($label)]
+                    : array_values(array_filter($own, fn (string $one): bool => Tags::folded($one) !== $folded));
+                $came = is_array($entry->payload['tags'] ?? null) ? array_filter($entry->payload['tags'], is_string(...)) : [];
 
-            return ['own_labels' => $own === [] ? null : $own, 'labels' => EntryRecord::betweenBars(Tags::each([...array_values($came), ...$own]))];
-        });
+                return [
+                    'own_labels' => $own === [] ? null : $own,
+                    'labels' => EntryRecord::betweenBars(Tags::each([...array_values($came), ...$own])),
+                ];
+            });
     }
 
     /**
@@ -80,7 +97,11 @@ final readonly class Marks
                     }
                 }
             }
-            $this->outbox->entries($site, Change::kept($changes), count($changes) === 1 ? "An entry was $done" : count($changes)." entries were $done");
+            $this->outbox->entries(
+                $site,
+                Change::kept($changes),
+                count($changes) === 1 ? "An entry was $done" : count($changes)." entries were $done",
+            );
 
             return array_map(fn (Change $one): string => $one->ref, $changes);
         });

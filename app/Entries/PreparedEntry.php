@@ -57,7 +57,10 @@ final readonly class PreparedEntry
             'published' => $this->facts->published,
             'digest' => $this->digest,
             'original' => $this->entry->original,
-            'payload' => json_encode(EntryJson::write($this->entry), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE),
+            'payload' => json_encode(
+                EntryJson::write($this->entry),
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE,
+            ),
         ];
     }
 

@@ -64,7 +64,11 @@ final readonly class Rules
                 }
             }
 
-            return ['barred' => $never !== null && ! $never->keeps($entry->facts), 'held' => $reasons !== [], 'held_for' => $reasons === [] ? null : json_encode($reasons, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)];
+            return [
+                'barred' => $never !== null && ! $never->keeps($entry->facts),
+                'held' => $reasons !== [],
+                'held_for' => $reasons === [] ? null : json_encode($reasons, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            ];
         };
     }
 
@@ -75,8 +79,16 @@ final readonly class Rules
     private function authors(Site $site, array $entries): array
     {
         $known = [];
-        foreach (array_chunk(array_values(array_unique(array_map(fn (PreparedEntry $entry): string => $entry->author(), $entries))), 500) as $chunk) {
-            foreach (DB::table('entries')->where('site_id', $site->id)->whereIn('author', $chunk)->distinct()->pluck('author') as $author) {
+        foreach (array_chunk(
+            array_values(array_unique(array_map(fn (PreparedEntry $entry): string => $entry->author(), $entries))),
+            500,
+        ) as $chunk) {
+            foreach (
+                DB::table('entries')->where('site_id', $site->id)
+                    ->whereIn('author', $chunk)
+                    ->distinct()
+                    ->pluck('author') as $author
+            ) {
                 $known[(string) $author] = true;
             }
         }

@@ -49,7 +49,11 @@ final readonly class Hosts
             if ($inner !== null) {
                 return self::isPublic((string) inet_ntop($inner));
             }
-            if ((ord($packed[0]) & 0xFE) === 0xFC || $packed[0] === "\xFF" || ($packed[0] === "\xFE" && (ord($packed[1]) & 0xC0) >= 0x80)) {
+            if (
+                (ord($packed[0]) & 0xFE) === 0xFC
+                || $packed[0] === "\xFF"
+                || ($packed[0] === "\xFE" && (ord($packed[1]) & 0xC0) >= 0x80)
+            ) {
                 return false;
             }
         } else {

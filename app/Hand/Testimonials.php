@@ -15,11 +15,11 @@ use App\Pictures\PictureFiles;
 use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
+use Gnomic\Entry\Html;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Matching\Coverage;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
@@ -53,13 +53,18 @@ final readonly class Testimonials
             text: $words,
             html: $words === '' ? null : Html::fromText($words),
             published: $text('date') === null ? now()->toDateTimeImmutable() : DateReader::read((string) $text('date'), $site->zone()),
-            tags: array_values(array_filter(array_map(fn (string $label): ?string => Words::line($label), explode(',', (string) ($given['labels'] ?? ''))), fn (?string $label): bool => $label !== null)),
+            tags: array_values(array_filter(
+                array_map(fn (string $label): ?string => Words::line($label), explode(',', (string) ($given['labels'] ?? ''))),
+                fn (?string $label): bool => $label !== null,
+            )),
         );
         $written = EntryRecord::query();
         $written->where('source_id', $source->id)->where('source_entry_id', $entry->id);
         $this->store->take($source, [$entry], Coverage::Some, $stored === null ? 'A testimonial was written' : 'A testimonial was edited',
             within: function () use ($written, $given): void {
-                $written->clone()->update(['private' => is_string($given['email'] ?? null) ? Crypt::encryptString($given['email']) : null]);
+                $written->clone()->update(
+                    ['private' => is_string($given['email'] ?? null) ? Crypt::encryptString($given['email']) : null],
+                );
             });
 
         return $written->firstOrFail();
@@ -68,7 +73,11 @@ final readonly class Testimonials
     /** Kept, and shown no more; taken back by the same with false. */
     public function remove(Site $site, EntryRecord $entry, bool $removed): void
     {
-        DB::transaction(fn () => $this->outbox->entries($site, Change::kept($this->store->setGone($entry->id, $removed)), $removed ? 'A testimonial was removed' : 'A testimonial was brought back'));
+        DB::transaction(fn () => $this->outbox->entries(
+            $site,
+            Change::kept($this->store->setGone($entry->id, $removed)),
+            $removed ? 'A testimonial was removed' : 'A testimonial was brought back',
+        ));
     }
 
     /** A face, cut square; its address is our own and is never fetched. */
@@ -76,7 +85,10 @@ final readonly class Testimonials
     {
         $kept = $this->files->keep($bytes, square: true);
         $url = "https://picture.invalid/{$kept['name']}";
-        Picture::query()->updateOrCreate(['site_id' => $site->id, 'digest' => Picture::digestOf($url)], ['url' => $url, 'state' => 'kept'] + $kept);
+        Picture::query()->updateOrCreate(
+            ['site_id' => $site->id, 'digest' => Picture::digestOf($url)],
+            ['url' => $url, 'state' => 'kept'] + $kept,
+        );
 
         return $url;
     }

@@ -18,7 +18,14 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([BriefIsWrong::class, MemberIsWrong::class, NotReadable::class, FetchFailed::class, TableIsWrong::class, PictureIsWrong::class]);
+        $exceptions->dontReport([
+            BriefIsWrong::class,
+            MemberIsWrong::class,
+            NotReadable::class,
+            FetchFailed::class,
+            TableIsWrong::class,
+            PictureIsWrong::class,
+        ]);
         $exceptions->render(fn (BriefIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
         $exceptions->render(fn (MemberIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
         $exceptions->render(fn (NotReadable $wrong): JsonResponse => self::say($wrong->getMessage()));

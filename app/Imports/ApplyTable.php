@@ -50,7 +50,10 @@ final class ApplyTable implements ShouldBeUnique, ShouldQueue
 
     public function failed(?Throwable $fault): void
     {
-        Import::query()->whereKey($this->import)->where('state', 'importing')->update(['state' => 'ready', 'reason' => 'It was broken off half way; nothing of it was applied. Start it again.']);
+        Import::query()->whereKey($this->import)->where('state', 'importing')->update([
+            'state' => 'ready',
+            'reason' => 'It was broken off half way; nothing of it was applied. Start it again.',
+        ]);
     }
 
     private function entries(Import $import, EntryStore $store): void

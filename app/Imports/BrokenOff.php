@@ -19,7 +19,10 @@ final class BrokenOff
         $query->whereIn('state', ['looking', 'importing'])->where('updated_at', '<', now()->subMinutes(self::SILENT_MINUTES));
         foreach ($query->get() as $import) {
             $import->state === 'importing'
-                ? $import->update(['state' => 'ready', 'reason' => 'It was broken off half way; nothing of it was applied. Start it again.'])
+                ? $import->update([
+                    'state' => 'ready',
+                    'reason' => 'It was broken off half way; nothing of it was applied. Start it again.',
+                ])
                 : $import->update(['state' => 'failed', 'reason' => 'Looking at it was broken off. Hand it over again.']);
             $mended++;
         }

@@ -22,8 +22,13 @@ use Gnomic\Json\MemberIsWrong;
 final readonly class ImportRows
 {
     /** @param  Table|null  $table null for JSON Lines */
-    private function __construct(public ?Table $table, public ?Columns $columns, public ?DateOrder $order, private string $lines, private DateTimeZone $zone)
-    {
+    private function __construct(
+        public ?Table $table,
+        public ?Columns $columns,
+        public ?DateOrder $order,
+        private string $lines,
+        private DateTimeZone $zone,
+    ) {
     }
 
     /**
@@ -53,7 +58,10 @@ final readonly class ImportRows
     /** Whether there is a column that makes an entry of a row. */
     public function saysSomething(): bool
     {
-        return $this->columns === null || $this->columns->has(Column::Text) || $this->columns->has(Column::Rating) || $this->columns->has(Column::Title);
+        return $this->columns === null
+            || $this->columns->has(Column::Text)
+            || $this->columns->has(Column::Rating)
+            || $this->columns->has(Column::Title);
     }
 
     /** @return iterable<EntryRow> */

@@ -47,7 +47,10 @@ final class LookAtTable implements ShouldQueue
 
     public function failed(?Throwable $fault): void
     {
-        Import::query()->whereKey($this->import)->update(['state' => 'failed', 'reason' => 'Gnomic stumbled over the file; nothing was imported. The details are in its log.']);
+        Import::query()->whereKey($this->import)->update([
+            'state' => 'failed',
+            'reason' => 'Gnomic stumbled over the file; nothing was imported. The details are in its log.',
+        ]);
     }
 
     private function entries(Import $import, EntryStore $store): void
@@ -79,7 +82,18 @@ final class LookAtTable implements ShouldQueue
             }
             $counts[$what]++;
             if ($out !== false) {
-                fwrite($out, json_encode(['number' => $row->number, 'what' => $what, 'notes' => $notes, 'entry' => $entry === null ? null : EntryJson::write(Languages::filled($entry))], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE)."\n");
+                fwrite(
+                    $out,
+                    json_encode(
+                        [
+                            'number' => $row->number,
+                            'what' => $what,
+                            'notes' => $notes,
+                            'entry' => $entry === null ? null : EntryJson::write(Languages::filled($entry)),
+                        ],
+                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE,
+                    )."\n",
+                );
             }
             if ($index % 100 === 0) {
                 Progress::tell($import, (int) $index);
@@ -122,7 +136,15 @@ final class LookAtTable implements ShouldQueue
                 default => 'changed',
             };
             $counts[$what]++;
-            $lines .= json_encode(['number' => $row['number'], 'what' => $what, 'notes' => $row['wrong'], 'subject' => ['name' => $row['name'], 'kind' => $row['kind'], 'addresses' => (object) $row['addresses']]], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+            $lines .= json_encode(
+                [
+                    'number' => $row['number'],
+                    'what' => $what,
+                    'notes' => $row['wrong'],
+                    'subject' => ['name' => $row['name'], 'kind' => $row['kind'], 'addresses' => (object) $row['addresses']],
+                ],
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            )."\n";
         }
         file_put_contents($import->rows(), $lines);
         $import->update(['state' => 'ready', 'total' => array_sum($counts), 'done' => array_sum($counts), 'counts' => $counts]);
@@ -131,7 +153,10 @@ final class LookAtTable implements ShouldQueue
     /** @param  array<string, string>  $addresses */
     private function hasAll(Subject $subject, array $addresses): bool
     {
-        $has = DB::table('subject_addresses')->where('subject_id', $subject->id)->get(['channel', 'address'])->map(fn (object $row): string => "$row->channel $row->address")->all();
+        $has = DB::table('subject_addresses')->where('subject_id', $subject->id)
+            ->get(['channel', 'address'])
+            ->map(fn (object $row): string => "$row->channel $row->address")
+            ->all();
         $wanted = array_map(fn (string $address, string $channel): string => "$channel $address", $addresses, array_keys($addresses));
 
         return array_diff($wanted, $has) === [];

@@ -16,7 +16,9 @@ final class Memory
     public static function of(Import $import): ?array
     {
         $header = self::header($import);
-        $row = $header === null ? null : DB::table('column_memories')->where('site_id', $import->site_id)->where('header', $header)->first();
+        $row = $header === null
+            ? null
+            : DB::table('column_memories')->where('site_id', $import->site_id)->where('header', $header)->first();
         if ($row === null) {
             return null;
         }
@@ -32,7 +34,10 @@ final class Memory
     {
         $header = self::header($import);
         if ($header !== null && $import->columns !== null) {
-            DB::table('column_memories')->updateOrInsert(['site_id' => $import->site_id, 'header' => $header], ['columns' => json_encode($import->columns, JSON_THROW_ON_ERROR), 'dates' => $import->dates]);
+            DB::table('column_memories')->updateOrInsert(
+                ['site_id' => $import->site_id, 'header' => $header],
+                ['columns' => json_encode($import->columns, JSON_THROW_ON_ERROR), 'dates' => $import->dates],
+            );
         }
     }
 

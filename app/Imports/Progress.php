@@ -16,6 +16,8 @@ final class Progress
 
     public static function of(Import $import): int
     {
-        return in_array($import->state, ['looking', 'importing'], true) ? (int) @file_get_contents($import->file().'.done') : $import->done;
+        return in_array($import->state, ['looking', 'importing'], true)
+            ? (int) @file_get_contents($import->file().'.done')
+            : $import->done;
     }
 }

@@ -28,8 +28,10 @@ final class Target
     {
         $address = self::addressOf($entry);
 
-        return self::existing($site, $address) ?? $site->sources()->create(['key' => Source::freeKey($site, self::nameOf($entry)), 'name' => self::nameOf($entry), 'channel' => 'table',
-            'address' => $address, 'cadence' => 86_400, 'next_at' => null, 'shows_gone' => true]);
+        return self::existing($site, $address)
+            ?? $site->sources()
+                ->create(['key' => Source::freeKey($site, self::nameOf($entry)), 'name' => self::nameOf($entry), 'channel' => 'table',
+                    'address' => $address, 'cadence' => 86_400, 'next_at' => null, 'shows_gone' => true]);
     }
 
     private static function nameOf(Entry $entry): string

@@ -22,7 +22,22 @@ final readonly class Templates
     {
         return $kind === 'subjects'
             ? [['subject', 'kind', ...array_values($this->channels->withAddresses())]]
-            : [array_map(fn (Column $column): string => $column->value, [Column::Author, Column::SaidAt, Column::Date, Column::Rating, Column::Best, Column::Title, Column::Text, Column::Reply, Column::Url, Column::Subject, Column::Labels])];
+            : [array_map(
+                fn (Column $column): string => $column->value,
+                [
+                    Column::Author,
+                    Column::SaidAt,
+                    Column::Date,
+                    Column::Rating,
+                    Column::Best,
+                    Column::Title,
+                    Column::Text,
+                    Column::Reply,
+                    Column::Url,
+                    Column::Subject,
+                    Column::Labels,
+                ],
+            )];
     }
 
     /** @param  list<list<string>>  $rows */
@@ -42,11 +57,41 @@ final readonly class Templates
         $office = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
         $type = 'application/vnd.openxmlformats-officedocument.spreadsheetml';
         $head = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>';
-        $body = implode('', array_map(fn (array $row): string => '<row>'.implode('', array_map(fn (string $cell): string => '<c t="inlineStr"><is><t>'.htmlspecialchars($cell, ENT_XML1).'</t></is></c>', $row)).'</row>', $rows));
-        $zip->addFromString('[Content_Types].xml', "$head<Types xmlns=\"$package/content-types\"><Default Extension=\"rels\" ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/><Override PartName=\"/xl/workbook.xml\" ContentType=\"$type.sheet.main+xml\"/><Override PartName=\"/xl/worksheets/sheet1.xml\" ContentType=\"$type.worksheet+xml\"/></Types>");
-        $zip->addFromString('_rels/.rels', "$head<Relationships xmlns=\"$package/relationships\"><Relationship Id=\"r1\" Type=\"$office/officeDocument\" Target=\"xl/workbook.xml\"/></Relationships>");
-        $zip->addFromString('xl/workbook.xml', "$head<workbook xmlns=\"$main\" xmlns:r=\"$office\"><sheets><sheet name=\"Gnomic\" sheetId=\"1\" r:id=\"r1\"/></sheets></workbook>");
-        $zip->addFromString('xl/_rels/workbook.xml.rels', "$head<Relationships xmlns=\"$package/relationships\"><Relationship Id=\"r1\" Type=\"$office/worksheet\" Target=\"worksheets/sheet1.xml\"/></Relationships>");
+        $body = implode(
+            '',
+            array_map(
+                fn (array $row): string => '<row>'.implode(
+                    '',
+                    array_map(
+                        fn (string $cell): string => '<c t="inlineStr"><is><t>'.htmlspecialchars($cell, ENT_XML1).'</t></is></c>',
+                        $row,
+                    ),
+                ).'</row>',
+                $rows,
+            ),
+        );
+        $zip->addFromString(
+            '[Content_Types].xml',
+            "$head<Types xmlns=\"$package/content-types\"><Default Extension=\"rels\" "
+                .'ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Override PartName="/xl/workbook.xml" '
+                ."ContentType=\"$type.sheet.main+xml\"/><Override PartName=\"/xl/worksheets/sheet1.xml\" "
+                ."ContentType=\"$type.worksheet+xml\"/></Types>",
+        );
+        $zip->addFromString(
+            '_rels/.rels',
+            "$head<Relationships xmlns=\"$package/relationships\"><Relationship Id=\"r1\" Type=\"$office/officeDocument\" "
+                .'Target="xl/workbook.xml"/></Relationships>',
+        );
+        $zip->addFromString(
+            'xl/workbook.xml',
+            "$head<workbook xmlns=\"$main\" xmlns:r=\"$office\"><sheets><sheet name=\"Gnomic\" sheetId=\"1\" "
+                .'r:id="r1"/></sheets></workbook>',
+        );
+        $zip->addFromString(
+            'xl/_rels/workbook.xml.rels',
+            "$head<Relationships xmlns=\"$package/relationships\"><Relationship Id=\"r1\" Type=\"$office/worksheet\" "
+                .'Target="worksheets/sheet1.xml"/></Relationships>',
+        );
         $zip->addFromString('xl/worksheets/sheet1.xml', "$head<worksheet xmlns=\"$main\"><sheetData>$body</sheetData></worksheet>");
         $zip->close();
         $bytes = (string) file_get_contents($path);

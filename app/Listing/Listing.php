@@ -91,7 +91,10 @@ final readonly class Listing
     private function query(): Builder
     {
         $query = EntryRecord::query()->where('site_id', $this->site->id);
-        $wishes = array_filter(Sieve::of($this->wanted, $this->context)->clauses, fn (Clause $clause): bool => Loosening::canLeaveOut($clause::key()));
+        $wishes = array_filter(
+            Sieve::of($this->wanted, $this->context)->clauses,
+            fn (Clause $clause): bool => Loosening::canLeaveOut($clause::key()),
+        );
         $conditions = array_map(fn (Clause $clause): Condition => $clause->condition(), $wishes);
         foreach ([...$conditions, ...$this->searched(), ...$this->inState()] as $condition) {
             $query->whereRaw($condition->sql, $condition->bindings);

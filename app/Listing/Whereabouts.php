@@ -23,7 +23,12 @@ final class Whereabouts
         foreach ($site->widgets()->with('edition')->whereNotNull('edition_id')->orderBy('id')->limit(self::MOST)->get() as $widget) {
             if ($widget->edition !== null) {
                 $wanted = $widget->edition->toBrief()->criteria;
-                $told[] = ['key' => $widget->key, 'name' => $widget->name] + SiteSieve::verdict($site, $wanted, $contexts->for($wanted), $entry);
+                $told[] = ['key' => $widget->key, 'name' => $widget->name] + SiteSieve::verdict(
+                    $site,
+                    $wanted,
+                    $contexts->for($wanted),
+                    $entry,
+                );
             }
         }
 

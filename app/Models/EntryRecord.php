@@ -60,7 +60,20 @@ final class EntryRecord extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['payload' => 'array', 'gone' => 'boolean', 'hidden' => 'boolean', 'duplicate' => 'boolean', 'held' => 'boolean', 'held_for' => 'array', 'barred' => 'boolean', 'replied' => 'boolean', 'own_labels' => 'array', 'private' => 'encrypted', 'gone_at' => 'datetime', 'stars' => 'float'];
+        return [
+            'payload' => 'array',
+            'gone' => 'boolean',
+            'hidden' => 'boolean',
+            'duplicate' => 'boolean',
+            'held' => 'boolean',
+            'held_for' => 'array',
+            'barred' => 'boolean',
+            'replied' => 'boolean',
+            'own_labels' => 'array',
+            'private' => 'encrypted',
+            'gone_at' => 'datetime',
+            'stars' => 'float',
+        ];
     }
 
     /** @return HasMany<Revision, $this> */

@@ -30,7 +30,13 @@ final class Grant extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['scopes' => 'array', 'access' => 'encrypted', 'refresh' => 'encrypted', 'expires_at' => 'datetime', 'ended_at' => 'datetime'];
+        return [
+            'scopes' => 'array',
+            'access' => 'encrypted',
+            'refresh' => 'encrypted',
+            'expires_at' => 'datetime',
+            'ended_at' => 'datetime',
+        ];
     }
 
     /** @return HasMany<Source, $this> */

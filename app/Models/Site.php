@@ -19,7 +19,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<string>|null $languages  that its widgets speak to visitors, the usual one first
  * @property string|null $turned_on  the day at the site that its widgets have been turned to
  * @property list<string>|null $never  words that are never shown
- * @property array{starsBelow: float|null, words: list<string>, links: bool, newcomers: bool}|null $hold  which new entries wait for a decision
+ * @property array{starsBelow: float|null, words: list<string>, links: bool, newcomers: bool}|null $hold  which new entries wait for a
+ *     decision
  */
 final class Site extends Model
 {

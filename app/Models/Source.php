@@ -51,7 +51,17 @@ final class Source extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['settings' => 'array', 'profile' => 'array', 'figures' => 'array', 'quota' => 'array', 'shows_gone' => 'boolean', 'accepts_loss' => 'boolean', 'next_at' => 'datetime', 'removed_at' => 'datetime', 'disconnected_at' => 'datetime'];
+        return [
+            'settings' => 'array',
+            'profile' => 'array',
+            'figures' => 'array',
+            'quota' => 'array',
+            'shows_gone' => 'boolean',
+            'accepts_loss' => 'boolean',
+            'next_at' => 'datetime',
+            'removed_at' => 'datetime',
+            'disconnected_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<Site, $this> */

@@ -21,7 +21,8 @@ final class Outbox
     /**
      * Entries changed.
      *
-     * @param  list<array{ref: string, before: array<string, mixed>|null}>  $changes  columns before, as StoredFacts reads them; null for new entries
+     * @param  list<array{ref: string, before: array<string, mixed>|null}>  $changes  columns before, as StoredFacts reads them; null
+     *     for new entries
      * @param  string  $cause  what editions say they were made for
      */
     public function entries(Site $site, array $changes, string $cause, ?int $roundId = null): void
@@ -58,7 +59,15 @@ final class Outbox
      */
     public function waiting(int $siteId): array
     {
-        return array_values(DB::table('outbox')->where('site_id', $siteId)->where('due_at', '<=', now()->getTimestamp())->orderBy('id')->limit(500)->get()->map(Task::of(...))->all());
+        return array_values(
+            DB::table('outbox')->where('site_id', $siteId)
+                ->where('due_at', '<=', now()->getTimestamp())
+                ->orderBy('id')
+                ->limit(500)
+                ->get()
+                ->map(Task::of(...))
+                ->all(),
+        );
     }
 
     /** @param  list<Task>  $tasks */
@@ -70,7 +79,14 @@ final class Outbox
     /** A widget could not be rendered: it is tried again later, the later the more often it has failed. */
     public function failed(Widget $widget, ?Brief $brief, string $cause, int $tries): void
     {
-        $this->write($widget->site_id, ['widget' => $widget->id, 'brief' => $brief?->toArray()], $cause, null, $tries, now()->getTimestamp() + min(300, 5 * 2 ** min($tries, 8)));
+        $this->write(
+            $widget->site_id,
+            ['widget' => $widget->id, 'brief' => $brief?->toArray()],
+            $cause,
+            null,
+            $tries,
+            now()->getTimestamp() + min(300, 5 * 2 ** min($tries, 8)),
+        );
     }
 
     /** Whether something of a widget waits. */
@@ -100,7 +116,14 @@ final class Outbox
     /** @param  array<string, mixed>  $what */
     private function write(int $siteId, array $what, string $cause, ?int $roundId, int $tries, int $dueAt): void
     {
-        DB::table('outbox')->insert(['site_id' => $siteId, 'round_id' => $roundId, 'what' => json_encode($what, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE),
-            'cause' => mb_strimwidth($cause, 0, 290, '…'), 'tries' => $tries, 'due_at' => $dueAt, 'created_at' => now()]);
+        DB::table('outbox')->insert([
+            'site_id' => $siteId,
+            'round_id' => $roundId,
+            'what' => json_encode($what, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE),
+            'cause' => mb_strimwidth($cause, 0, 290, '…'),
+            'tries' => $tries,
+            'due_at' => $dueAt,
+            'created_at' => now(),
+        ]);
     }
 }

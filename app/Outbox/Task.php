@@ -16,8 +16,17 @@ final readonly class Task
      * @param  int|null  $widget  identifier of the one that is to be rendered
      * @param  array<string, mixed>|null  $brief  that it is published by; null for the one that is out
      */
-    private function __construct(public int $id, public string $cause, public ?int $roundId, public int $tries, public bool $all, public ?string $day, public array $entries, public ?int $widget, public ?array $brief)
-    {
+    private function __construct(
+        public int $id,
+        public string $cause,
+        public ?int $roundId,
+        public int $tries,
+        public bool $all,
+        public ?string $day,
+        public array $entries,
+        public ?int $widget,
+        public ?array $brief,
+    ) {
     }
 
     public static function of(stdClass $row): self
@@ -29,6 +38,10 @@ final readonly class Task
         }
 
         return new self((int) $row->id, (string) $row->cause, $row->round_id === null ? null : (int) $row->round_id, (int) $row->tries,
-            ($what['all'] ?? false) === true, is_string($what['day'] ?? null) ? $what['day'] : null, $entries, is_int($what['widget'] ?? null) ? $what['widget'] : null, is_array($what['brief'] ?? null) ? $what['brief'] : null);
+            ($what['all'] ?? false) === true,
+            is_string($what['day'] ?? null) ? $what['day'] : null,
+            $entries,
+            is_int($what['widget'] ?? null) ? $what['widget'] : null,
+            is_array($what['brief'] ?? null) ? $what['brief'] : null);
     }
 }

@@ -57,7 +57,9 @@ final class FetchPictures implements ShouldBeUnique, ShouldQueue
     {
         try {
             $answer = $fetcher->get($picture->url, ['Accept' => 'image/webp, image/png, image/jpeg, image/gif']);
-            $reason = $answer->isOk() ? null : FetchFailed::status($answer->status, (string) parse_url($picture->url, PHP_URL_HOST))->getMessage();
+            $reason = $answer->isOk()
+                ? null
+                : FetchFailed::status($answer->status, (string) parse_url($picture->url, PHP_URL_HOST))->getMessage();
             $again = $answer->status >= 500 || $answer->status === 429;
             if ($reason === null) {
                 $kept = $files->keep($answer->body);

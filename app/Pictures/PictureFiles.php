@@ -67,7 +67,9 @@ final readonly class PictureFiles
     /** Cameras note which way up they were held, and browsers no longer can once that is gone. */
     private function upright(GdImage $image, string $bytes, int $type): GdImage
     {
-        $exif = $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? @exif_read_data('data://image/jpeg;base64,'.base64_encode($bytes)) : false;
+        $exif = $type === IMAGETYPE_JPEG && function_exists('exif_read_data')
+            ? @exif_read_data('data://image/jpeg;base64,'.base64_encode($bytes))
+            : false;
         $degrees = match (is_array($exif) ? ($exif['Orientation'] ?? 1) : 1) {
             3 => 180, 6 => 270, 8 => 90, default => 0,
         };
@@ -79,7 +81,10 @@ final readonly class PictureFiles
     private function squared(GdImage $image): GdImage
     {
         $side = min(imagesx($image), imagesy($image));
-        $cut = imagecrop($image, ['x' => intdiv(imagesx($image) - $side, 2), 'y' => intdiv(imagesy($image) - $side, 2), 'width' => $side, 'height' => $side]);
+        $cut = imagecrop(
+            $image,
+            ['x' => intdiv(imagesx($image) - $side, 2), 'y' => intdiv(imagesy($image) - $side, 2), 'width' => $side, 'height' => $side],
+        );
 
         return $cut === false ? $image : $cut;
     }

@@ -39,8 +39,17 @@ final readonly class Pictures
             }
         }
         foreach (array_chunk($urls, 100, true) as $chunk) {
-            DB::table('pictures')->insertOrIgnore(array_map(fn (string $url, string $digest): array => ['site_id' => $site->id, 'url' => $url, 'digest' => $digest, 'created_at' => now(), 'updated_at' => now()],
-                array_values($chunk), array_keys($chunk)));
+            DB::table('pictures')->insertOrIgnore(array_map(
+                fn (string $url, string $digest): array => [
+                    'site_id' => $site->id,
+                    'url' => $url,
+                    'digest' => $digest,
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ],
+                array_values($chunk),
+                array_keys($chunk),
+            ));
         }
         if ($urls !== []) {
             FetchPictures::dispatch($site->id);
@@ -55,7 +64,11 @@ final readonly class Pictures
     {
         $urls = array_values(array_unique(array_merge([], ...array_map(self::urlsOf(...), $entries))));
         $kept = [];
-        foreach ($urls === [] ? [] : $site->pictures()->where('state', 'kept')->whereIn('digest', array_map(Picture::digestOf(...), $urls))->get() as $picture) {
+        foreach (
+            $urls === []
+            ? []
+            : $site->pictures()->where('state', 'kept')->whereIn('digest', array_map(Picture::digestOf(...), $urls))->get() as $picture
+        ) {
             $addresses = [];
             foreach ($picture->widths ?? [] as $width) {
                 $addresses[$width] = "$this->host/w/p/$picture->name-$width.webp";
@@ -72,6 +85,9 @@ final readonly class Pictures
         $pictures = array_filter($entry->media, fn (Media $media): bool => $media->type === 'image');
         $urls = array_map(fn (Media $media): string => $media->url, $pictures);
 
-        return array_values(array_filter([...$urls, (string) $entry->author->image], fn (string $url): bool => $url !== '' && strlen($url) <= 2000));
+        return array_values(array_filter(
+            [...$urls, (string) $entry->author->image],
+            fn (string $url): bool => $url !== '' && strlen($url) <= 2000,
+        ));
     }
 }

@@ -44,16 +44,63 @@ final class GnomicServiceProvider extends ServiceProvider
     {
         Connection::resolverFor('sqlite', fn (mixed ...$of): WritingConnection => new WritingConnection(...$of));
         $this->app->bind(Fetcher::class, fn (): Fetcher => new Fetcher(
-            new Hosts(config('gnomic.private_hosts')), config('gnomic.fetch.seconds'), config('gnomic.fetch.bytes'), config('gnomic.fetch.redirects')));
-        $this->app->bind(WayleafClient::class, fn (Application $app): WayleafClient => new WayleafClient($app->make(Fetcher::class), config('gnomic.channels.wayleaf.address')));
-        $this->app->bind(TicketwickChannel::class, fn (Application $app): TicketwickChannel => new TicketwickChannel($app->make(Granted::class), config('gnomic.channels.ticketwick.address')));
-        $this->app->bind(ShutterfenChannel::class, fn (Application $app): ShutterfenChannel => new ShutterfenChannel($app->make(Granted::class), config('gnomic.channels.shutterfen.address')));
-        $this->app->bind(CorkwallChannel::class, fn (Application $app): CorkwallChannel => new CorkwallChannel($app->make(Fetcher::class), config('gnomic.channels.corkwall.address')));
-        $this->app->bind(PageChannel::class, fn (Application $app): PageChannel => new PageChannel($app->make(Fetcher::class), [config('gnomic.channels.barrowfair.address') => 'Barrow Fair']));
+            new Hosts(config('gnomic.private_hosts')),
+            config('gnomic.fetch.seconds'),
+            config('gnomic.fetch.bytes'),
+            config('gnomic.fetch.redirects')));
+        $this->app->bind(
+            WayleafClient::class,
+            fn (Application $app): WayleafClient => new WayleafClient(
+                $app->make(Fetcher::class),
+                config('gnomic.channels.wayleaf.address'),
+            ),
+        );
+        $this->app->bind(
+            TicketwickChannel::class,
+            fn (Application $app): TicketwickChannel => new TicketwickChannel(
+                $app->make(Granted::class),
+                config('gnomic.channels.ticketwick.address'),
+            ),
+        );
+        $this->app->bind(
+            ShutterfenChannel::class,
+            fn (Application $app): ShutterfenChannel => new ShutterfenChannel(
+                $app->make(Granted::class),
+                config('gnomic.channels.shutterfen.address'),
+            ),
+        );
+        $this->app->bind(
+            CorkwallChannel::class,
+            fn (Application $app): CorkwallChannel => new CorkwallChannel(
+                $app->make(Fetcher::class),
+                config('gnomic.channels.corkwall.address'),
+            ),
+        );
+        $this->app->bind(
+            PageChannel::class,
+            fn (Application $app): PageChannel => new PageChannel(
+                $app->make(Fetcher::class),
+                [config('gnomic.channels.barrowfair.address') => 'Barrow Fair'],
+            ),
+        );
         $this->app->bind(OAuthProviders::class, fn (): OAuthProviders => new OAuthProviders([
-            'ticketwick' => $this->service('ticketwick', 'Ticketwick', ['venues' => 'see which venues you sell tickets for', 'ratings' => 'read what guests rated and wrote, and your replies'], 300),
-            'shutterfen' => $this->service('shutterfen', 'Shutterfen', ['profile' => 'see your name, picture and bio', 'photos' => 'read your posts with their likes and comments',
-                'hashtags' => 'read public posts with hashtags you name', 'mentions' => 'read posts of others that mention you'], 7 * 86_400),
+            'ticketwick' => $this->service(
+                'ticketwick',
+                'Ticketwick',
+                ['venues' => 'see which venues you sell tickets for', 'ratings' => 'read what guests rated and wrote, and your replies'],
+                300,
+            ),
+            'shutterfen' => $this->service(
+                'shutterfen',
+                'Shutterfen',
+                [
+                    'profile' => 'see your name, picture and bio',
+                    'photos' => 'read your posts with their likes and comments',
+                    'hashtags' => 'read public posts with hashtags you name',
+                    'mentions' => 'read posts of others that mention you',
+                ],
+                7 * 86_400,
+            ),
         ]));
         $this->app->bind(LockProvider::class, fn (Application $app): LockProvider => $app->make('cache.store')->getStore());
         $this->app->bind(EditionFiles::class, fn (): EditionFiles => new EditionFiles(config('gnomic.editions')));
@@ -63,7 +110,15 @@ final class GnomicServiceProvider extends ServiceProvider
         $this->app->singleton(Catalogues::class, fn (): Catalogues => new Catalogues(resource_path('words')));
         $this->app->singleton(LookFiles::class, fn (): LookFiles => new LookFiles(resource_path('looks')));
         $this->app->singleton(StyleSheets::class, fn (): StyleSheets => new StyleSheets(resource_path('widget')));
-        $this->app->singleton(Renderer::class, fn (Application $app): Renderer => new Renderer($app->make(Factory::class), $app->make(StyleSheets::class), rtrim((string) config('app.url'), '/'), resource_path('widget')));
+        $this->app->singleton(
+            Renderer::class,
+            fn (Application $app): Renderer => new Renderer(
+                $app->make(Factory::class),
+                $app->make(StyleSheets::class),
+                rtrim((string) config('app.url'), '/'),
+                resource_path('widget'),
+            ),
+        );
         $this->app->bind(Renders::class, BringUpToDate::class);
     }
 
@@ -72,7 +127,16 @@ final class GnomicServiceProvider extends ServiceProvider
     {
         ['address' => $address, 'client' => $client, 'secret' => $secret] = config("gnomic.channels.$channel");
 
-        return new OAuthProvider($channel, $name, $address, $client, $secret, rtrim((string) config('app.url'), '/')."/grants/$channel/return", $scopes, $renewBefore);
+        return new OAuthProvider(
+            $channel,
+            $name,
+            $address,
+            $client,
+            $secret,
+            rtrim((string) config('app.url'), '/')."/grants/$channel/return",
+            $scopes,
+            $renewBefore,
+        );
     }
 
     public function boot(): void

@@ -12,7 +12,12 @@ final class DueRounds
     /** @return int how many were sent */
     public function send(): int
     {
-        $due = Source::query()->whereNull('disconnected_at')->whereNotIn('channel', ['table', 'hand'])->where('next_at', '<=', now())->orderBy('next_at')->limit(500)->pluck('id');
+        $due = Source::query()->whereNull('disconnected_at')
+            ->whereNotIn('channel', ['table', 'hand'])
+            ->where('next_at', '<=', now())
+            ->orderBy('next_at')
+            ->limit(500)
+            ->pluck('id');
         foreach ($due as $id) {
             RoundJob::dispatch((int) $id);
         }

@@ -66,7 +66,12 @@ final readonly class Rounds
             // A fault of our own: told plainly here, in full in the log.
             report($fault);
 
-            return $this->failed($source, $round, 'Gnomic stumbled over the answer; nothing was changed. The details are in its log.', null);
+            return $this->failed(
+                $source,
+                $round,
+                'Gnomic stumbled over the answer; nothing was changed. The details are in its log.',
+                null,
+            );
         }
 
         return $round;
@@ -84,8 +89,11 @@ final readonly class Rounds
 
             return;
         }
-        $round->fill(['received' => count($reading->entries), 'problems' => array_map(fn (Problem $problem): string => (string) $problem, $reading->problems)]);
-        $this->store->take($source, $reading->entries, $gathered->coverage, "Round of $source->name", $round->id, function (Matched $matched) use ($source, $round, $gathered): void {
+        $round->fill([
+            'received' => count($reading->entries),
+            'problems' => array_map(fn (Problem $problem): string => (string) $problem, $reading->problems),
+        ]);
+        $settle = function (Matched $matched) use ($source, $round, $gathered): void {
             if ($matched->held !== null) {
                 // Not a fault to press on with: the validators stay, so that the next answer is read again.
                 $round->fill(['outcome' => 'held', 'reason' => $matched->held]);
@@ -93,9 +101,15 @@ final readonly class Rounds
 
                 return;
             }
-            $round->fill(['added' => count($matched->new), 'changed' => count($matched->changed), 'same' => $matched->same, 'gone' => count($matched->gone)]);
+            $round->fill([
+                'added' => count($matched->new),
+                'changed' => count($matched->changed),
+                'same' => $matched->same,
+                'gone' => count($matched->gone),
+            ]);
             $this->finish($source, $round, $matched->changesNothing() ? 'unchanged' : 'changed', $gathered->validators);
-        });
+        };
+        $this->store->take($source, $reading->entries, $gathered->coverage, "Round of $source->name", $round->id, $settle);
     }
 
     private function finish(Source $source, Round $round, string $outcome, CacheValidators $validators): void

@@ -15,8 +15,13 @@ use Illuminate\Support\Facades\DB;
 final readonly class CapCounts
 {
     /** @param  list<string>  $pins */
-    public function __construct(private Site $site, private Most $most, private array $pins, private Tally $tally, private PassingQuery $passing)
-    {
+    public function __construct(
+        private Site $site,
+        private Most $most,
+        private array $pins,
+        private Tally $tally,
+        private PassingQuery $passing,
+    ) {
     }
 
     /**
@@ -52,8 +57,15 @@ final readonly class CapCounts
         $pins = array_map(fn (Facts $pin): array => [$pin->id, $pin->source, $pin->author], $this->passing->pinned);
         [$room, $bindings] = $this->room($most);
         // Who has said so much at all is soon found along an index; only their entries are looked at.
-        $talkative = DB::table(DB::raw('entries INDEXED BY entries_authors'))->where('site_id', $this->site->id)->whereNotNull('author')->groupBy('author')->havingRaw('COUNT(*) > ?', [$pins === [] ? $most : 0])->select('author');
-        $heavy = $this->passing->others('entries_authors')->whereIn('author', $talkative)->groupBy('author')->havingRaw("COUNT(*) > $room", $bindings);
+        $talkative = DB::table(DB::raw('entries INDEXED BY entries_authors'))->where('site_id', $this->site->id)
+            ->whereNotNull('author')
+            ->groupBy('author')
+            ->havingRaw('COUNT(*) > ?', [$pins === [] ? $most : 0])
+            ->select('author');
+        $heavy = $this->passing->others('entries_authors')
+            ->whereIn('author', $talkative)
+            ->groupBy('author')
+            ->havingRaw("COUNT(*) > $room", $bindings);
         $dropped = [];
         if ($this->most->source === null) {
             foreach (RawRows::of($heavy->selectRaw("MIN(source), COUNT(*) - $room", $bindings)) as [$source, $count]) {
@@ -62,9 +74,18 @@ final readonly class CapCounts
 
             return $dropped;
         }
-        $rows = $turned(RawRows::of($this->passing->othersInOrder('entries_authors')->whereIn('author', $heavy->select('author'))->select(['ref', 'source', 'author'])));
+        $rows = $turned(
+            RawRows::of(
+                $this->passing->othersInOrder('entries_authors')
+                    ->whereIn('author', $heavy->select('author'))
+                    ->select(['ref', 'source', 'author']),
+            ),
+        );
         $caps = new Caps(new Most($most, null), $this->pins);
-        foreach ($caps->apply([...$pins, ...$rows], fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]])['out']['mostOfAuthor'] as $row) {
+        foreach ($caps->apply(
+            [...$pins, ...$rows],
+            fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]],
+        )['out']['mostOfAuthor'] as $row) {
             $dropped[(string) $row[1]] = ($dropped[(string) $row[1]] ?? 0) + 1;
         }
 
@@ -78,7 +99,10 @@ final readonly class CapCounts
      */
     private function room(int $most): array
     {
-        $pins = array_count_values(array_filter(array_map(fn (Facts $pin): ?string => $pin->author, $this->passing->pinned), fn (?string $author): bool => $author !== null));
+        $pins = array_count_values(array_filter(
+            array_map(fn (Facts $pin): ?string => $pin->author, $this->passing->pinned),
+            fn (?string $author): bool => $author !== null,
+        ));
         $cases = implode('', array_map(fn (int $count): string => ' WHEN ? THEN '.max(0, $most - $count), $pins));
 
         return $pins === [] ? [(string) $most, []] : ["(CASE author$cases ELSE $most END)", array_map(strval(...), array_keys($pins))];

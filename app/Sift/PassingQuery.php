@@ -26,8 +26,13 @@ final readonly class PassingQuery
     public array $pinned;
 
     /** @param  list<string>  $classes  of alike entries that pass the clauses which are asked of classes */
-    public function __construct(private Site $site, private Sieve $sieve, private Ranking $ranking, private WordMatches $matches, private array $classes)
-    {
+    public function __construct(
+        private Site $site,
+        private Sieve $sieve,
+        private Ranking $ranking,
+        private WordMatches $matches,
+        private array $classes,
+    ) {
         $pins = StoredFacts::of($site, $sieve->wanted->pins);
         $found = array_map(fn (string $pin): ?Facts => $pins[$pin] ?? null, $sieve->wanted->pins);
         $this->pinned = array_values(array_filter($found, fn (?Facts $pin): bool => $pin !== null && $sieve->failures($pin) === 0));
@@ -39,7 +44,10 @@ final readonly class PassingQuery
         $few = $this->few();
         $from = $few === null ? "entries INDEXED BY $index" : "temp.$few CROSS JOIN entries ON entries.id = entry";
         $query = DB::table(DB::raw($from))->where('site_id', $this->site->id)
-            ->whereRaw('alike IN (SELECT value FROM json_each(?))', [json_encode($this->classes, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]);
+            ->whereRaw(
+                'alike IN (SELECT value FROM json_each(?))',
+                [json_encode($this->classes, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)],
+            );
         foreach ($few === null ? $this->sieve->own() : [] as $index) {
             $condition = $this->matches->prepared($this->sieve->clauses[$index]->condition());
             $query->whereRaw($condition->sql, $condition->bindings);
@@ -67,7 +75,15 @@ final readonly class PassingQuery
         $from = max(0, $offset - count($this->pinned));
         $more = $count - count($pins);
 
-        return $more <= 0 ? $pins : [...$pins, ...self::typed($this->firstOfEach($from, $more) ?? RawRows::of($this->othersInOrder()->select(['ref', 'source', 'author'])->offset($from)->limit($more)))];
+        return $more <= 0
+            ? $pins
+            : [
+                ...$pins,
+                ...self::typed(
+                    $this->firstOfEach($from, $more)
+                        ?? RawRows::of($this->othersInOrder()->select(['ref', 'source', 'author'])->offset($from)->limit($more)),
+                ),
+            ];
     }
 
     /** @return list<array{string, string, string|null}> all of them */
@@ -98,20 +114,37 @@ final readonly class PassingQuery
     private function firstOfEach(int $offset, int $count): ?iterable
     {
         $first = $offset + $count;
-        if ($this->few() !== null || $this->ranking->hasPageLanguage() || ! in_array($this->sieve->wanted->order, [Order::Newest, Order::Highest, Order::Lowest], true)
+        if ($this->few() !== null || $this->ranking->hasPageLanguage() || ! in_array(
+            $this->sieve->wanted->order,
+            [Order::Newest, Order::Highest, Order::Lowest],
+            true,
+        )
             || $count > self::FIRST || $first * count($this->classes) > self::FIRST) {
             return null;
         }
         $picked = $this->picked() ?? new Condition('0');
         $order = $this->ranking->sql();
-        $own = array_map(fn (int $index): Condition => $this->matches->prepared($this->sieve->clauses[$index]->condition()), $this->sieve->own());
+        $own = array_map(
+            fn (int $index): Condition => $this->matches->prepared($this->sieve->clauses[$index]->condition()),
+            $this->sieve->own(),
+        );
         $wanted = implode('', array_map(fn (Condition $one): string => " AND $one->sql", $own));
         $bindings = array_merge(...array_map(fn (Condition $one): array => $one->bindings, $own));
 
         return RawRows::asked("SELECT ref, source, author FROM json_each(?) AS classes JOIN entries ON entries.id IN
-            (SELECT id FROM entries AS one INDEXED BY entries_alike WHERE site_id = ? AND alike = classes.value AND NOT $picked->sql$wanted ORDER BY published DESC, ref LIMIT ?)
+            (SELECT id FROM entries AS one INDEXED BY entries_alike
+                WHERE site_id = ? AND alike = classes.value AND NOT $picked->sql$wanted ORDER BY published DESC, ref LIMIT ?)
             ORDER BY $order->sql LIMIT ? OFFSET ?",
-            [json_encode($this->classes, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $this->site->id, ...$picked->bindings, ...$bindings, $first, ...$order->bindings, $count, $offset]);
+            [
+                json_encode($this->classes, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                $this->site->id,
+                ...$picked->bindings,
+                ...$bindings,
+                $first,
+                ...$order->bindings,
+                $count,
+                $offset,
+            ]);
     }
 
     /** The table of those that have the words wanted, where that is all that is asked entry by entry, and they are few. */

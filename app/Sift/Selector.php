@@ -22,8 +22,13 @@ final readonly class Selector
     /** @var Memo<Ordered> */
     private Memo $turns;
 
-    public function __construct(private Site $site, private Criteria $wanted, private Ranking $ranking, private Tally $tally, private PassingQuery $passing)
-    {
+    public function __construct(
+        private Site $site,
+        private Criteria $wanted,
+        private Ranking $ranking,
+        private Tally $tally,
+        private PassingQuery $passing,
+    ) {
         $this->caps = Caps::of($wanted);
         /** @var Memo<Ordered> $turns */
         $turns = new Memo;
@@ -37,7 +42,13 @@ final readonly class Selector
         if ($this->wanted->most->asksNothing()) {
             return [$this->page(0, $limit)[0], []];
         }
-        $out = (new CapCounts($this->site, $this->wanted->most, $this->wanted->pins, $this->tally, $this->passing))->of(fn (iterable $rows): array => $this->turned($rows)[0]);
+        $out = (new CapCounts(
+            $this->site,
+            $this->wanted->most,
+            $this->wanted->pins,
+            $this->tally,
+            $this->passing,
+        ))->of(fn (iterable $rows): array => $this->turned($rows)[0]);
         // The first of them, as many as fill the widget behind the caps; the rest is only counted.
         $wanted = min($limit, $this->tally->passing() - array_sum($out));
         $kept = $rows = [];
@@ -60,7 +71,10 @@ final readonly class Selector
      */
     public function page(int $offset, int $count): array
     {
-        return [$count === 0 ? [] : array_column($this->passingRows($offset, $count), 0), $this->wanted->order === Order::Balanced && $count > 0 ? $this->inTurns()->variety : []];
+        return [
+            $count === 0 ? [] : array_column($this->passingRows($offset, $count), 0),
+            $this->wanted->order === Order::Balanced && $count > 0 ? $this->inTurns()->variety : [],
+        ];
     }
 
     /** @return array{list<string>, array<string, int>} references, and the variety of those that the balanced order chose */
@@ -78,7 +92,10 @@ final readonly class Selector
         }, $offset, $count), $variety];
     }
 
-    /** @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} references by what becomes of them; where nothing is capped, those shown alone */
+    /**
+     * @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} references by what becomes of
+     *     them; where nothing is capped, those shown alone
+     */
     public function reckoned(): array
     {
         if (! $this->wanted->most->asksNothing()) {
@@ -95,7 +112,10 @@ final readonly class Selector
         if ($this->wanted->order !== Order::Balanced) {
             return $this->passing->rows($offset, $count);
         }
-        $head = array_map(fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author], array_slice($this->inTurns()->entries, $offset, $count));
+        $head = array_map(
+            fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author],
+            array_slice($this->inTurns()->entries, $offset, $count),
+        );
         $more = $count - count($head);
 
         return $more <= 0 ? $head : [...$head, ...$this->passing->rows($offset + count($head), $more)];
@@ -111,13 +131,20 @@ final readonly class Selector
         });
     }
 
-    /** @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} references of those that pass every clause, by what the caps make of them */
+    /**
+     * @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} references of those that pass
+     *     every clause, by what the caps make of them
+     */
     private function capped(): array
     {
         [$rows, $variety] = $this->turned($this->passing->all());
         ['kept' => $kept, 'out' => $out] = $this->caps->apply(PassingQuery::typed($rows), fn (array $row): array => $row);
 
-        return ['kept' => array_column($kept, 0), 'out' => array_map(fn (array $rows): array => array_column($rows, 0), $out), 'variety' => $variety];
+        return [
+            'kept' => array_column($kept, 0),
+            'out' => array_map(fn (array $rows): array => array_column($rows, 0), $out),
+            'variety' => $variety,
+        ];
     }
 
     /**

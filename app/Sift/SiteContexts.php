@@ -58,7 +58,10 @@ final class SiteContexts
     {
         $reopened = [];
         foreach (Subject::query()->where('site_id', $this->site->id)->whereNotNull('reopened_on')->get() as $subject) {
-            $reopened[$subject->key] = (new DateTimeImmutable(substr((string) $subject->reopened_on, 0, 10), $this->site->zone()))->getTimestamp();
+            $reopened[$subject->key] = (new DateTimeImmutable(
+                substr((string) $subject->reopened_on, 0, 10),
+                $this->site->zone(),
+            ))->getTimestamp();
         }
 
         return $reopened;
@@ -71,8 +74,16 @@ final class SiteContexts
     private function shownBy(array $widgets): array
     {
         $shown = [];
-        foreach (DB::table('shown')->join('widgets', 'widgets.id', '=', 'shown.widget_id')->join('entries', 'entries.id', '=', 'shown.entry_id')
-            ->where('widgets.site_id', $this->site->id)->whereIn('widgets.key', $widgets)->orderBy('place')->get(['widgets.key', 'entries.ref']) as $row) {
+        foreach (DB::table('shown')->join(
+            'widgets',
+            'widgets.id',
+            '=',
+            'shown.widget_id',
+        )->join('entries', 'entries.id', '=', 'shown.entry_id')
+            ->where('widgets.site_id', $this->site->id)
+            ->whereIn('widgets.key', $widgets)
+            ->orderBy('place')
+            ->get(['widgets.key', 'entries.ref']) as $row) {
             $shown[(string) $row->key][] = (string) $row->ref;
         }
 

@@ -99,7 +99,9 @@ final readonly class SiteSieve
         $limit = $this->wanted->limits->most;
         $variety = [];
         if ($step === 'shown' && $this->wanted->most->asksNothing()) {
-            [$refs, $variety] = $kept ? $this->selector->page($offset, max(0, min($count, $limit - $offset))) : $this->selector->page($limit + $offset, $count);
+            [$refs, $variety] = $kept
+                ? $this->selector->page($offset, max(0, min($count, $limit - $offset)))
+                : $this->selector->page($limit + $offset, $count);
         } elseif ($step === 'shown' || str_starts_with($step, 'mostOf')) {
             [$refs, $variety] = $this->selector->behindCaps($step, $kept, $offset, $count);
         } else {
@@ -136,7 +138,9 @@ final readonly class SiteSieve
         $facts = $entry->facts();
         $stopped = Sieve::of($wanted, $context)->stoppedBy($facts);
 
-        return $stopped === null ? self::of($site, $wanted, $context)->placeOf($facts) : ['place' => null, 'step' => $stopped::key(), 'reason' => $stopped->reason($facts)];
+        return $stopped === null
+            ? self::of($site, $wanted, $context)->placeOf($facts)
+            : ['place' => null, 'step' => $stopped::key(), 'reason' => $stopped->reason($facts)];
     }
 
     /** @return array{place: int|null, step: string, reason: string} of an entry that passes every clause */
@@ -151,13 +155,19 @@ final readonly class SiteSieve
             }
         }
 
-        return ['place' => $place === false ? null : $place + 1, 'step' => 'shown', 'reason' => $place === false ? $reasons->waits($facts) : $reasons->shown($facts, $place + 1)];
+        return [
+            'place' => $place === false ? null : $place + 1,
+            'step' => 'shown',
+            'reason' => $place === false ? $reasons->waits($facts) : $reasons->shown($facts, $place + 1),
+        ];
     }
 
     /** @return list<string> primary subtags of the languages that pass, the most frequent first */
     public function languages(): array
     {
-        $query = $this->passing->others()->whereNotNull('language')->selectRaw("CASE WHEN INSTR(language, '-') > 0 THEN SUBSTR(language, 1, INSTR(language, '-') - 1) ELSE language END AS spoken")
+        $query = $this->passing->others()->whereNotNull('language')->selectRaw(
+            "CASE WHEN INSTR(language, '-') > 0 THEN SUBSTR(language, 1, INSTR(language, '-') - 1) ELSE language END AS spoken",
+        )
             ->groupBy('spoken')->orderByRaw('COUNT(*) DESC, spoken');
 
         return array_map(strval(...), array_values($query->pluck('spoken')->all()));

@@ -47,7 +47,10 @@ final readonly class SiteTally
     /** @return list<string> classes that pass every clause which is asked of classes */
     public function passing(): array
     {
-        return array_map(strval(...), array_keys(array_filter($this->classes, fn (array $class): bool => $this->sieve->failuresOfClass($class['facts']) === 0)));
+        return array_map(
+            strval(...),
+            array_keys(array_filter($this->classes, fn (array $class): bool => $this->sieve->failuresOfClass($class['facts']) === 0)),
+        );
     }
 
     private function counted(): Tally
@@ -71,10 +74,20 @@ final readonly class SiteTally
     /** @param  int  $more  failures besides those of the facts */
     private static function one(Facts $facts, Sieve $sieve, int $times, ?int $oldest, int $more): TallyClass
     {
-        return new TallyClass(($facts->id === '' ? $sieve->failuresOfClass($facts) : $sieve->failures($facts)) | $more, $sieve->counts($facts), $facts->source, $facts->stars, $facts->length > 0, $times, $oldest);
+        return new TallyClass(
+            ($facts->id === '' ? $sieve->failuresOfClass($facts) : $sieve->failures($facts)) | $more,
+            $sieve->counts($facts),
+            $facts->source,
+            $facts->stars,
+            $facts->length > 0,
+            $times,
+            $oldest,
+        );
     }
 
-    /** @return array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}> by class; how often each figure occurs in it */
+    /**
+     * @return array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}> by class; how often each figure occurs in it
+     */
     private function classes(): array
     {
         $found = $this->foundAlone();
@@ -102,8 +115,18 @@ final readonly class SiteTally
     {
         $site = $this->site->id;
 
-        return RawRows::asked('WITH RECURSIVE classes(class) AS (SELECT MIN(alike) FROM entries WHERE site_id = ? UNION ALL SELECT (SELECT MIN(alike) FROM entries WHERE site_id = ? AND alike > class) FROM classes WHERE class IS NOT NULL)
-            SELECT class, (SELECT MIN(published) FROM entries WHERE site_id = ? AND alike = class), (SELECT COUNT(*) FROM entries WHERE site_id = ? AND alike = class) FROM classes WHERE class IS NOT NULL', [$site, $site, $site, $site]);
+        return RawRows::asked(
+            'WITH RECURSIVE classes(class) AS (
+                SELECT MIN(alike) FROM entries WHERE site_id = ?
+                UNION ALL
+                SELECT (SELECT MIN(alike) FROM entries WHERE site_id = ? AND alike > class) FROM classes WHERE class IS NOT NULL
+            )
+            SELECT class,
+                (SELECT MIN(published) FROM entries WHERE site_id = ? AND alike = class),
+                (SELECT COUNT(*) FROM entries WHERE site_id = ? AND alike = class)
+            FROM classes WHERE class IS NOT NULL',
+            [$site, $site, $site, $site],
+        );
     }
 
     /**
@@ -115,9 +138,21 @@ final readonly class SiteTally
     {
         $own = $this->matches->prepared($this->sieve->ownFailuresInSql() ?? new Condition('0'));
         // Numbers below ten are digits as they are. What is worked out once is cut into as many digits as it needs.
-        $figure = count($this->sieve->own()) < 4 ? 'figure' : implode(' || ', array_map(fn (int $digit): string => "SUBSTR('".self::DIGITS."', ((figure >> ".self::BITS * $digit.') & 63) + 1, 1)', range(0, $this->digits() - 1)));
+        $figure = count($this->sieve->own()) < 4
+            ? 'figure'
+            : implode(
+                ' || ',
+                array_map(
+                    fn (int $digit): string => "SUBSTR('".self::DIGITS."', ((figure >> ".self::BITS * $digit.') & 63) + 1, 1)',
+                    range(0, $this->digits() - 1),
+                ),
+            );
 
-        return RawRows::asked("SELECT alike, MIN(published), GROUP_CONCAT($figure, '') FROM (SELECT alike, published, $own->sql AS figure FROM entries INDEXED BY entries_alike WHERE site_id = ?) GROUP BY alike", [...$own->bindings, $this->site->id]);
+        return RawRows::asked(
+            "SELECT alike, MIN(published), GROUP_CONCAT($figure, '') FROM (SELECT alike, published, $own->sql AS figure FROM entries "
+                .'INDEXED BY entries_alike WHERE site_id = ?) GROUP BY alike',
+            [...$own->bindings, $this->site->id],
+        );
     }
 
     /** Digits that an entry gets. */
@@ -139,7 +174,10 @@ final readonly class SiteTally
             return null;
         }
         $counts = [];
-        foreach (RawRows::asked("SELECT alike, COUNT(*) FROM temp.{$found['table']} CROSS JOIN entries ON entries.id = entry WHERE site_id = ? GROUP BY alike", [$this->site->id]) as [$class, $count]) {
+        foreach (RawRows::asked(
+            "SELECT alike, COUNT(*) FROM temp.{$found['table']} CROSS JOIN entries ON entries.id = entry WHERE site_id = ? GROUP BY alike",
+            [$this->site->id],
+        ) as [$class, $count]) {
             $counts[(string) $class] = is_int($count) ? $count : 0;
         }
 
@@ -201,16 +239,52 @@ final readonly class SiteTally
     /** Any one of a class: no more is known of it than what they agree in. */
     private static function factsOf(string $class): Facts
     {
-        [$source, $kind, $gone, $hidden, $held, $barred, $duplicateOf, $stars, $worded, $pictured, $replied, $subject, $language] = json_decode($class, true, 2, JSON_THROW_ON_ERROR);
+        [
+            $source,
+            $kind,
+            $gone,
+            $hidden,
+            $held,
+            $barred,
+            $duplicateOf,
+            $stars,
+            $worded,
+            $pictured,
+            $replied,
+            $subject,
+            $language,
+        ] = json_decode($class, true, 2, JSON_THROW_ON_ERROR);
 
-        return new Facts('', $source, $kind, $stars === null ? null : (float) $stars, $worded, null, (bool) $gone, (bool) $hidden, EntryRecord::apart($duplicateOf), (bool) $held, $subject,
-            language: $language, pictures: $pictured, replied: (bool) $replied, barred: (bool) $barred);
+        return new Facts(
+            '',
+            $source,
+            $kind,
+            $stars === null ? null : (float) $stars,
+            $worded,
+            null,
+            (bool) $gone,
+            (bool) $hidden,
+            EntryRecord::apart($duplicateOf),
+            (bool) $held,
+            $subject,
+            language: $language,
+            pictures: $pictured,
+            replied: (bool) $replied,
+            barred: (bool) $barred,
+        );
     }
 
     /** The class as the database writes it. */
     private static function classOf(Facts $entry): string
     {
-        return (string) RawRows::first('SELECT json_array(?, ?, ?, ?, ?, ?, ?, CAST(? AS REAL), ?, ?, ?, ?, ?)', [$entry->source, $entry->kind, (int) $entry->gone, (int) $entry->hidden, (int) $entry->held, (int) $entry->barred,
-            $entry->duplicateOf === [] ? null : EntryRecord::betweenBars($entry->duplicateOf), $entry->stars, (int) ($entry->length > 0), (int) ($entry->pictures > 0), (int) $entry->replied, $entry->subject, $entry->language]);
+        return (string) RawRows::first('SELECT json_array(?, ?, ?, ?, ?, ?, ?, CAST(? AS REAL), ?, ?, ?, ?, '
+            .'?)', [$entry->source, $entry->kind, (int) $entry->gone, (int) $entry->hidden, (int) $entry->held, (int) $entry->barred,
+                $entry->duplicateOf === [] ? null : EntryRecord::betweenBars($entry->duplicateOf),
+                $entry->stars,
+                (int) ($entry->length > 0),
+                (int) ($entry->pictures > 0),
+                (int) $entry->replied,
+                $entry->subject,
+                $entry->language]);
     }
 }

@@ -13,7 +13,28 @@ use Illuminate\Support\Facades\DB;
 /** What clauses ask of stored entries, from their columns alone: payloads are long. */
 final class StoredFacts
 {
-    private const COLUMNS = ['ref', 'source', 'kind', 'stars', 'length', 'published', 'gone', 'hidden', 'duplicate_of', 'held', 'subject', 'author', 'language', 'pictures', 'replied', 'likes', 'tags', 'labels', 'said', 'barred'];
+    private const COLUMNS = [
+        'ref',
+        'source',
+        'kind',
+        'stars',
+        'length',
+        'published',
+        'gone',
+        'hidden',
+        'duplicate_of',
+        'held',
+        'subject',
+        'author',
+        'language',
+        'pictures',
+        'replied',
+        'likes',
+        'tags',
+        'labels',
+        'said',
+        'barred',
+    ];
 
     /**
      * @param  list<string>  $refs

@@ -33,7 +33,8 @@ final readonly class Change
             if (isset($given['acceptsLoss'])) {
                 $source->fill(['accepts_loss' => (bool) $given['acceptsLoss'], 'next_at' => now()]);
             }
-            $moves = array_key_exists('subject', $given) && $this->move($source, $given['subject'] === null ? null : (string) $given['subject']);
+            $moves = array_key_exists('subject', $given)
+                && $this->move($source, $given['subject'] === null ? null : (string) $given['subject']);
             $shows = $moves || $source->isDirty(['name', 'profile']);
             $source->save();
             if ($shows) {

@@ -26,7 +26,11 @@ final readonly class Connect
         $grant = $wanted->grant === null ? null : $site->grants()->where('channel', $wanted->channel)->findOrFail($wanted->grant);
         $subject = $this->subject($site, $wanted);
         $source = $this->there($site, $wanted) ?? $this->made($site, $wanted, $grant);
-        $source->update(['disconnected_at' => null, 'removed_at' => null] + ($grant === null ? [] : ['grant_id' => $grant->id]) + ($subject === null ? [] : ['subject_id' => $subject->id]));
+        $source->update(
+            ['disconnected_at' => null, 'removed_at' => null]
+                + ($grant === null ? [] : ['grant_id' => $grant->id])
+                + ($subject === null ? [] : ['subject_id' => $subject->id]),
+        );
         $subject?->addresses()->firstOrCreate(['channel' => $source->channel, 'address' => $source->address]);
         RoundJob::dispatch($source->id);
 
@@ -68,7 +72,10 @@ final readonly class Connect
     private function subject(Site $site, WantedSource $wanted): ?Subject
     {
         return $wanted->subject !== null ? Subject::named($site, $wanted->subject)
-            : $site->subjects()->whereHas('addresses', fn ($query) => $query->where('channel', $wanted->channel)->where('address', $wanted->address))->first();
+            : $site->subjects()->whereHas(
+                'addresses',
+                fn ($query) => $query->where('channel', $wanted->channel)->where('address', $wanted->address),
+            )->first();
     }
 
     /** @return array<string, string|null>|null what the account says of itself; the owner can put it otherwise */

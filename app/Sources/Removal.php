@@ -48,7 +48,10 @@ final readonly class Removal
         DB::transaction(function () use ($source, $shows): void {
             $source->update(['shows_gone' => $shows]);
             $this->settle($source);
-            $this->outbox->site($source->site, $shows ? 'Entries gone at their source show again' : 'Entries gone at their source show no more');
+            $this->outbox->site(
+                $source->site,
+                $shows ? 'Entries gone at their source show again' : 'Entries gone at their source show no more',
+            );
         });
     }
 

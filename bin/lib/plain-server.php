@@ -27,7 +27,11 @@ $send = static function (string $file, string $type, string $cache): void {
 };
 
 if (preg_match('~^/w/([a-z0-9]{4,40})(\.html|\.json|/all\.html|/at\.[a-z0-9.-]{1,60}\.html|)$~', $path, $found) === 1) {
-    [$name, $type] = ['.html' => ['widget.html', 'text/html'], '.json' => ['feed.json', 'application/feed+json'], '' => ['document.html', 'text/html']][$found[2]] ?? [substr($found[2], 1), 'text/html'];
+    [$name, $type] = [
+        '.html' => ['widget.html', 'text/html'],
+        '.json' => ['feed.json', 'application/feed+json'],
+        '' => ['document.html', 'text/html'],
+    ][$found[2]] ?? [substr($found[2], 1), 'text/html'];
     $file = getenv('GNOMIC_DATA')."/w/$found[1]/current/$name";
     if (is_file($file)) {
         $send($file, $type, 'public, max-age=60, stale-while-revalidate=86400, stale-if-error=604800');

@@ -33,7 +33,8 @@ $edition = fn (string $pattern, string $file, string $type, string $more = ''): 
         }
 NGINX;
 
-$policy = "add_header Content-Security-Policy \"default-src 'none'; script-src 'self'; style-src 'unsafe-inline'; img-src 'self' data:; connect-src 'self'; base-uri 'none'; form-action 'none'\";";
+$policy = "add_header Content-Security-Policy \"default-src 'none'; script-src 'self'; style-src 'unsafe-inline'; img-src 'self' "
+    ."data:; connect-src 'self'; base-uri 'none'; form-action 'none'\";";
 $editions = implode("\n", [
     $edition('\.html', 'widget.html', 'text/html'),
     $edition('\.json', 'feed.json', 'application/feed+json'),

@@ -36,21 +36,37 @@ final readonly class Brief
     /** @return array<string, mixed> the JSON form, whole: every member written */
     public function toArray(): array
     {
-        return ['version' => self::VERSION] + $this->criteria->toArray() + ['shape' => $this->shape->toArray(), 'dress' => ['name' => $this->look]];
+        return ['version' => self::VERSION] + $this->criteria->toArray() + [
+            'shape' => $this->shape->toArray(),
+            'dress' => ['name' => $this->look],
+        ];
     }
 
     /** @return array<string, mixed> JSON Schema 2020-12, as it is published in brief.schema.json */
     public static function schema(): array
     {
-        $whole = ObjectSchema::of(self::parts(), ['version'], 'The whole setting of one widget. Members that are missing take their default.')->toArray();
+        $whole = ObjectSchema::of(
+            self::parts(),
+            ['version'],
+            'The whole setting of one widget. Members that are missing take their default.',
+        )->toArray();
 
-        return ['$schema' => 'https://json-schema.org/draft/2020-12/schema', '$id' => 'https://gnomic.example/brief.schema.json', 'title' => 'Brief'] + $whole;
+        return [
+            '$schema' => 'https://json-schema.org/draft/2020-12/schema',
+            '$id' => 'https://gnomic.example/brief.schema.json',
+            'title' => 'Brief',
+        ] + $whole;
     }
 
     /** @return array<string, \Gnomic\Json\Schema\Schema> */
     public static function parts(): array
     {
-        return ['version' => NumberSchema::whole(self::VERSION, self::VERSION, about: 'Of the form; earlier ones are upgraded when they are read.', nullable: false)]
+        return ['version' => NumberSchema::whole(
+            self::VERSION,
+            self::VERSION,
+            about: 'Of the form; earlier ones are upgraded when they are read.',
+            nullable: false,
+        )]
             + Criteria::schemas() + ['shape' => Shape::schema(), 'dress' => self::dress()];
     }
 
@@ -59,7 +75,15 @@ final readonly class Brief
         /** @var ObjectSchema|null $schema */
         static $schema = null;
 
-        return $schema ??= ObjectSchema::of(['name' => TextSchema::matching('^[a-z0-9]+(-[a-z0-9]+)*$', 'the key of a look such as "paper"', 40, Looks::USUAL,
-            'Key of a look; where there is none of it, the usual one stands in.')], about: 'How it looks.');
+        return $schema ??= ObjectSchema::of(
+            ['name' => TextSchema::matching(
+                '^[a-z0-9]+(-[a-z0-9]+)*$',
+                'the key of a look such as "paper"',
+                40,
+                Looks::USUAL,
+                'Key of a look; where there is none of it, the usual one stands in.',
+            )],
+            about: 'How it looks.',
+        );
     }
 }

@@ -25,7 +25,10 @@ final class BriefReader
     public static function read(mixed $json): Brief
     {
         try {
-            $parts = self::parts($json instanceof stdClass, Upgrade::toNewest(ObjectSchema::membersOf($json) ?? throw MemberIsWrong::at('/', 'an object', $json)));
+            $parts = self::parts(
+                $json instanceof stdClass,
+                Upgrade::toNewest(ObjectSchema::membersOf($json) ?? throw MemberIsWrong::at('/', 'an object', $json)),
+            );
 
             return new Brief(
                 Criteria::read($parts['gather'], $parts['sift']),

@@ -12,8 +12,12 @@ final readonly class Phrase
      * @param  string|null  $stage  gather, sift, shape, dress, place or tend
      * @param  bool  $isOffer  whether it is no part of what the sentence says: a way to what is not asked yet
      */
-    public function __construct(public string $text, public ?string $key = null, public ?string $stage = null, public bool $isOffer = false)
-    {
+    public function __construct(
+        public string $text,
+        public ?string $key = null,
+        public ?string $stage = null,
+        public bool $isOffer = false,
+    ) {
     }
 
     /** @param  list<self>  $phrases */

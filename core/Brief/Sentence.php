@@ -33,7 +33,11 @@ final class Sentence
             ...($head === null ? [] : [new Phrase(', '), new Phrase($head, 'head', 'shape')]),
             new Phrase(', in '),
             new Phrase($context->looks[$brief->look] ?? $brief->look, 'dress', 'dress'),
-            ...($context->cadences === [] ? [] : [new Phrase(', '), new Phrase('checked '.Numbers::listed($context->cadences), 'cadence', 'tend')]),
+            ...(
+                $context->cadences === []
+                    ? []
+                    : [new Phrase(', '), new Phrase('checked '.Numbers::listed($context->cadences), 'cadence', 'tend')]
+            ),
             new Phrase('.'),
             ...($head === null ? [new Phrase('Add figures or a heading', 'head', 'shape', true)] : []),
             new Phrase('Put it on a page', 'place', 'place', true),
@@ -68,7 +72,10 @@ final class Sentence
         if (mb_strlen($whole.$layout) <= self::SHORT) {
             return $whole.$layout;
         }
-        $topics = count(array_filter(self::conditions($brief->criteria, $context->site, ', '), fn (Phrase $phrase): bool => $phrase->key !== null));
+        $topics = count(array_filter(
+            self::conditions($brief->criteria, $context->site, ', '),
+            fn (Phrase $phrase): bool => $phrase->key !== null,
+        ));
 
         return ucfirst(Limit::phrase($brief->criteria)).' on '.Numbers::counted($topics, 'condition').$layout;
     }
@@ -95,7 +102,9 @@ final class Sentence
                 $spoken[$topic->key][] = $phrase;
             }
         }
-        $phrases = isset($spoken['sources']) ? [new Phrase($before), new Phrase(implode(' ', $spoken['sources']), 'sources', 'gather')] : [];
+        $phrases = isset($spoken['sources'])
+            ? [new Phrase($before), new Phrase(implode(' ', $spoken['sources']), 'sources', 'gather')]
+            : [];
         unset($topics['sources']);
         uasort($topics, fn ($one, $other): int => ($one->stage === 'gather') <=> ($other->stage === 'gather'));
         foreach ($topics as $key => $topic) {

@@ -21,7 +21,9 @@ final class Upgrade
      */
     public static function toNewest(array $brief): array
     {
-        $version = array_key_exists('version', $brief) ? $brief['version'] : throw MemberIsWrong::missing('/version', (string) Brief::VERSION);
+        $version = array_key_exists('version', $brief)
+            ? $brief['version']
+            : throw MemberIsWrong::missing('/version', (string) Brief::VERSION);
         unset($brief['version']);
 
         return match (true) {

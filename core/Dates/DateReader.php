@@ -56,7 +56,8 @@ final class DateReader
         $text = (string) preg_replace('/^\p{L}+\.?,\s*|^(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?\s+/iu', '', $text);
         $month = '(?<month>\p{L}{3,12})\.?';
         $forms = [
-            '/^(?<d>\d{1,2})(?:st|nd|rd|th|\.)?[\s-]+(?:de\s+)?'.$month.'[\s,-]+(?:de\s+)?(?<y>\d{2,4})(?:,?\s+(?:at\s+)?'.self::CLOCK.'\s*'.self::ZONE.')?$/iu',
+            '/^(?<d>\d{1,2})(?:st|nd|rd|th|\.)?[\s-]+(?:de\s+)?'.$month.'[\s,-]+(?:de\s+)?(?<y>\d{2,4})(?:,?\s+(?:at\s+)?'.self::CLOCK
+                .'\s*'.self::ZONE.')?$/iu',
             '/^'.$month.'\s+(?<d>\d{1,2})(?:st|nd|rd|th)?,?\s+(?<y>\d{4})(?:,?\s+(?:at\s+)?'.self::CLOCK.'\s*'.self::ZONE.')?$/iu',
             '/^'.$month.'\s+(?<d>\d{1,2})\s+'.self::CLOCK.'\s+(?:'.self::ZONE.'\s+)?(?<y>\d{4})$/iu',
         ];

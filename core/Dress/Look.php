@@ -37,7 +37,9 @@ final readonly class Look
      */
     public static function read(string $key, mixed $json): self
     {
-        $text = fn (string $name): string => is_array($json) && is_string($json[$name] ?? null) ? $json[$name] : throw new InvalidArgumentException("The look \"$key\" needs a text \"$name\".");
+        $text = fn (string $name): string => is_array($json) && is_string($json[$name] ?? null)
+            ? $json[$name]
+            : throw new InvalidArgumentException("The look \"$key\" needs a text \"$name\".");
         $given = is_array($json) && is_array($json['tokens'] ?? null) ? $json['tokens'] : [];
         $unknown = array_diff_key($given, self::TOKENS);
         if ($unknown !== []) {
@@ -46,7 +48,9 @@ final readonly class Look
         $tokens = [];
         foreach (array_keys(self::TOKENS) as $token) {
             $value = $given[$token] ?? null;
-            $tokens[$token] = is_string($value) ? $value : throw new InvalidArgumentException("The look \"$key\" lacks the token \"$token\".");
+            $tokens[$token] = is_string($value)
+                ? $value
+                : throw new InvalidArgumentException("The look \"$key\" lacks the token \"$token\".");
             Colour::hex($value);
         }
 
@@ -56,6 +60,9 @@ final readonly class Look
     /** For a style sheet: "--ground:#fff;--ink:#000". */
     public function properties(): string
     {
-        return implode(';', array_map(fn (string $token, string $value): string => "--$token:$value", array_keys($this->tokens), $this->tokens));
+        return implode(
+            ';',
+            array_map(fn (string $token, string $value): string => "--$token:$value", array_keys($this->tokens), $this->tokens),
+        );
     }
 }

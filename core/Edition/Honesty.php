@@ -55,7 +55,10 @@ final class Honesty
             Flattery::ByWords => $words->say('honest.byWords'),
         }, $choices);
 
-        return new HonestLine($words->say('honest.selection', ['parts' => implode($words->say('list.comma'), $parts)]), $words->say('honest.seeAll', ['count' => $count]));
+        return new HonestLine(
+            $words->say('honest.selection', ['parts' => implode($words->say('list.comma'), $parts)]),
+            $words->say('honest.seeAll', ['count' => $count]),
+        );
     }
 
     /** What stands under the page of everything: how far it goes, and that something is kept back where it is. */
@@ -74,11 +77,20 @@ final class Honesty
     /** Everything that the figures of a brief rest on, as a brief of its own: the newest first. */
     public static function everything(Brief $brief): Brief
     {
-        $gather = array_intersect_key($brief->criteria->toArray()['gather'], ['sources' => true, 'channels' => true, 'subjects' => true, 'allowed' => true]);
+        $gather = array_intersect_key(
+            $brief->criteria->toArray()['gather'],
+            ['sources' => true, 'channels' => true, 'subjects' => true, 'allowed' => true],
+        );
 
         return $brief->with(
             criteria: Criteria::read($gather, ['limit' => self::MOST]),
-            shape: Shape::read(['layout' => ['name' => 'list'], 'honest' => false, 'shorten' => null, 'card' => ['rating', 'title', 'words', 'name', 'date', 'source', 'reply'], 'names' => $brief->shape->names->value]),
+            shape: Shape::read([
+                'layout' => ['name' => 'list'],
+                'honest' => false,
+                'shorten' => null,
+                'card' => ['rating', 'title', 'words', 'name', 'date', 'source', 'reply'],
+                'names' => $brief->shape->names->value,
+            ]),
         );
     }
 

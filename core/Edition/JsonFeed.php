@@ -25,12 +25,22 @@ final class JsonFeed
     /** The beginning of a feed whose entries are written one by one, up to and with the bracket before them. */
     public static function opening(string $title, string $home): string
     {
-        return substr(json_encode(['version' => 'https://jsonfeed.org/version/1.1', 'title' => $title, 'home_page_url' => $home, 'items' => []], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), 0, -2);
+        return substr(
+            json_encode(
+                ['version' => 'https://jsonfeed.org/version/1.1', 'title' => $title, 'home_page_url' => $home, 'items' => []],
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+            ),
+            0,
+            -2,
+        );
     }
 
     public static function entry(Entry $entry): string
     {
-        return json_encode(self::item($entry), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            self::item($entry),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 
     /** @return array<string, mixed> */

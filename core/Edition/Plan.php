@@ -56,8 +56,16 @@ final readonly class Plan
      * @param  DateTimeZone  $zone  the site's, for the days shown
      * @param  array<string, StoredPicture>  $pictures  those that are kept, by their address at the source
      */
-    public static function of(Brief $brief, SiteContext $site, array $shown, Overall $overall, array $saidAt, DateTimeZone $zone, Catalogue $words, array $pictures = []): self
-    {
+    public static function of(
+        Brief $brief,
+        SiteContext $site,
+        array $shown,
+        Overall $overall,
+        array $saidAt,
+        DateTimeZone $zone,
+        Catalogue $words,
+        array $pictures = [],
+    ): self {
         $shape = $brief->shape;
         $allowed = AllowedByChannel::wanted($brief->criteria);
         $isWhole = fn (Entry $entry): bool => ($allowed[$site->channelOf((string) $entry->source)] ?? null) === Allowed::Whole;
@@ -74,7 +82,10 @@ final readonly class Plan
             fewer: self::fewer($shape->layout, $brief->criteria->limits, count($shown)),
         );
 
-        return $plan->withCards(array_map(fn (Entry $entry): Card => $plan->card($brief, $entry, $isWhole($entry) ? null : $shape->shorten, $saidAt, $zone, $pictures), $shown));
+        return $plan->withCards(array_map(
+            fn (Entry $entry): Card => $plan->card($brief, $entry, $isWhole($entry) ? null : $shape->shorten, $saidAt, $zone, $pictures),
+            $shown,
+        ));
     }
 
     /** How many cards are shown at a width in CSS pixels. */
@@ -92,7 +103,17 @@ final readonly class Plan
     /** @param  list<Card>  $cards */
     private function withCards(array $cards): self
     {
-        return new self($this->layout, $this->words, $cards, $this->heading, $this->figure, $this->base, $this->spread, $this->honest, $this->fewer);
+        return new self(
+            $this->layout,
+            $this->words,
+            $cards,
+            $this->heading,
+            $this->figure,
+            $this->base,
+            $this->spread,
+            $this->honest,
+            $this->fewer,
+        );
     }
 
     /**
@@ -150,7 +171,9 @@ final readonly class Plan
             saidAt: $this->around($date === null ? 'card.saidAt' : 'card.dayAndSaidAt'),
             url: $shows('source') ? $entry->url : null,
             reply: $shows('reply') ? $entry->reply?->text : null,
-            face: $shows('face') && $entry->author->name !== null ? Face::of($entry->author->name, $pictures[(string) $entry->author->image] ?? null) : null,
+            face: $shows('face') && $entry->author->name !== null
+                ? Face::of($entry->author->name, $pictures[(string) $entry->author->image] ?? null)
+                : null,
             pictures: $shows('pictures') ? self::pictures($entry, $pictures) : [],
         );
     }
@@ -158,7 +181,10 @@ final readonly class Plan
     private function rating(Rating $rating): string
     {
         return $rating->isRecommendation() ? $this->words->say($rating->value === 1.0 ? 'rating.recommended' : 'rating.notRecommended')
-            : $this->words->say('rating.of', ['value' => $this->words->number($rating->value), 'best' => $this->words->number($rating->scale->best)]);
+            : $this->words->say(
+                'rating.of',
+                ['value' => $this->words->number($rating->value), 'best' => $this->words->number($rating->scale->best)],
+            );
     }
 
     /** @return array{string, string} what stands before and behind the source's name */

@@ -30,6 +30,9 @@ final readonly class StoredPicture
     /** For the browser to choose from: "a-320.webp 320w, a-640.webp 640w". */
     public function set(): string
     {
-        return implode(', ', array_map(fn (string $address, int $width): string => "$address {$width}w", $this->addresses, array_keys($this->addresses)));
+        return implode(
+            ', ',
+            array_map(fn (string $address, int $width): string => "$address {$width}w", $this->addresses, array_keys($this->addresses)),
+        );
     }
 }

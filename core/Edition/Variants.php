@@ -29,8 +29,15 @@ final readonly class Variants
      * @param  list<string>  $pages  patterns of paths
      * @param  int  $left  pages with labels of their own for which there is no room
      */
-    private function __construct(private Brief $brief, private string $usual, private array $spoken, public array $languages, public int $visits, public array $pages, public int $left)
-    {
+    private function __construct(
+        private Brief $brief,
+        private string $usual,
+        private array $spoken,
+        public array $languages,
+        public int $visits,
+        public array $pages,
+        public int $left,
+    ) {
     }
 
     /**
@@ -59,7 +66,10 @@ final readonly class Variants
     public function manifest(): ?string
     {
         return $this->languages === [] && $this->visits === 1 && $this->pages === [] ? null
-            : json_encode(['languages' => $this->languages, 'visits' => $this->visits, 'pages' => $this->pages], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+            : json_encode(
+                ['languages' => $this->languages, 'visits' => $this->visits, 'pages' => $this->pages],
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+            );
     }
 
     /** The one that everybody gets for whom none of the others is made. */
@@ -72,15 +82,30 @@ final readonly class Variants
     public function others(): array
     {
         $others = [];
-        $briefs = array_map(fn (int $page): Brief => $this->brief->with(criteria: WithLabels::on($this->brief->criteria, $page)), array_keys($this->pages));
+        $briefs = array_map(
+            fn (int $page): Brief => $this->brief->with(criteria: WithLabels::on($this->brief->criteria, $page)),
+            array_keys($this->pages),
+        );
         $pageFirst = InLanguages::pageFirst($this->brief->criteria);
         foreach ([null, ...$this->languages] as $language) {
             foreach ([null, ...array_keys($this->pages)] as $page) {
                 for ($visit = 1; $visit <= $this->visits; $visit++) {
-                    $name = implode('.', array_filter([$language, $page === null ? null : "p$page", $visit === 1 ? null : "v$visit"], fn (?string $part): bool => $part !== null));
+                    $name = implode(
+                        '.',
+                        array_filter(
+                            [$language, $page === null ? null : "p$page", $visit === 1 ? null : "v$visit"],
+                            fn (?string $part): bool => $part !== null,
+                        ),
+                    );
                     if ($name !== '') {
                         $words = $language !== null && in_array($language, $this->spoken, true) ? $language : $this->usual;
-                        $others[] = new Variant($name, $page === null ? $this->brief : $briefs[$page], $words, $pageFirst ? $language : null, $visit);
+                        $others[] = new Variant(
+                            $name,
+                            $page === null ? $this->brief : $briefs[$page],
+                            $words,
+                            $pageFirst ? $language : null,
+                            $visit,
+                        );
                     }
                 }
             }

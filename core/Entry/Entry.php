@@ -53,11 +53,24 @@ final readonly class Entry
      *
      * @param  list<Media>|null  $media
      */
-    public function with(?string $id = null, ?string $source = null, ?string $subject = null, ?Author $author = null, ?string $language = null, ?array $media = null): self
-    {
+    public function with(
+        ?string $id = null,
+        ?string $source = null,
+        ?string $subject = null,
+        ?Author $author = null,
+        ?string $language = null,
+        ?array $media = null,
+    ): self {
         return new self($id ?? $this->id, $this->kind, $source ?? $this->source, $subject ?? $this->subject, $this->url,
             $author ?? $this->author, $this->rating, $this->title, $this->text, $this->html, $language ?? $this->language,
-            $this->published, $this->updated, $this->reply, $media ?? $this->media, $this->tags, $this->likes, $this->comments, $this->original);
+            $this->published,
+            $this->updated,
+            $this->reply,
+            $media ?? $this->media,
+            $this->tags,
+            $this->likes,
+            $this->comments,
+            $this->original);
     }
 
     /** Stars, 1 to 5 by the stated conversion; null where it is not rated. */

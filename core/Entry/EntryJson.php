@@ -9,7 +9,6 @@ use DateTimeZone;
 use Gnomic\Dates\DateReader;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** The normalised entry as JSON: the form in which entries are printed, exported and read back (docs/formats.md). */
@@ -136,7 +135,8 @@ final class EntryJson
             return null;
         }
 
-        return DateReader::read($written, new DateTimeZone('UTC')) ?? throw MemberIsWrong::at($members->to($name), 'a date as in RFC 3339', $written);
+        return DateReader::read($written, new DateTimeZone('UTC'))
+            ?? throw MemberIsWrong::at($members->to($name), 'a date as in RFC 3339', $written);
     }
 
     /** @return list<Media> */

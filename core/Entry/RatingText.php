@@ -12,9 +12,40 @@ final readonly class RatingText
 {
     private const OF = '(?:/|\bof\b|\bout of\b|\bvon\b|\bsur\b|\bde\b|\bsu\b|\bvan\b|\baf\b|\bav\b|\bz\b|\biz\b)';
 
-    private const YES = ['recommended', 'recommend', 'recommends', 'yes', 'positive', 'thumbs up', '👍', 'empfohlen', 'empfehle ich', 'ja', 'oui', 'recommandé', 'sí', 'si', 'recomendado', 'consigliato'];
+    private const YES = [
+        'recommended',
+        'recommend',
+        'recommends',
+        'yes',
+        'positive',
+        'thumbs up',
+        '👍',
+        'empfohlen',
+        'empfehle ich',
+        'ja',
+        'oui',
+        'recommandé',
+        'sí',
+        'si',
+        'recomendado',
+        'consigliato',
+    ];
 
-    private const NO = ['not recommended', "doesn't recommend", 'does not recommend', 'no', 'negative', 'thumbs down', '👎', 'nicht empfohlen', 'nein', 'non', 'non recommandé', 'no recomendado', 'sconsigliato'];
+    private const NO = [
+        'not recommended',
+        "doesn't recommend",
+        'does not recommend',
+        'no',
+        'negative',
+        'thumbs down',
+        '👎',
+        'nicht empfohlen',
+        'nein',
+        'non',
+        'non recommandé',
+        'no recomendado',
+        'sconsigliato',
+    ];
 
     /** @param  float|null  $best null where the writing does not say */
     private function __construct(public float $value, public ?float $best, public ?float $worst)

@@ -23,7 +23,13 @@ enum Naming: string
             return $name;
         }
         if ($this === self::Initials) {
-            return implode(' ', array_map(fn (string $part): string => self::initial($part).'.', count($parts) > 2 ? [$parts[0], $parts[count($parts) - 1]] : $parts));
+            return implode(
+                ' ',
+                array_map(
+                    fn (string $part): string => self::initial($part).'.',
+                    count($parts) > 2 ? [$parts[0], $parts[count($parts) - 1]] : $parts,
+                ),
+            );
         }
 
         return count($parts) === 1 ? $parts[0] : $parts[0].' '.self::initial($parts[count($parts) - 1]).'.';

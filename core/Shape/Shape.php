@@ -65,7 +65,11 @@ final readonly class Shape
         return $schema ??= ObjectSchema::of([
             'layout' => Layouts::schema(),
             'shorten' => NumberSchema::wholeOrNull(40, 2000, 220, 'Characters after which words are shortened; null: never.'),
-            'card' => ListSchema::of(ChoiceSchema::among(self::CARD), distinct: true, default: ['rating', 'title', 'words', 'name', 'date', 'source']),
+            'card' => ListSchema::of(
+                ChoiceSchema::among(self::CARD),
+                distinct: true,
+                default: ['rating', 'title', 'words', 'name', 'date', 'source'],
+            ),
             'names' => ChoiceSchema::case(Naming::Full, 'How people are named: as given, first name and initial, or initials.'),
             'head' => ListSchema::of(ChoiceSchema::among(self::HEAD), distinct: true, default: self::HEAD),
             'heading' => TextSchema::orNull(120),

@@ -42,6 +42,10 @@ final readonly class AlikeFinder
             }
         }
 
-        return array_keys(array_filter($common, fn (int $count, int $index): bool => $count / (count($pieces) + $this->sizes[$index] - $count) >= $this->share, ARRAY_FILTER_USE_BOTH));
+        return array_keys(array_filter(
+            $common,
+            fn (int $count, int $index): bool => $count / (count($pieces) + $this->sizes[$index] - $count) >= $this->share,
+            ARRAY_FILTER_USE_BOTH,
+        ));
     }
 }

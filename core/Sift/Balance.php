@@ -53,10 +53,12 @@ final readonly class Balance
     public function sql(): Condition
     {
         $rating = $this->certainty->sql();
-        $freshness = 'CASE WHEN published IS NULL THEN 0 ELSE CAST(1000.0 * pow(2.0, -(MAX(0, ? - published) / 86400) * 1.0 / '.$this->weights->halfLife.') AS INTEGER) END';
+        $freshness = 'CASE WHEN published IS NULL THEN 0 ELSE CAST(1000.0 * pow(2.0, -(MAX(0, ? - published) / 86400) * 1.0 / '
+            .$this->weights->halfLife.') AS INTEGER) END';
         $substance = 'MIN(length, '.self::SUBSTANCE.') * 1000 / '.self::SUBSTANCE;
 
-        return new Condition("({$this->weights->freshness} * $freshness + {$this->weights->rating} * $rating->sql + {$this->weights->substance} * ($substance))",
+        return new Condition("({$this->weights->freshness} * $freshness + {$this->weights->rating} * $rating->sql + "
+            ."{$this->weights->substance} * ($substance))",
             [$this->midnight, ...$rating->bindings]);
     }
 
@@ -71,7 +73,10 @@ final readonly class Balance
      */
     public function chosen(array $before, array $pool, int $wanted, callable $group): array
     {
-        $likes = new AlikeFinder(array_map(fn (Facts $entry): array => Shingles::ofWords(explode(' ', trim($entry->saying->line()))), $pool), self::ALIKE);
+        $likes = new AlikeFinder(
+            array_map(fn (Facts $entry): array => Shingles::ofWords(explode(' ', trim($entry->saying->line()))), $pool),
+            self::ALIKE,
+        );
         $counts = ['source' => [], 'subject' => []];
         $authors = $put = $chosen = [];
         $take = function (Facts $entry) use (&$counts, &$authors, &$put, $likes): void {
@@ -87,7 +92,10 @@ final readonly class Balance
         while ($left !== [] && count($chosen) < $wanted) {
             $best = null;
             foreach ($left as $index => $entry) {
-                $variety = intdiv(500, 1 + ($counts['source'][$entry->source] ?? 0)) + intdiv(500, 1 + ($counts['subject'][(string) $entry->subject] ?? 0));
+                $variety = intdiv(500, 1 + ($counts['source'][$entry->source] ?? 0)) + intdiv(
+                    500,
+                    1 + ($counts['subject'][(string) $entry->subject] ?? 0),
+                );
                 $waits = isset($put[$index]) || ($entry->author !== null && isset($authors[$entry->author])) ? 1 : 0;
                 $rank = [-$group($entry), -$waits, $this->base($entry) + $this->weights->variety * $variety];
                 if ($best === null || $rank > $best[0]) {
@@ -110,7 +118,15 @@ final readonly class Balance
         $rating = $this->certainty->told($entry);
         $total = $this->base($entry) + $this->weights->variety * ($variety ?? 0);
 
-        return "freshness {$parts['freshness']} × {$this->weights->freshness}, rating {$parts['rating']} × {$this->weights->rating}".($rating === null ? ' (none)' : " ($rating)")
-            .", words {$parts['substance']} × {$this->weights->substance}".($variety === null ? '' : ", variety $variety × {$this->weights->variety}").', in all '.number_format($total);
+        return "freshness {$parts['freshness']} × {$this->weights->freshness}, rating {$parts['rating']} × {$this->weights->rating}".(
+            $rating === null
+                ? ' (none)'
+                : " ($rating)"
+        )
+            .", words {$parts['substance']} × {$this->weights->substance}".(
+                $variety === null
+                    ? ''
+                    : ", variety $variety × {$this->weights->variety}"
+            ).', in all '.number_format($total);
     }
 }

@@ -96,7 +96,11 @@ final readonly class Caps
         $of = $key === self::key('author') ? 'author' : 'source';
         $most = $of === 'author' ? $this->most->author : $this->most->source;
 
-        return 'Before it '.($most === 1 ? 'stands one' : 'stand '.Numbers::spoken((int) $most))." of the same $of; the widget allows at most ".Numbers::spoken((int) $most).'.';
+        return 'Before it '.(
+            $most === 1
+                ? 'stands one'
+                : 'stand '.Numbers::spoken((int) $most)
+        )." of the same $of; the widget allows at most ".Numbers::spoken((int) $most).'.';
     }
 
     private static function key(string $of): string

@@ -12,7 +12,9 @@ use Gnomic\Standing\WilsonInterval;
  */
 final readonly class Certainty
 {
-    /** @param  array<string, array<int, array{int, int, int}>>  $table  of 1000, how many gave it, of how many; by source and whole stars */
+    /**
+     * @param  array<string, array<int, array{int, int, int}>>  $table  of 1000, how many gave it, of how many; by source and whole stars
+     */
     private function __construct(private array $table)
     {
     }
@@ -46,7 +48,9 @@ final readonly class Certainty
     {
         [, $count, $all] = $this->found($entry);
 
-        return $entry->stars === null ? null : "$count of $all there gave ".self::whole($entry->stars).(self::whole($entry->stars) === 1 ? ' star' : ' stars');
+        return $entry->stars === null
+            ? null
+            : "$count of $all there gave ".self::whole($entry->stars).(self::whole($entry->stars) === 1 ? ' star' : ' stars');
     }
 
     public function sql(): Condition
@@ -62,7 +66,9 @@ final readonly class Certainty
             $sql .= ' ELSE 0 END';
         }
 
-        return $sql === '' ? new Condition('0') : new Condition("(CASE WHEN stars IS NULL THEN 0 ELSE CASE source$sql ELSE 0 END END)", $bindings);
+        return $sql === ''
+            ? new Condition('0')
+            : new Condition("(CASE WHEN stars IS NULL THEN 0 ELSE CASE source$sql ELSE 0 END END)", $bindings);
     }
 
     /** @return array{int, int, int} */

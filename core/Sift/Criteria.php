@@ -91,7 +91,8 @@ final readonly class Criteria
     public function with(string $pointer, mixed $value): self
     {
         [, $part, $name] = explode('/', $pointer);
-        $schema = self::schemas()[$part === 'gather' ? 'gather' : 'sift']->member($name) ?? throw MemberIsWrong::unknown($pointer, ['gather', 'sift']);
+        $schema = self::schemas()[$part === 'gather' ? 'gather' : 'sift']->member($name)
+            ?? throw MemberIsWrong::unknown($pointer, ['gather', 'sift']);
         $changed = [$name => $schema->read($value, $pointer)];
 
         return $part === 'gather' ? new self($changed + $this->gather, $this->sift) : new self($this->gather, $changed + $this->sift);
@@ -100,7 +101,10 @@ final readonly class Criteria
     /** @return array{gather: array<string, mixed>, sift: array<string, mixed>} the JSON form, whole: every member written */
     public function toArray(): array
     {
-        return ['gather' => self::inOrder($this->gather, self::schemas()['gather']), 'sift' => self::inOrder($this->sift, self::schemas()['sift'])];
+        return [
+            'gather' => self::inOrder($this->gather, self::schemas()['gather']),
+            'sift' => self::inOrder($this->sift, self::schemas()['sift']),
+        ];
     }
 
     /** @return array<string, Schema> members that are no clause's */

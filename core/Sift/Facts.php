@@ -13,7 +13,21 @@ use Gnomic\Text\Tokens;
 final readonly class Facts
 {
     /** In which entries are alike to most clauses: the rest of what is asked is asked one by one. */
-    public const OF_CLASS = ['source', 'kind', 'gone', 'hidden', 'held', 'barred', 'duplicate_of', 'stars', 'worded', 'pictured', 'replied', 'subject', 'language'];
+    public const OF_CLASS = [
+        'source',
+        'kind',
+        'gone',
+        'hidden',
+        'held',
+        'barred',
+        'duplicate_of',
+        'stars',
+        'worded',
+        'pictured',
+        'replied',
+        'subject',
+        'language',
+    ];
 
     /** Columns that clauses and orders look at; those of a class may tell less of an entry than the entry does. */
     public const COLUMNS = [...self::OF_CLASS, 'ref', 'id', 'length', 'published', 'author', 'likes', 'tags', 'labels', 'shuffle_key'];

@@ -24,8 +24,12 @@ final readonly class Hold
      * @param  bool  $links  entries with a link in their words wait
      * @param  bool  $newcomers  entries wait whose author has said nothing here before
      */
-    public function __construct(public ?float $starsBelow = null, public array $words = [], public bool $links = false, public bool $newcomers = false)
-    {
+    public function __construct(
+        public ?float $starsBelow = null,
+        public array $words = [],
+        public bool $links = false,
+        public bool $newcomers = false,
+    ) {
         $this->terms = Term::each($words);
     }
 
@@ -63,7 +67,11 @@ final readonly class Hold
 
         return array_values(array_filter([
             $this->starsBelow !== null && $stars !== null && $stars < $this->starsBelow
-                ? Numbers::plain($stars).($stars === 1.0 ? ' star' : ' stars').', and you look at those below '.Numbers::spoken($this->starsBelow).' first.' : null,
+                ? Numbers::plain($stars).(
+                    $stars === 1.0
+                        ? ' star'
+                        : ' stars'
+                ).', and you look at those below '.Numbers::spoken($this->starsBelow).' first.' : null,
             $said === [] ? null : 'It says "'.$said[0].'", which you want to look at first.',
             $this->links && self::hasLink($entry) ? 'It has a link in its words.' : null,
             $this->newcomers && $isNewcomer ? 'Its author has said nothing here before.' : null,

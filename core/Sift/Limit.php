@@ -55,6 +55,8 @@ final class Limit
     {
         $kinds = OfKinds::wanted($wanted);
 
-        return $kinds === null ? ($count === 1 ? 'entry' : 'entries') : Numbers::listed(array_map(fn (Kind $kind): string => $kind->noun($count), $kinds));
+        return $kinds === null
+            ? ($count === 1 ? 'entry' : 'entries')
+            : Numbers::listed(array_map(fn (Kind $kind): string => $kind->noun($count), $kinds));
     }
 }

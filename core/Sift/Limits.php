@@ -28,12 +28,17 @@ final readonly class Limits
     public static function schema(): ObjectSchema
     {
         return ObjectSchema::of(['phone' => NumberSchema::whole(1, 100), 'tablet' => NumberSchema::whole(1, 100)],
-            about: 'How many where there is less room: on phones (narrower than 600 pixels) and tablets (narrower than 1000); null for as many.');
+            about: 'How many where there is less room: on phones (narrower than 600 pixels) and tablets (narrower than 1000); null '
+                .'for as many.');
     }
 
     public static function read(Members $sift): self
     {
-        return new self((int) $sift->intOrNull('limit'), $sift->object('fewer')->intOrNull('phone'), $sift->object('fewer')->intOrNull('tablet'));
+        return new self(
+            (int) $sift->intOrNull('limit'),
+            $sift->object('fewer')->intOrNull('phone'),
+            $sift->object('fewer')->intOrNull('tablet'),
+        );
     }
 
     /** @param  int  $width  of the widget in CSS pixels */

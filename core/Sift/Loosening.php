@@ -29,7 +29,12 @@ final readonly class Loosening
     public static function of(Criteria $wanted, string $key): array
     {
         $clause = Clauses::withKey($key);
-        $looser = $clause === null ? [] : array_map(fn (Criteria $loosened): self => new self($key, self::phrase($clause, $loosened), $loosened), $clause::looser($wanted));
+        $looser = $clause === null
+            ? []
+            : array_map(
+                fn (Criteria $loosened): self => new self($key, self::phrase($clause, $loosened), $loosened),
+                $clause::looser($wanted),
+            );
 
         return self::canLeaveOut($key) ? [...$looser, self::without($wanted, [$key])] : $looser;
     }

@@ -124,7 +124,10 @@ final readonly class Ranking
         };
         $language = $this->pageLanguage();
         if ($language !== null) {
-            $order = new Condition('(CASE WHEN language = ? OR SUBSTR(language, 1, ?) = ? THEN 0 ELSE 1 END), '.$order->sql, [$language, strlen($language) + 1, "$language-", ...$order->bindings]);
+            $order = new Condition(
+                '(CASE WHEN language = ? OR SUBSTR(language, 1, ?) = ? THEN 0 ELSE 1 END), '.$order->sql,
+                [$language, strlen($language) + 1, "$language-", ...$order->bindings],
+            );
         }
 
         return $order;

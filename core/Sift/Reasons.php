@@ -27,6 +27,8 @@ final readonly class Reasons
 
     private function balance(Facts $entry): string
     {
-        return $this->wanted->order === Order::Balanced ? ' Its score: '.$this->ranking->balance->told($entry, $this->variety[$entry->id] ?? null).'.' : '';
+        return $this->wanted->order === Order::Balanced
+            ? ' Its score: '.$this->ranking->balance->told($entry, $this->variety[$entry->id] ?? null).'.'
+            : '';
     }
 }

@@ -95,7 +95,9 @@ final readonly class Sieve
     {
         $condition = $clause->condition();
 
-        return $this->wanted->pins !== [] && $clause::yieldsToPins() ? Condition::oneOf('ref', $this->wanted->pins)->or($condition) : $condition;
+        return $this->wanted->pins !== [] && $clause::yieldsToPins()
+            ? Condition::oneOf('ref', $this->wanted->pins)->or($condition)
+            : $condition;
     }
 
     /**
@@ -124,7 +126,12 @@ final readonly class Sieve
     /** @return list<string> identifiers of entries that are judged one by one: the brief picks them out, or a page does */
     public function picked(): array
     {
-        return array_values(array_unique([...$this->wanted->pins, ...array_merge(...array_map(fn (Clause $clause): array => $clause->picked(), $this->clauses))]));
+        return array_values(
+            array_unique([
+                ...$this->wanted->pins,
+                ...array_merge(...array_map(fn (Clause $clause): array => $clause->picked(), $this->clauses)),
+            ]),
+        );
     }
 
     /** The clause of this key; null where the brief has none. */

@@ -13,8 +13,16 @@ final readonly class Sifting
      * @param  array<string, list<Facts>>  $capped  by the key of the step
      * @param  list<array{Facts, Clause}>  $stopped
      */
-    private function __construct(private Sieve $sieve, public Tally $tally, private Ranking $ranking, private Ordered $order, private array $shown, private array $waiting, private array $capped, private array $stopped)
-    {
+    private function __construct(
+        private Sieve $sieve,
+        public Tally $tally,
+        private Ranking $ranking,
+        private Ordered $order,
+        private array $shown,
+        private array $waiting,
+        private array $capped,
+        private array $stopped,
+    ) {
     }
 
     /** @param  iterable<Facts>  $entries */
@@ -34,14 +42,29 @@ final readonly class Sifting
         $tally = Tally::ofEach($sieve, $all);
         $ranking = Ranking::of($wanted, $site, $tally);
         $order = $ranking->ordered($passed);
-        ['kept' => $kept, 'out' => $out] = Caps::of($wanted)->apply($order->entries, fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author]);
+        ['kept' => $kept, 'out' => $out] = Caps::of($wanted)->apply(
+            $order->entries,
+            fn (Facts $entry): array => [$entry->id, $entry->source, $entry->author],
+        );
 
-        return new self($sieve, $tally, $ranking, $order, array_slice($kept, 0, $wanted->limits->most), array_slice($kept, $wanted->limits->most), $out, $stopped);
+        return new self(
+            $sieve,
+            $tally,
+            $ranking,
+            $order,
+            array_slice($kept, 0, $wanted->limits->most),
+            array_slice($kept, $wanted->limits->most),
+            $out,
+            $stopped,
+        );
     }
 
     public function selection(): Selection
     {
-        return new Selection(array_map(fn (Facts $entry): string => $entry->id, $this->shown), $this->tally->steps(array_map(count(...), $this->capped), count($this->shown)));
+        return new Selection(
+            array_map(fn (Facts $entry): string => $entry->id, $this->shown),
+            $this->tally->steps(array_map(count(...), $this->capped), count($this->shown)),
+        );
     }
 
     /** @return list<Verdict> those shown in their order, those that wait, those beyond a cap, then those kept out in the order given */
@@ -50,13 +73,26 @@ final readonly class Sifting
         $reasons = new Reasons($this->sieve->wanted, $this->ranking, $this->order->variety);
         $caps = Caps::of($this->sieve->wanted);
         $verdicts = [
-            ...array_map(fn (Facts $entry, int $at): Verdict => new Verdict($entry->id, true, 'shown', $reasons->shown($entry, $at + 1)), $this->shown, array_keys($this->shown)),
+            ...array_map(
+                fn (Facts $entry, int $at): Verdict => new Verdict($entry->id, true, 'shown', $reasons->shown($entry, $at + 1)),
+                $this->shown,
+                array_keys($this->shown),
+            ),
             ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, 'shown', $reasons->waits($entry)), $this->waiting),
         ];
         foreach ($this->capped as $step => $entries) {
-            array_push($verdicts, ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, $step, $caps->reason($step)), $entries));
+            array_push(
+                $verdicts,
+                ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, $step, $caps->reason($step)), $entries),
+            );
         }
 
-        return [...$verdicts, ...array_map(fn (array $pair): Verdict => new Verdict($pair[0]->id, false, $pair[1]::key(), $pair[1]->reason($pair[0])), $this->stopped)];
+        return [
+            ...$verdicts,
+            ...array_map(
+                fn (array $pair): Verdict => new Verdict($pair[0]->id, false, $pair[1]::key(), $pair[1]->reason($pair[0])),
+                $this->stopped,
+            ),
+        ];
     }
 }

@@ -35,7 +35,17 @@ final readonly class SiteContext
     /** The same at another page, or at another visit. */
     public function at(?string $language, ?string $page, int $visit): self
     {
-        return new self($this->now, $this->channels, $this->reopened, $this->never, $this->shownBy, $language, $page, $visit, $this->names);
+        return new self(
+            $this->now,
+            $this->channels,
+            $this->reopened,
+            $this->never,
+            $this->shownBy,
+            $language,
+            $page,
+            $visit,
+            $this->names,
+        );
     }
 
     public function day(): string

@@ -19,7 +19,15 @@ final readonly class Tally
     {
         $counted = [];
         foreach ($entries as $entry) {
-            $counted[] = new TallyClass($sieve->failures($entry), $sieve->counts($entry), $entry->source, $entry->stars, $entry->length > 0, 1, $entry->published);
+            $counted[] = new TallyClass(
+                $sieve->failures($entry),
+                $sieve->counts($entry),
+                $entry->source,
+                $entry->stars,
+                $entry->length > 0,
+                1,
+                $entry->published,
+            );
         }
 
         return new self($sieve, $counted);
@@ -72,7 +80,13 @@ final readonly class Tally
         $steps = [new Step('collected', 'collected', $collected, 0)];
         foreach ($this->sieve->clauses as $index => $clause) {
             $out = $dropped[1 << $index] ?? 0;
-            $steps[] = new Step($clause::key(), $clause->phrase(), $collected -= $out, $out, Loosening::canLeaveOut($clause::key()) ? $alone[1 << $index] ?? 0 : null);
+            $steps[] = new Step(
+                $clause::key(),
+                $clause->phrase(),
+                $collected -= $out,
+                $out,
+                Loosening::canLeaveOut($clause::key()) ? $alone[1 << $index] ?? 0 : null,
+            );
         }
 
         return $steps;
@@ -100,7 +114,11 @@ final readonly class Tally
         foreach ($this->counted as $one) {
             if ($one->failures !== 0) {
                 $sets[$one->failures] = array_values(array_map(fn (Clause $clause): string => $clause::key(),
-                    array_filter($this->sieve->clauses, fn (int $index): bool => ($one->failures & 1 << $index) !== 0, ARRAY_FILTER_USE_KEY)));
+                    array_filter(
+                        $this->sieve->clauses,
+                        fn (int $index): bool => ($one->failures & 1 << $index) !== 0,
+                        ARRAY_FILTER_USE_KEY,
+                    )));
             }
         }
         ksort($sets);

@@ -12,7 +12,14 @@ final readonly class TallyClass
      * @param  bool  $counts  in the overall figures
      * @param  int|null  $oldest  seconds since 1970 of the first of them
      */
-    public function __construct(public int $failures, public bool $counts, public string $source, public ?float $stars, public bool $isWorded, public int $times, public ?int $oldest)
-    {
+    public function __construct(
+        public int $failures,
+        public bool $counts,
+        public string $source,
+        public ?float $stars,
+        public bool $isWorded,
+        public int $times,
+        public ?int $oldest,
+    ) {
     }
 }

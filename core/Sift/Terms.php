@@ -93,14 +93,21 @@ final readonly class Terms
         $doubts = [];
         $empty = array_values(array_filter($terms, fn (string $term): bool => ! $isSomething($term)));
         if ($empty !== []) {
-            $doubts[] = 'One of the '.$noun.', "'.$empty[0].'"'.(count($empty) > 1 ? ' (and '.Numbers::spoken(count($empty) - 1).' more)' : '').', is without a letter or a number. It is passed over.';
+            $doubts[] = 'One of the '.$noun.', "'.$empty[0].'"'.(
+                count($empty) > 1
+                    ? ' (and '.Numbers::spoken(count($empty) - 1).' more)'
+                    : ''
+            ).', is without a letter or a number. It is passed over.';
         }
         $patterns = array_values(array_filter($terms, self::looksLikeAPattern(...)));
         if ($patterns !== []) {
-            $doubts[] = "\"$patterns[0]\" looks like a regular expression. Only plain words are matched: its letters and numbers, one after the other; a star counts at the end of a word.";
+            $doubts[] = "\"$patterns[0]\" looks like a regular expression. Only plain words are matched: its letters and numbers, one "
+                .'after the other; a star counts at the end of a word.';
         }
         if (count($terms) > self::MANY) {
-            $doubts[] = number_format(count($terms)).' '.$noun.' are a long list. They are all looked for, and kept in every edition. Words that no widget may show are better kept once for the whole site, under Rules in Entries.';
+            $doubts[] = number_format(count($terms)).' '.$noun
+                .' are a long list. They are all looked for, and kept in every edition. Words that no widget may show are better kept '
+                .'once for the whole site, under Rules in Entries.';
         }
 
         return $doubts;
@@ -108,6 +115,9 @@ final readonly class Terms
 
     private static function looksLikeAPattern(string $word): bool
     {
-        return preg_match('~^/.+/[a-z]*$|\\\\[bdswBDSW]|\.[*+]|\(\?|\[[^\]]+\]|\([^)]*\|[^)]*\)|[^\s]\*[^\s]|^\^|\$$|\w\|\w~u', $word) === 1;
+        return preg_match(
+            '~^/.+/[a-z]*$|\\\\[bdswBDSW]|\.[*+]|\(\?|\[[^\]]+\]|\([^)]*\|[^)]*\)|[^\s]\*[^\s]|^\^|\$$|\w\|\w~u',
+            $word,
+        ) === 1;
     }
 }

@@ -12,8 +12,13 @@ use Gnomic\Json\Schema\ObjectSchema;
 final readonly class Weights
 {
     /** @param  int  $halfLife  days after which freshness has halved */
-    public function __construct(public int $freshness = 3, public int $rating = 2, public int $substance = 2, public int $variety = 3, public int $halfLife = 180)
-    {
+    public function __construct(
+        public int $freshness = 3,
+        public int $rating = 2,
+        public int $substance = 2,
+        public int $variety = 3,
+        public int $halfLife = 180,
+    ) {
     }
 
     public static function schema(): ObjectSchema
@@ -31,6 +36,9 @@ final readonly class Weights
 
     public static function read(Members $weights): self
     {
-        return new self(...array_map(fn (string $name): int => (int) $weights->intOrNull($name), ['freshness', 'rating', 'substance', 'variety', 'halfLife']));
+        return new self(...array_map(
+            fn (string $name): int => (int) $weights->intOrNull($name),
+            ['freshness', 'rating', 'substance', 'variety', 'halfLife'],
+        ));
     }
 }

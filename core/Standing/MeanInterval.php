@@ -22,7 +22,11 @@ final readonly class MeanInterval
             $counts[(string) $stars] = ($counts[(string) $stars] ?? 0) + $times;
         }
         ksort($counts); // the same sum to its last digit, in whatever order the values come
-        $values = array_map(fn (string|int $stars, int $times): array => ['stars' => (float) $stars, 'count' => $times], array_keys($counts), $counts);
+        $values = array_map(
+            fn (string|int $stars, int $times): array => ['stars' => (float) $stars, 'count' => $times],
+            array_keys($counts),
+            $counts,
+        );
         $count = array_sum(array_column($values, 'count'));
         if ($count < 2) {
             return null;

@@ -16,11 +16,20 @@ final readonly class Overall
      * @param  MeanInterval|null  $interval  of the mean; null for fewer than two ratings
      * @param  WilsonInterval  $content  of the share with four stars and up
      */
-    private function __construct(public int $count, public ?float $mean, public array $spread, public int $sources, public ?int $since, public ?MeanInterval $interval, public WilsonInterval $content)
-    {
+    private function __construct(
+        public int $count,
+        public ?float $mean,
+        public array $spread,
+        public int $sources,
+        public ?int $since,
+        public ?MeanInterval $interval,
+        public WilsonInterval $content,
+    ) {
     }
 
-    /** @param  iterable<array{stars: float, count: int, source: string, oldest?: int|null}>  $tally how often each value of stars occurs */
+    /**
+     * @param  iterable<array{stars: float, count: int, source: string, oldest?: int|null}>  $tally how often each value of stars occurs
+     */
     public static function ofTally(iterable $tally): self
     {
         $tally = is_array($tally) ? $tally : iterator_to_array($tally, false);
@@ -43,7 +52,15 @@ final readonly class Overall
         $sum = array_sum(array_map(fn (string|int $stars, int $times): float => (float) $stars * $times, array_keys($sums), $sums));
         unset($sources['']); // a rating of which nobody knows where it was given
 
-        return new self($count, $count === 0 ? null : $sum / $count, $spread, count($sources), $since, MeanInterval::at95Percent($tally), WilsonInterval::at95Percent($spread[4] + $spread[5], $count));
+        return new self(
+            $count,
+            $count === 0 ? null : $sum / $count,
+            $spread,
+            count($sources),
+            $since,
+            MeanInterval::at95Percent($tally),
+            WilsonInterval::at95Percent($spread[4] + $spread[5], $count),
+        );
     }
 
     /** The mean as it is shown: one decimal, halves up. */

@@ -8,7 +8,8 @@ namespace Gnomic\Text;
 final class Address
 {
     /** The parts of an address: RFC 3986, appendix B. */
-    private const PARTS = '~^(?:(?<scheme>[^:/?#]+):)?(?://(?<authority>[^/?#]*))?(?<path>[^?#]*)(?:\?(?<query>[^#]*))?(?:#(?<fragment>.*))?$~su';
+    private const PARTS = '~^(?:(?<scheme>[^:/?#]+):)?(?://(?<authority>[^/?#]*))?(?<path>[^?#]*)'
+        .'(?:\?(?<query>[^#]*))?(?:#(?<fragment>.*))?$~su';
 
     /** Resolves a reference against a base by RFC 3986 §5.2. The reference itself where there is no usable base. */
     public static function resolved(string $reference, ?string $base): string

@@ -12,7 +12,10 @@ use LogicException;
 use MessageFormatter;
 use NumberFormatter;
 
-/** All that visitors read, in one language: messages in ICU MessageFormat, with plurals by CLDR, numbers and days as the language writes them. */
+/**
+ * All that visitors read, in one language: messages in ICU MessageFormat, with plurals by CLDR, numbers and days as the language
+ * writes them.
+ */
 final readonly class Catalogue
 {
     /** Whole numbers up to this are spelled, where the language does so in running text. */
@@ -24,8 +27,13 @@ final readonly class Catalogue
      * @param  array<string, string>  $messages  in ICU MessageFormat, by key
      * @param  bool  $spellsNumbers  whether small numbers stand as words
      */
-    public function __construct(public string $language, public string $locale, public string $name, private array $messages, private bool $spellsNumbers = false)
-    {
+    public function __construct(
+        public string $language,
+        public string $locale,
+        public string $name,
+        private array $messages,
+        private bool $spellsNumbers = false,
+    ) {
     }
 
     /**
@@ -35,7 +43,9 @@ final readonly class Catalogue
      */
     public static function read(mixed $json): self
     {
-        $text = fn (string $name): string => is_array($json) && is_string($json[$name] ?? null) ? $json[$name] : throw new InvalidArgumentException("A catalogue needs a text \"$name\".");
+        $text = fn (string $name): string => is_array($json) && is_string($json[$name] ?? null)
+            ? $json[$name]
+            : throw new InvalidArgumentException("A catalogue needs a text \"$name\".");
         $messages = [];
         foreach (is_array($json) && is_array($json['messages'] ?? null) ? $json['messages'] : [] as $key => $message) {
             if (! is_string($message) || MessageFormatter::create($text('locale'), $message) === null) {
@@ -44,7 +54,13 @@ final readonly class Catalogue
             $messages[(string) $key] = $message;
         }
 
-        return new self($text('language'), $text('locale'), $text('name'), $messages, is_array($json) && ($json['spellsNumbers'] ?? false) === true);
+        return new self(
+            $text('language'),
+            $text('locale'),
+            $text('name'),
+            $messages,
+            is_array($json) && ($json['spellsNumbers'] ?? false) === true,
+        );
     }
 
     /**
@@ -87,7 +103,9 @@ final readonly class Catalogue
     {
         $isSmall = (float) (int) $number === (float) $number && $number >= 0 && $number <= self::SPELLED;
 
-        return $this->spellsNumbers && $isSmall ? (string) (new NumberFormatter($this->locale, NumberFormatter::SPELLOUT))->format((int) $number) : $this->number($number);
+        return $this->spellsNumbers && $isSmall
+            ? (string) (new NumberFormatter($this->locale, NumberFormatter::SPELLOUT))->format((int) $number)
+            : $this->number($number);
     }
 
     /** @return list<string> */

@@ -7,7 +7,13 @@ namespace Gnomic\Text;
 /** Bytes to UTF-8: the byte order mark first, then what was declared, then what the bytes themselves show. */
 final readonly class Charset
 {
-    private const MARKS = ["\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE\x00\x00" => 'UTF-32LE', "\x00\x00\xFE\xFF" => 'UTF-32BE', "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE'];
+    private const MARKS = [
+        "\xEF\xBB\xBF" => 'UTF-8',
+        "\xFF\xFE\x00\x00" => 'UTF-32LE',
+        "\x00\x00\xFE\xFF" => 'UTF-32BE',
+        "\xFF\xFE" => 'UTF-16LE',
+        "\xFE\xFF" => 'UTF-16BE',
+    ];
 
     /** Ways of writing bytes that PHP lists among the encodings. */
     private const NO_CHARSETS = ['BASE64', 'UUENCODE', 'HTML-ENTITIES', 'Quoted-Printable', '7bit', '8bit'];
@@ -38,7 +44,11 @@ final readonly class Charset
 
             return $valid
                 ? self::as($bytes, 'UTF-8', $unknown === null ? null : "$unknown; read as UTF-8.")
-                : self::as($bytes, 'Windows-1252', ($unknown ?? 'No encoding is declared and this is not UTF-8').'; read as Windows-1252.');
+                : self::as(
+                    $bytes,
+                    'Windows-1252',
+                    ($unknown ?? 'No encoding is declared and this is not UTF-8').'; read as Windows-1252.',
+                );
         }
         if ($name === 'UTF-8' && ! $valid) {
             return self::as($bytes, 'Windows-1252', 'Declared as UTF-8, but it is not; read as Windows-1252.');
@@ -74,7 +84,16 @@ final readonly class Charset
         $name = strtolower(trim((string) $declared, " \t\"'"));
         $name = match ($name) {
             'utf8', 'utf-8', 'unicode-1-1-utf-8' => 'UTF-8',
-            'iso-8859-1', 'latin1', 'latin-1', 'l1', 'us-ascii', 'ascii', 'windows-1252', 'cp1252', 'x-cp1252', 'iso8859-1' => 'Windows-1252',
+            'iso-8859-1',
+            'latin1',
+            'latin-1',
+            'l1',
+            'us-ascii',
+            'ascii',
+            'windows-1252',
+            'cp1252',
+            'x-cp1252',
+            'iso8859-1' => 'Windows-1252',
             'shift_jis', 'shift-jis', 'sjis', 'x-sjis', 'windows-31j' => 'SJIS-win',
             'gb2312', 'gbk', 'gb18030' => 'GB18030',
             'euc-kr', 'ks_c_5601-1987' => 'UHC',

@@ -13,7 +13,8 @@ use Normalizer;
  */
 final class Fold
 {
-    private const ACCENTS = '/[\x{0300}-\x{036F}\x{0483}-\x{0487}\x{0591}-\x{05BD}\x{05BF}\x{05C1}\x{05C2}\x{05C4}\x{05C5}\x{05C7}\x{0610}-\x{061A}\x{064B}-\x{065F}\x{0670}\x{1AB0}-\x{1AFF}\x{1DC0}-\x{1DFF}\x{20D0}-\x{20FF}\x{FE20}-\x{FE2F}]+/u';
+    private const ACCENTS = '/[\x{0300}-\x{036F}\x{0483}-\x{0487}\x{0591}-\x{05BD}\x{05BF}\x{05C1}\x{05C2}\x{05C4}\x{05C5}\x{05C7}'
+        .'\x{0610}-\x{061A}\x{064B}-\x{065F}\x{0670}\x{1AB0}-\x{1AFF}\x{1DC0}-\x{1DFF}\x{20D0}-\x{20FF}\x{FE20}-\x{FE2F}]+/u';
 
     public static function text(string $text): string
     {

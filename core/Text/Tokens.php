@@ -39,13 +39,21 @@ final class Tokens
     public static function inAscii(string $tokens): string
     {
         return preg_match('/[^\x00-\x7F]/', $tokens) === 0 ? $tokens
-            : (string) preg_replace_callback('/[^\x00-\x7F]/u', fn (array $found): string => '_'.dechex((int) mb_ord($found[0], 'UTF-8')).'_', $tokens);
+            : (string) preg_replace_callback(
+                '/[^\x00-\x7F]/u',
+                fn (array $found): string => '_'.dechex((int) mb_ord($found[0], 'UTF-8')).'_',
+                $tokens,
+            );
     }
 
     /** What inAscii() was made of. */
     public static function fromAscii(string $ascii): string
     {
         return ! str_contains($ascii, '_') ? $ascii
-            : (string) preg_replace_callback('/_([0-9a-f]+)_/', fn (array $found): string => (string) mb_chr((int) hexdec($found[1]), 'UTF-8'), $ascii);
+            : (string) preg_replace_callback(
+                '/_([0-9a-f]+)_/',
+                fn (array $found): string => (string) mb_chr((int) hexdec($found[1]), 'UTF-8'),
+                $ascii,
+            );
     }
 }

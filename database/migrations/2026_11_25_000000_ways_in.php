@@ -85,7 +85,10 @@ return new class extends Migration
             // The words as they came, where tidying changed them.
             $table->text('original')->nullable();
             $table->dropIndex('entries_facts');
-            $table->index(['site_id', 'source', 'kind', 'gone', 'hidden', 'told_by', 'stars', 'length', 'published', 'ref'], 'entries_facts');
+            $table->index(
+                ['site_id', 'source', 'kind', 'gone', 'hidden', 'told_by', 'stars', 'length', 'published', 'ref'],
+                'entries_facts',
+            );
         });
         Schema::create('likenesses', function (Blueprint $table): void {
             $table->id();
@@ -99,7 +102,10 @@ return new class extends Migration
             $table->unique(['entry_id', 'other_id']);
         });
         // Where entries that may be alike meet; clustered by what is asked.
-        DB::statement('CREATE TABLE bands (site_id INTEGER NOT NULL, band INTEGER NOT NULL, entry_id INTEGER NOT NULL REFERENCES entries(id) ON DELETE CASCADE, PRIMARY KEY (site_id, band, entry_id)) WITHOUT ROWID');
+        DB::statement(
+            'CREATE TABLE bands (site_id INTEGER NOT NULL, band INTEGER NOT NULL, entry_id INTEGER NOT NULL REFERENCES entries(id) ON '
+                .'DELETE CASCADE, PRIMARY KEY (site_id, band, entry_id)) WITHOUT ROWID',
+        );
         DB::statement('CREATE INDEX bands_entry ON bands (entry_id)');
     }
 

@@ -35,14 +35,44 @@ return new class extends Migration
             $table->text('said')->default('');
             $table->unsignedInteger('lot')->default(0);
             $table->dropIndex('entries_facts');
-            $table->index(['site_id', 'source', 'kind', 'gone', 'hidden', 'held', 'barred', 'told_by', 'stars', 'length', 'published', 'subject', 'author',
-                'language', 'pictures', 'replied', 'likes', 'tags', 'labels', 'lot', 'ref'], 'entries_facts');
+            $table->index(
+                [
+                    'site_id',
+                    'source',
+                    'kind',
+                    'gone',
+                    'hidden',
+                    'held',
+                    'barred',
+                    'told_by',
+                    'stars',
+                    'length',
+                    'published',
+                    'subject',
+                    'author',
+                    'language',
+                    'pictures',
+                    'replied',
+                    'likes',
+                    'tags',
+                    'labels',
+                    'lot',
+                    'ref',
+                ],
+                'entries_facts',
+            );
             $table->index(['site_id', 'held']);
             $table->index(['site_id', 'author'], 'entries_authors');
         });
         // What entries agree in that are alike to most clauses; found class by class along an index of its own.
-        DB::statement('ALTER TABLE entries ADD COLUMN alike TEXT GENERATED ALWAYS AS (json_array(source, kind, gone, hidden, held, barred, told_by, stars, length > 0, pictures > 0, replied, subject, language)) VIRTUAL');
-        DB::statement('CREATE INDEX entries_alike ON entries (site_id, alike, published, ref, stars, length, lot, likes, source, author, language, tags, labels)');
+        DB::statement(
+            'ALTER TABLE entries ADD COLUMN alike TEXT GENERATED ALWAYS AS (json_array(source, kind, gone, hidden, held, barred, '
+                .'told_by, stars, length > 0, pictures > 0, replied, subject, language)) VIRTUAL',
+        );
+        DB::statement(
+            'CREATE INDEX entries_alike ON entries (site_id, alike, published, ref, stars, length, lot, likes, source, author, '
+                .'language, tags, labels)',
+        );
         // The key of the subject goes with the subject, whoever sets it.
         DB::statement('UPDATE entries SET subject = (SELECT key FROM subjects WHERE subjects.id = entries.subject_id)');
         foreach (['INSERT', 'UPDATE OF subject_id'] as $when) {
@@ -59,7 +89,10 @@ return new class extends Migration
             DB::statement("DROP TRIGGER entry_words_$when");
         }
         DB::statement('DROP TABLE entry_words');
-        DB::statement("CREATE VIRTUAL TABLE entry_words USING fts5(author, said, content='entries', content_rowid='id', tokenize=\"ascii tokenchars '_'\", prefix='2 3 4')");
+        DB::statement(
+            "CREATE VIRTUAL TABLE entry_words USING fts5(author, said, content='entries', content_rowid='id', tokenize=\"ascii "
+                ."tokenchars '_'\", prefix='2 3 4')",
+        );
         $forget = "INSERT INTO entry_words(entry_words, rowid, author, said) VALUES ('delete', old.id, old.author, old.said)";
         $learn = 'INSERT INTO entry_words(rowid, author, said) VALUES (new.id, new.author, new.said)';
         DB::statement("CREATE TRIGGER entry_words_insert AFTER INSERT ON entries BEGIN $learn; END");

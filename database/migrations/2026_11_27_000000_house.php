@@ -17,7 +17,9 @@ return new class extends Migration
             DB::statement("ALTER TABLE entries RENAME COLUMN $old TO $new");
         }
         foreach (EntryRecord::query()->lazyById(500) as $entry) {
-            DB::table('entries')->where('id', $entry->id)->update(PreparedEntry::of($entry->toCore(), $entry->digest)->askedColumns($entry->ref, $entry->own_labels ?? []));
+            DB::table('entries')->where('id', $entry->id)->update(
+                PreparedEntry::of($entry->toCore(), $entry->digest)->askedColumns($entry->ref, $entry->own_labels ?? []),
+            );
         }
         Schema::table('sites', function (Blueprint $table): void {
             // Languages that the widgets speak to visitors, the usual one first.

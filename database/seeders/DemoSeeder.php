@@ -24,13 +24,24 @@ final class DemoSeeder extends Seeder
         if (Site::query()->exists()) {
             // The demo may have been started at another port since.
             foreach (Source::query()->where('address', 'like', 'http://127.0.0.1:%')->get() as $source) {
-                $source->update(['address' => (string) preg_replace('~^http://127\.0\.0\.1:\d+(?=/(?:rookcall|barrowfair)/)~', $standins, $source->address)]);
+                $source->update(
+                    ['address' => (string) preg_replace(
+                        '~^http://127\.0\.0\.1:\d+(?=/(?:rookcall|barrowfair)/)~',
+                        $standins,
+                        $source->address,
+                    )],
+                );
             }
 
             return;
         }
         $owner = User::query()->create(['name' => 'Hester Quill', 'email' => 'owner@quillmoor.example', 'password' => 'harrow-lane-1926']);
-        $site = Site::query()->create(['name' => 'Quillmoor Observatory', 'address' => 'quillmoor.example', 'timezone' => 'Europe/London', 'languages' => ['en', 'de']]);
+        $site = Site::query()->create([
+            'name' => 'Quillmoor Observatory',
+            'address' => 'quillmoor.example',
+            'timezone' => 'Europe/London',
+            'languages' => ['en', 'de'],
+        ]);
         $site->members()->attach($owner->id);
         $site->credentials()->create(['channel' => 'wayleaf', 'secret' => 'wl-demo-key-7Q2M']);
 
@@ -41,8 +52,16 @@ final class DemoSeeder extends Seeder
             ['rookcall', 'Rookcall', 'feed', "$standins/rookcall/quillmoor/feed.atom"],
         ] as [$key, $name, $channel, $address]) {
             $subject = ['the-dome' => 'The Dome', 'harrow-lane' => 'Harrow Lane Planetarium'][$key] ?? 'Quillmoor Observatory';
-            $source = $site->sources()->create(['subject_id' => Subject::named($site, $subject)->id, 'key' => $key, 'name' => $name, 'channel' => $channel, 'address' => $address,
-                'cadence' => config('gnomic.cadence'), 'next_at' => now()]);
+            $source = $site->sources()
+                ->create([
+                    'subject_id' => Subject::named($site, $subject)->id,
+                    'key' => $key,
+                    'name' => $name,
+                    'channel' => $channel,
+                    'address' => $address,
+                    'cadence' => config('gnomic.cadence'),
+                    'next_at' => now(),
+                ]);
             $round = $rounds->run($source);
             if ($round?->outcome !== 'changed') {
                 throw new RuntimeException("The round of $name failed: $round?->reason");

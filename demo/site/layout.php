@@ -16,7 +16,12 @@
 <?php if ($standins !== '') { ?>
 <link rel="alternate" type="application/atom+xml" title="Short posts from the hill" href="<?= $standins ?>/rookcall/quillmoor/feed.atom">
 <?php } ?>
-<?= $linked === null ? '' : '<script type="application/ld+json">'.json_encode(['@context' => 'https://schema.org'] + $linked, JSON_THROW_ON_ERROR | JSON_HEX_TAG | JSON_UNESCAPED_UNICODE)."</script>\n" ?>
+<?= $linked === null
+    ? ''
+    : '<script type="application/ld+json">'.json_encode(
+        ['@context' => 'https://schema.org'] + $linked,
+        JSON_THROW_ON_ERROR | JSON_HEX_TAG | JSON_UNESCAPED_UNICODE,
+    )."</script>\n" ?>
 </head>
 <body>
 <header class="top"><div class="wide">

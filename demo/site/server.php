@@ -17,7 +17,13 @@ if ($path === '/robots.txt' || $path === '/sitemap.xml') {
     header('Content-Type: '.($path === '/robots.txt' ? 'text/plain' : 'application/xml'));
     $origin = 'http://'.$_SERVER['HTTP_HOST'];
     echo $path === '/robots.txt' ? "User-agent: *\nDisallow: /staff\nSitemap: $origin/sitemap.xml\n"
-        : '<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">'.implode('', array_map(static fn (string $page): string => "<url><loc>$origin$page</loc></url>", ['/', '/visit', '/planetarium', '/shop', '/about', '/staff'])).'</urlset>';
+        : '<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">'.implode(
+            '',
+            array_map(
+                static fn (string $page): string => "<url><loc>$origin$page</loc></url>",
+                ['/', '/visit', '/planetarium', '/shop', '/about', '/staff'],
+            ),
+        ).'</urlset>';
 
     return;
 }

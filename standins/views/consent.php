@@ -24,7 +24,9 @@
 </ul>
 <fieldset><legend>For which account?</legend>
 <?php foreach ($accounts as $index => $account) { ?>
-<label><input type="radio" name="account" value="<?= htmlspecialchars($account['id']) ?>"<?= $index === 0 ? ' checked' : '' ?>> <?= htmlspecialchars($account['name']) ?></label>
+<label><input type="radio" name="account" value="<?= htmlspecialchars($account['id']) ?>"<?= $index === 0
+    ? ' checked'
+    : '' ?>> <?= htmlspecialchars($account['name']) ?></label>
 <?php } ?>
 </fieldset>
 <?php foreach (['redirect_uri', 'state', 'scope', 'code_challenge'] as $name) { ?>

@@ -16,7 +16,28 @@ final class BriefSchemaTest extends TestCase
 {
     /** What is tried at every path: each kind of value, at and beyond usual bounds. */
     private const VALUES = ['null', 'true', 'false', '0', '1', '-1', '2', '2.5', '5.0', '5.5', '6', '10', '11', '39', '40', '100', '101', '1e3', '2000', '2001', '1e400', '10001', '""', '"x"', '"keep"', '"days"', '"newest"', '"everything"', '"paper"', '"Paper!"', '"en-GB"', '"en_GB"', '"2026-02-28"', '"2026-02-30"',
-        '[]', '["a"]', '["a","a"]', '[1]', '[null]', '[""]', '["review"]', '["words"]', '["overall","overall"]', '{}', '{"x":1}', '{"name":"list"}', '{"name":"carousel","across":9}', '{"name":"list","across":3}', '{"channel":"a"}', '{"page":"/"}', '{"from":4}', '{"any":["a"]}', '[{"channel":"a"},{"channel":"a"}]', '[{"page":"/a","any":[""]}]', '[{}]', '[[]]'];
+        '[]',
+        '["a"]',
+        '["a","a"]',
+        '[1]',
+        '[null]',
+        '[""]',
+        '["review"]',
+        '["words"]',
+        '["overall","overall"]',
+        '{}',
+        '{"x":1}',
+        '{"name":"list"}',
+        '{"name":"carousel","across":9}',
+        '{"name":"list","across":3}',
+        '{"channel":"a"}',
+        '{"page":"/"}',
+        '{"from":4}',
+        '{"any":["a"]}',
+        '[{"channel":"a"},{"channel":"a"}]',
+        '[{"page":"/a","any":[""]}]',
+        '[{}]',
+        '[[]]'];
 
     private static function schema(): stdClass
     {
@@ -28,7 +49,11 @@ final class BriefSchemaTest extends TestCase
 
     public function test_what_is_published_is_what_clauses_and_layouts_make(): void
     {
-        self::assertSame(json_encode(Brief::schema(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n", (string) file_get_contents(dirname(__DIR__, 2).'/core/Brief/brief.schema.json'), 'write it anew with: php artisan gnomic:schema --write');
+        self::assertSame(
+            json_encode(Brief::schema(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n",
+            (string) file_get_contents(dirname(__DIR__, 2).'/core/Brief/brief.schema.json'),
+            'write it anew with: php artisan gnomic:schema --write',
+        );
     }
 
     public function test_reader_and_schema_agree_at_every_path(): void
@@ -38,7 +63,12 @@ final class BriefSchemaTest extends TestCase
         $seen = ['taken' => 0, 'refused' => 0];
         foreach ($paths as $path) {
             $around = self::around($path);
-            foreach ([...self::VALUES, json_encode(str_repeat('ü', 36)), json_encode(str_repeat('ü', 121)), json_encode(array_fill(0, 51, 'a'))] as $value) {
+            foreach ([
+                ...self::VALUES,
+                json_encode(str_repeat('ü', 36)),
+                json_encode(str_repeat('ü', 121)),
+                json_encode(array_fill(0, 51, 'a')),
+            ] as $value) {
                 $this->compare(sprintf($around, (string) $value), $seen);
             }
         }
@@ -49,7 +79,12 @@ final class BriefSchemaTest extends TestCase
     public function test_what_it_writes_whole_keeps_the_schema(): void
     {
         $schema = self::schema();
-        foreach (['{"version":1}', '{"version":2,"sift":{"stars":{},"when":{},"labels":{"byPage":[{"page":"/a"}]},"languages":{"only":["en"]}},"shape":{"layout":{"name":"list"},"shorten":null}}', '{"version":1,"shape":{"layout":"carousel","autoplay":5}}'] as $json) {
+        foreach ([
+            '{"version":1}',
+            '{"version":2,"sift":{"stars":{},"when":{},"labels":{"byPage":[{"page":"/a"}]},"languages":{"only":["en"]}},'
+                .'"shape":{"layout":{"name":"list"},"shorten":null}}',
+            '{"version":1,"shape":{"layout":"carousel","autoplay":5}}',
+        ] as $json) {
             $whole = BriefReader::fromJson($json)->toArray();
             self::assertTrue((new Validator)->validate(json_decode((string) json_encode($whole)), $schema)->isValid(), $json);
             self::assertSame($whole, BriefReader::read($whole)->toArray(), 'and is read the same');
@@ -58,10 +93,26 @@ final class BriefSchemaTest extends TestCase
 
     public function test_the_first_form_is_upgraded(): void
     {
-        $upgraded = BriefReader::fromJson('{"version":1,"shape":{"layout":"carousel","across":4,"wholeRows":true,"autoplay":7,"head":[]}}')->toArray();
+        $upgraded = BriefReader::fromJson(
+            '{"version":1,"shape":{"layout":"carousel","across":4,"wholeRows":true,"autoplay":7,"head":[]}}',
+        )->toArray();
         self::assertSame(['name' => 'carousel', 'across' => 4, 'wholeRows' => true, 'autoplay' => 7], $upgraded['shape']['layout']);
-        self::assertSame(['name' => 'list'], BriefReader::fromJson('{"version":1,"shape":{"layout":"list","across":4,"wholeRows":true,"autoplay":null}}')->toArray()['shape']['layout']);
-        foreach (['{"version":2,"shape":{"across":3}}', '{"version":1,"shape":{"layout":"mosaic"}}', '{"version":1,"shape":{"across":9}}', '{"version":3}', '{"version":"2"}', '{}', '[]', '7'] as $wrong) {
+        self::assertSame(
+            ['name' => 'list'],
+            BriefReader::fromJson(
+                '{"version":1,"shape":{"layout":"list","across":4,"wholeRows":true,"autoplay":null}}',
+            )->toArray()['shape']['layout'],
+        );
+        foreach ([
+            '{"version":2,"shape":{"across":3}}',
+            '{"version":1,"shape":{"layout":"mosaic"}}',
+            '{"version":1,"shape":{"across":9}}',
+            '{"version":3}',
+            '{"version":"2"}',
+            '{}',
+            '[]',
+            '7',
+        ] as $wrong) {
             try {
                 BriefReader::fromJson($wrong);
                 self::fail("$wrong was taken");

@@ -34,7 +34,16 @@ final class ContrastTest extends TestCase
         for ($index = 0; $index < 60; $index++) {
             $pairs[] = [sprintf('#%06x', ($index * 2_654_435) % 0xFFFFFF), sprintf('#%06x', ($index * 40_503_001) % 0xFFFFFF)];
         }
-        $process = new Process(['node', '--input-type=module', '-e', 'import c from "wcag-contrast"; console.log(JSON.stringify(JSON.parse(process.argv[1]).map(([a, b]) => c.hex(a, b))))', (string) json_encode($pairs)], dirname(__DIR__, 2));
+        $process = new Process(
+            [
+                'node',
+                '--input-type=module',
+                '-e',
+                'import c from "wcag-contrast"; console.log(JSON.stringify(JSON.parse(process.argv[1]).map(([a, b]) => c.hex(a, b))))',
+                (string) json_encode($pairs),
+            ],
+            dirname(__DIR__, 2),
+        );
         $process->mustRun();
         $reference = json_decode($process->getOutput(), true, flags: JSON_THROW_ON_ERROR);
         foreach ($pairs as $index => [$one, $two]) {

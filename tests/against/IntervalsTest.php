@@ -37,7 +37,10 @@ final class IntervalsTest extends TestCase
         self::assertSame([0.0, 1.0], [WilsonInterval::at95Percent(0, 0)->lower, WilsonInterval::at95Percent(0, 0)->upper]);
         for ($trials = 1; $trials < 60; $trials++) {
             for ($successes = 0; $successes <= $trials; $successes++) {
-                [$one, $other] = [WilsonInterval::at95Percent($successes, $trials), WilsonInterval::at95Percent($trials - $successes, $trials)];
+                [$one, $other] = [
+                    WilsonInterval::at95Percent($successes, $trials),
+                    WilsonInterval::at95Percent($trials - $successes, $trials),
+                ];
                 self::assertEqualsWithDelta($one->lower, 1 - $other->upper, 1e-12, 'the same seen from the other side');
                 self::assertTrue($one->lower <= $successes / $trials && $successes / $trials <= $one->upper);
             }
@@ -48,11 +51,20 @@ final class IntervalsTest extends TestCase
 
     public function test_means_and_students_quantiles_agree_with_reference_libraries(): void
     {
-        $samples = [[5, 5, 4], [1, 5], [4.6, 4.6, 4.6, 4.2, 1.0], [5, 4, 4, 3, 2, 5, 5, 5, 1, 4, 4.5, 3.5], array_map(fn (int $number): float => 1 + ($number * 7 % 9) / 2, range(0, 299))];
+        $samples = [
+            [5, 5, 4],
+            [1, 5],
+            [4.6, 4.6, 4.6, 4.2, 1.0],
+            [5, 4, 4, 3, 2, 5, 5, 5, 1, 4, 4.5, 3.5],
+            array_map(fn (int $number): float => 1 + ($number * 7 % 9) / 2, range(0, 299)),
+        ];
         $process = new Process(['node', __DIR__.'/intervals.mjs'], input: (string) json_encode($samples));
         $theirs = json_decode($process->mustRun()->getOutput(), true);
         foreach ($samples as $index => $sample) {
-            $ours = MeanInterval::at95Percent(array_map(fn (int|float $stars): array => ['stars' => (float) $stars, 'count' => 1], $sample));
+            $ours = MeanInterval::at95Percent(array_map(
+                fn (int|float $stars): array => ['stars' => (float) $stars, 'count' => 1],
+                $sample,
+            ));
             self::assertNotNull($ours);
             self::assertEqualsWithDelta([$theirs[$index]['mean'], $theirs[$index]['deviation']], [$ours->mean, $ours->deviation], 1e-10);
             self::assertEqualsWithDelta($theirs[$index]['quantile'], StudentT::quantile(0.975, count($sample) - 1), 1e-6);
@@ -72,7 +84,10 @@ final class IntervalsTest extends TestCase
     /** 16 CFR 465.7: what is shown of reviews must not be taken for all of them; the figures are over all. */
     public function test_figures_tell_what_they_rest_on(): void
     {
-        $overall = Overall::ofTally([['stars' => 5.0, 'count' => 60, 'source' => 'a', 'oldest' => 200], ['stars' => 2.0, 'count' => 20, 'source' => 'b', 'oldest' => 100]]);
+        $overall = Overall::ofTally([
+            ['stars' => 5.0, 'count' => 60, 'source' => 'a', 'oldest' => 200],
+            ['stars' => 2.0, 'count' => 20, 'source' => 'b', 'oldest' => 100],
+        ]);
         self::assertSame([80, 2, 100, '4.3'], [$overall->count, $overall->sources, $overall->since, $overall->shown()]);
         self::assertEqualsWithDelta([0.6453, 0.8321], [$overall->content->lower, $overall->content->upper], 5e-4);
     }

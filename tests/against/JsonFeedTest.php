@@ -21,15 +21,29 @@ final class JsonFeedTest extends TestCase
         // From memory of the specification's simple example.
         $reading = FeedReader::read('{"version": "https://jsonfeed.org/version/1.1", "title": "My Example Feed", "home_page_url": "https://example.org/", "feed_url": "https://example.org/feed.json",
             "items": [{"id": "2", "content_text": "This is a second item.", "url": "https://example.org/second-item"}, {"id": "1", "content_html": "<p>Hello, world!</p>", "url": "https://example.org/initial-post"}]}');
-        self::assertSame(['JSON Feed 1.1', 'My Example Feed', 'https://example.org/', []], [$reading->format, $reading->title, $reading->home, $reading->problems]);
-        self::assertSame([['2', 'This is a second item.', 'https://example.org/second-item'], ['1', 'Hello, world!', 'https://example.org/initial-post']],
+        self::assertSame(
+            ['JSON Feed 1.1', 'My Example Feed', 'https://example.org/', []],
+            [$reading->format, $reading->title, $reading->home, $reading->problems],
+        );
+        self::assertSame([
+            ['2', 'This is a second item.', 'https://example.org/second-item'],
+            ['1', 'Hello, world!', 'https://example.org/initial-post'],
+        ],
             array_map(fn (Entry $entry) => [$entry->id, $entry->text, $entry->url], $reading->entries));
     }
 
     public function test_what_is_written_keeps_the_rules_and_comes_back(): void
     {
         $shown = [
-            new Entry('a', Kind::Review, 'dome', rating: Rating::on(Scale::between(1, 10), 9.0), text: 'Fine', language: 'en', published: new \DateTimeImmutable('2026-01-02T03:04:05Z')),
+            new Entry(
+                'a',
+                Kind::Review,
+                'dome',
+                rating: Rating::on(Scale::between(1, 10), 9.0),
+                text: 'Fine',
+                language: 'en',
+                published: new \DateTimeImmutable('2026-01-02T03:04:05Z'),
+            ),
             new Entry('b', Kind::Review, 'dome', rating: Rating::on(Scale::ofStars(), 4.0)),
         ];
         $feed = json_decode(JsonFeed::write('https://g.example', 'k3y', 'Dome', $shown), true, flags: JSON_THROW_ON_ERROR);
@@ -37,7 +51,23 @@ final class JsonFeedTest extends TestCase
         self::assertSame('https://jsonfeed.org/version/1.1', $feed['version']);
         self::assertSame('Dome', $feed['title']);
         self::assertSame('https://g.example/w/k3y.json', $feed['feed_url']);
-        $known = ['id', 'url', 'external_url', 'title', 'content_html', 'content_text', 'summary', 'image', 'banner_image', 'date_published', 'date_modified', 'authors', 'tags', 'language', 'attachments'];
+        $known = [
+            'id',
+            'url',
+            'external_url',
+            'title',
+            'content_html',
+            'content_text',
+            'summary',
+            'image',
+            'banner_image',
+            'date_published',
+            'date_modified',
+            'authors',
+            'tags',
+            'language',
+            'attachments',
+        ];
         foreach ($feed['items'] as $item) {
             self::assertIsString($item['id']);
             self::assertIsString($item['content_text'] ?? $item['content_html'] ?? null);

@@ -16,13 +16,47 @@ final class LanguageTest extends TestCase
 {
     /** Ours, by the file of the package and the code that franc gives. */
     private const FILES = [
-        'eng' => ['en', 'eng'], 'deu_1996' => ['de', 'deu'], 'fra' => ['fr', 'fra'], 'spa' => ['es', 'spa'], 'ita' => ['it', 'ita'], 'nld' => ['nl', 'nld'],
-        'por_PT' => ['pt', 'por'], 'swe' => ['sv', 'swe'], 'dan' => ['da', 'dan'], 'nob' => ['nb', 'nob'], 'pol' => ['pl', 'pol'], 'ces' => ['cs', 'ces'],
-        'slk' => ['sk', 'slk'], 'hun' => ['hu', 'hun'], 'ron_2006' => ['ro', 'ron'], 'fin' => ['fi', 'fin'], 'tur' => ['tr', 'tur'], 'hrv' => ['hr', 'hrv'],
-        'slv' => ['sl', 'slv'], 'est' => ['et', 'ekk'], 'lav' => ['lv', 'lvs'], 'lit' => ['lt', 'lit'], 'cat' => ['ca', 'cat'], 'vie' => ['vi', 'vie'],
-        'ind' => ['id', 'ind'], 'rus' => ['ru', 'rus'], 'ukr' => ['uk', 'ukr'], 'bel' => ['be', 'bel'], 'bul' => ['bg', 'bul'], 'mkd' => ['mk', 'mkd'],
-        'srp_cyrl' => ['sr', 'srp'], 'arb' => ['ar', 'arb'], 'pes_1' => ['fa', 'pes'], 'urd' => ['ur', 'urd'], 'hin' => ['hi', 'hin'], 'mar' => ['mr', 'mar'],
-        'nep' => ['ne', 'npi'], 'ell_monotonic' => ['el', 'ell'], 'jpn' => ['ja', 'jpn'], 'kor' => ['ko', 'kor'], 'cmn_hans' => ['zh', 'cmn'],
+        'eng' => ['en', 'eng'],
+        'deu_1996' => ['de', 'deu'],
+        'fra' => ['fr', 'fra'],
+        'spa' => ['es', 'spa'],
+        'ita' => ['it', 'ita'],
+        'nld' => ['nl', 'nld'],
+        'por_PT' => ['pt', 'por'],
+        'swe' => ['sv', 'swe'],
+        'dan' => ['da', 'dan'],
+        'nob' => ['nb', 'nob'],
+        'pol' => ['pl', 'pol'],
+        'ces' => ['cs', 'ces'],
+        'slk' => ['sk', 'slk'],
+        'hun' => ['hu', 'hun'],
+        'ron_2006' => ['ro', 'ron'],
+        'fin' => ['fi', 'fin'],
+        'tur' => ['tr', 'tur'],
+        'hrv' => ['hr', 'hrv'],
+        'slv' => ['sl', 'slv'],
+        'est' => ['et', 'ekk'],
+        'lav' => ['lv', 'lvs'],
+        'lit' => ['lt', 'lit'],
+        'cat' => ['ca', 'cat'],
+        'vie' => ['vi', 'vie'],
+        'ind' => ['id', 'ind'],
+        'rus' => ['ru', 'rus'],
+        'ukr' => ['uk', 'ukr'],
+        'bel' => ['be', 'bel'],
+        'bul' => ['bg', 'bul'],
+        'mkd' => ['mk', 'mkd'],
+        'srp_cyrl' => ['sr', 'srp'],
+        'arb' => ['ar', 'arb'],
+        'pes_1' => ['fa', 'pes'],
+        'urd' => ['ur', 'urd'],
+        'hin' => ['hi', 'hin'],
+        'mar' => ['mr', 'mar'],
+        'nep' => ['ne', 'npi'],
+        'ell_monotonic' => ['el', 'ell'],
+        'jpn' => ['ja', 'jpn'],
+        'kor' => ['ko', 'kor'],
+        'cmn_hans' => ['zh', 'cmn'],
         'heb' => ['he', 'heb'], 'tha' => ['th', 'tha'], 'hye' => ['hy', 'hye'], 'kat' => ['ka', 'kat'],
     ];
 
@@ -61,14 +95,30 @@ final class LanguageTest extends TestCase
 
     public function test_short_words_are_unknown_rather_than_a_guess(): void
     {
-        foreach (['Great!', 'OK', 'Super', '★★★★★', '10/10', '', '12345', 'Top', '👍👍', 'Bravo!', 'Bad date but fine', 'Not bad at all'] as $text) {
+        foreach ([
+            'Great!',
+            'OK',
+            'Super',
+            '★★★★★',
+            '10/10',
+            '',
+            '12345',
+            'Top',
+            '👍👍',
+            'Bravo!',
+            'Bad date but fine',
+            'Not bad at all',
+        ] as $text) {
             self::assertNull(Languages::of($text), $text);
         }
     }
 
     public function test_scripts_that_one_language_uses_tell_it_at_once(): void
     {
-        self::assertSame(['el', 'ja', 'ko', 'zh', 'he', 'th'], array_map(Languages::of(...), ['Υπέροχο', 'すばらしい', '좋아요', '很好的地方', 'מקום נהדר', 'ดีมาก']));
+        self::assertSame(
+            ['el', 'ja', 'ko', 'zh', 'he', 'th'],
+            array_map(Languages::of(...), ['Υπέροχο', 'すばらしい', '좋아요', '很好的地方', 'מקום נהדר', 'ดีมาก']),
+        );
         self::assertSame('ja', Languages::of('星空観望会は最高の体験でした。'));
     }
 

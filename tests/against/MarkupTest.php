@@ -17,16 +17,45 @@ final class MarkupTest extends TestCase
     public function test_schema_orgs_microwave(string $html): void
     {
         $page = PageReader::read($html);
-        self::assertSame([['Ellie', 'Not a happy camper', 1.0, 'The lamp burned out and now I have to replace it.', 'Kenmore White 17" Microwave'], ['Lucas', 'Value purchase', 4.0, 'Great microwave for the price. It is small and fits in my apartment.', 'Kenmore White 17" Microwave']],
-            array_map(fn (Entry $entry): array => [$entry->author->name, $entry->title, $entry->stars(), $entry->text, $entry->subject], $page->reading->entries));
+        self::assertSame([
+            ['Ellie', 'Not a happy camper', 1.0, 'The lamp burned out and now I have to replace it.', 'Kenmore White 17" Microwave'],
+            [
+                'Lucas',
+                'Value purchase',
+                4.0,
+                'Great microwave for the price. It is small and fits in my apartment.',
+                'Kenmore White 17" Microwave',
+            ],
+        ],
+            array_map(
+                fn (Entry $entry): array => [$entry->author->name, $entry->title, $entry->stars(), $entry->text, $entry->subject],
+                $page->reading->entries,
+            ));
         self::assertSame(['3.5 of 5', 11], [$page->described[0]->figures?->mean->spoken(), $page->described[0]->figures?->count]);
     }
 
     /** @return iterable<string, array{string}> */
     public static function microwave(): iterable
     {
-        yield 'JSON-LD' => ['<script type="application/ld+json">{"@context":"https://schema.org","@type":"Product","aggregateRating":{"@type":"AggregateRating","ratingValue":"3.5","reviewCount":"11"},"description":"0.7 cubic feet countertop microwave.","name":"Kenmore White 17\" Microwave","image":"kenmore-microwave-17in.jpg","offers":{"@type":"Offer","availability":"https://schema.org/InStock","price":"55.00","priceCurrency":"USD"},"review":[{"@type":"Review","author":"Ellie","datePublished":"2011-04-01","reviewBody":"The lamp burned out and now I have to replace it.","name":"Not a happy camper","reviewRating":{"@type":"Rating","bestRating":"5","ratingValue":"1","worstRating":"1"}},{"@type":"Review","author":"Lucas","datePublished":"2011-03-25","reviewBody":"Great microwave for the price. It is small and fits in my apartment.","name":"Value purchase","reviewRating":{"@type":"Rating","bestRating":"5","ratingValue":"4","worstRating":"1"}}]}</script>'];
-        yield 'microdata' => ['<div itemscope itemtype="https://schema.org/Product"><span itemprop="name">Kenmore White 17" Microwave</span><img itemprop="image" src="kenmore-microwave-17in.jpg" alt=""><div itemprop="aggregateRating" itemscope itemtype="https://schema.org/AggregateRating">Rated <span itemprop="ratingValue">3.5</span>/5 based on <span itemprop="reviewCount">11</span> customer reviews</div><div itemprop="review" itemscope itemtype="https://schema.org/Review"><span itemprop="name">Not a happy camper</span> - by <span itemprop="author">Ellie</span>, <meta itemprop="datePublished" content="2011-04-01">April 1, 2011<div itemprop="reviewRating" itemscope itemtype="https://schema.org/Rating"><meta itemprop="worstRating" content="1"><span itemprop="ratingValue">1</span>/<span itemprop="bestRating">5</span>stars</div><span itemprop="reviewBody">The lamp burned out and now I have to replace it.</span></div><div itemprop="review" itemscope itemtype="https://schema.org/Review"><span itemprop="name">Value purchase</span> - by <span itemprop="author">Lucas</span>, <meta itemprop="datePublished" content="2011-03-25">March 25, 2011<div itemprop="reviewRating" itemscope itemtype="https://schema.org/Rating"><meta itemprop="worstRating" content="1"><span itemprop="ratingValue">4</span>/<span itemprop="bestRating">5</span>stars</div><span itemprop="reviewBody">Great microwave for the price. It is small and fits in my apartment.</span></div></div>'];
+        yield 'JSON-LD' => [
+            '<script type="application/ld+json">{"@context":"https://schema.org","@type":"Product","aggregateRating":{"@type":"AggregateRating","ratingValue":"3.5","reviewCount":"11"},"description":"0.7 cubic feet countertop microwave.","name":"Kenmore White 17\" Microwave","image":"kenmore-microwave-17in.jpg","offers":{"@type":"Offer","availability":"https://schema.org/InStock","price":"55.00","priceCurrency":"USD"},"review":[{"@type":"Review","author":"Ellie","datePublished":"2011-04-01","reviewBody":"The lamp burned out and now I have to replace it.","name":"Not a happy camper","reviewRating":{"@type":"Rating","bestRating":"5","ratingValue":"1","worstRating":"1"}},{"@type":"Review","author":"Lucas","datePublished":"2011-03-25","reviewBody":"Great microwave for the price. It is small and fits in my apartment.","name":"Value purchase","reviewRating":{"@type":"Rating","bestRating":"5","ratingValue":"4","worstRating":"1"}}]}</script>',
+        ];
+        yield 'microdata' => [
+            '<div itemscope itemtype="https://schema.org/Product"><span itemprop="name">Kenmore White 17" Microwave</span><img '
+                .'itemprop="image" src="kenmore-microwave-17in.jpg" alt=""><div itemprop="aggregateRating" itemscope '
+                .'itemtype="https://schema.org/AggregateRating">Rated <span itemprop="ratingValue">3.5</span>/5 based on <span '
+                .'itemprop="reviewCount">11</span> customer reviews</div><div itemprop="review" itemscope '
+                .'itemtype="https://schema.org/Review"><span itemprop="name">Not a happy camper</span> - by <span '
+                .'itemprop="author">Ellie</span>, <meta itemprop="datePublished" content="2011-04-01">April 1, 2011<div '
+                .'itemprop="reviewRating" itemscope itemtype="https://schema.org/Rating"><meta itemprop="worstRating" '
+                .'content="1"><span itemprop="ratingValue">1</span>/<span itemprop="bestRating">5</span>stars</div><span '
+                .'itemprop="reviewBody">The lamp burned out and now I have to replace it.</span></div><div itemprop="review" '
+                .'itemscope itemtype="https://schema.org/Review"><span itemprop="name">Value purchase</span> - by <span '
+                .'itemprop="author">Lucas</span>, <meta itemprop="datePublished" content="2011-03-25">March 25, 2011<div '
+                .'itemprop="reviewRating" itemscope itemtype="https://schema.org/Rating"><meta itemprop="worstRating" '
+                .'content="1"><span itemprop="ratingValue">4</span>/<span itemprop="bestRating">5</span>stars</div><span '
+                .'itemprop="reviewBody">Great microwave for the price. It is small and fits in my apartment.</span></div></div>',
+        ];
     }
 
     /** The same microformats as npm microformats-parser finds: name, author, rating, words, date. */
@@ -43,7 +72,11 @@ final class MarkupTest extends TestCase
         $theirs = json_decode($process->mustRun()->getOutput(), true);
         $entries = PageReader::entries($html, null, 'https://a.example/')->entries;
         $ours = array_map(fn (Entry $entry): array => ['name' => $entry->title, 'author' => $entry->author->name, 'photo' => $entry->author->image, 'rating' => $entry->rating === null ? null : (string) $entry->rating->value,
-            'words' => preg_replace('/\s+/', '', $entry->text), 'url' => $entry->url, 'published' => $entry->published?->format('Y-m-d'), 'item' => $entry->subject, 'category' => $entry->tags], $entries);
+            'words' => preg_replace('/\s+/', '', $entry->text),
+            'url' => $entry->url,
+            'published' => $entry->published?->format('Y-m-d'),
+            'item' => $entry->subject,
+            'category' => $entry->tags], $entries);
         self::assertSame($theirs, $ours);
     }
 }

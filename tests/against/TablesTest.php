@@ -32,7 +32,14 @@ final class TablesTest extends TestCase
             ['Bob', '2024-03-02T13:30:00Z', '4 of 5', "Line 1\nLine 2", null],
             ['Çağla', '2024-05-06T00:00:00Z', '80 of 100', 'By share', null],
             [null, null, '5 of 5', 'After a gap', null],
-        ], array_map(fn ($entry): array => [$entry->author->name, EntryJson::date($entry->published), $entry->rating?->spoken(), $entry->text, $entry->reply?->text], $reading->entries));
+        ], array_map(fn ($entry): array => [
+            $entry->author->name,
+            EntryJson::date($entry->published),
+            $entry->rating?->spoken(),
+            $entry->text,
+            $entry->reply?->text,
+        ],
+            $reading->entries));
     }
 
     /** The same table saved by LibreOffice 7.4 and Gnumeric 1.12 from one CSV file. */
@@ -46,7 +53,14 @@ final class TablesTest extends TestCase
             ['Bob', '2024-03-02T00:00:00Z', 4.0, "Line 1\nLine 2", null],
             ['Çağla', '2024-05-06T00:00:00Z', 5.0, 'By hand', null],
             ['End', '2024-06-07T00:00:00Z', 3.0, 'After a gap', null],
-        ], array_map(fn ($entry): array => [$entry->author->name, EntryJson::date($entry->published), $entry->stars(), $entry->text, $entry->reply?->text], $reading->entries));
+        ], array_map(fn ($entry): array => [
+            $entry->author->name,
+            EntryJson::date($entry->published),
+            $entry->stars(),
+            $entry->text,
+            $entry->reply?->text,
+        ],
+            $reading->entries));
     }
 
     /** @return iterable<array{string}> */
@@ -59,12 +73,24 @@ final class TablesTest extends TestCase
 
     public function test_dates_counted_from_1904(): void
     {
-        self::assertSame(['2024-03-01T00:00:00Z'], array_map(fn ($entry): ?string => EntryJson::date($entry->published), EntryRows::reading(TableReader::read(self::written('1904')), new DateTimeZone('UTC'))->entries));
+        self::assertSame(
+            ['2024-03-01T00:00:00Z'],
+            array_map(
+                fn ($entry): ?string => EntryJson::date($entry->published),
+                EntryRows::reading(TableReader::read(self::written('1904')), new DateTimeZone('UTC'))->entries,
+            ),
+        );
     }
 
     public function test_cells_that_lead_somewhere(): void
     {
-        self::assertSame([['Ann', 'https://ex.example/1?a=b&c=d'], ['Bob', 'https://ex.example/2']], array_map(fn ($entry): array => [$entry->author->name, $entry->url], EntryRows::reading(TableReader::read(self::written('links')), new DateTimeZone('UTC'))->entries));
+        self::assertSame(
+            [['Ann', 'https://ex.example/1?a=b&c=d'], ['Bob', 'https://ex.example/2']],
+            array_map(
+                fn ($entry): array => [$entry->author->name, $entry->url],
+                EntryRows::reading(TableReader::read(self::written('links')), new DateTimeZone('UTC'))->entries,
+            ),
+        );
     }
 
     public function test_a_formula_without_a_result_is_told(): void

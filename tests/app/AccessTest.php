@@ -39,8 +39,12 @@ final class AccessTest extends TestCase
         parse_str((string) parse_url($address, PHP_URL_QUERY), $query);
         $page = (string) file_get_contents($address);
         self::assertStringContainsString('asks to', $page);
-        $context = stream_context_create(['http' => ['method' => 'POST', 'header' => 'Content-Type: application/x-www-form-urlencoded', 'follow_location' => 0,
-            'content' => http_build_query(array_intersect_key($query, array_flip(['redirect_uri', 'state', 'scope', 'code_challenge'])) + $with)]]);
+        $context = stream_context_create(['http' => ['method' => 'POST', 'header' => 'Content-Type: '
+            .'application/x-www-form-urlencoded', 'follow_location' => 0,
+            'content' => http_build_query(
+                array_intersect_key($query, array_flip(['redirect_uri', 'state', 'scope', 'code_challenge']))
+                    + $with,
+            )]]);
         file_get_contents((string) strtok($address, '?'), false, $context);
         $back = array_values(array_filter($http_response_header, fn (string $line): bool => str_starts_with($line, 'Location: ')))[0];
 
@@ -62,7 +66,10 @@ final class AccessTest extends TestCase
 
     private function connected(string $channel, string $address, ?Grant $grant): Source
     {
-        $key = $this->postJson('/api/sources', ['channel' => $channel, 'address' => $address, 'name' => $address, 'grant' => $grant?->id])->assertCreated()->json('key');
+        $key = $this->postJson(
+            '/api/sources',
+            ['channel' => $channel, 'address' => $address, 'name' => $address, 'grant' => $grant?->id],
+        )->assertCreated()->json('key');
 
         return Source::query()->where('key', $key)->firstOrFail();
     }
@@ -140,11 +147,19 @@ final class AccessTest extends TestCase
         $media = array_map(fn (EntryRecord $one): array => $one->toCore()->media, EntryRecord::query()->get()->all());
         $film = array_values(array_filter($media, fn (array $of): bool => count($of) === 2))[0] ?? self::fail('no film');
         self::assertSame(['image', 'video'], [$film[0]->type, $film[1]->type], 'a film has its still');
-        $this->patchJson('/api/sources/photos', ['profile' => ['name' => 'The hill', 'picture' => "$this->standins/pictures/hill.png", 'bio' => 'Stars.']])->assertOk()->assertJsonPath('profile.bio', 'Stars.');
+        $this->patchJson(
+            '/api/sources/photos',
+            ['profile' => ['name' => 'The hill', 'picture' => "$this->standins/pictures/hill.png", 'bio' => 'Stars.']],
+        )->assertOk()->assertJsonPath('profile.bio', 'Stars.');
         $shown = $this->postJson('/api/proof', ['brief' => ['version' => 1, 'gather' => ['sources' => ['photos']]]])->assertOk();
         self::assertStringContainsString('The hill', (string) $shown->json('fragment'), 'the account is shown as its owner wants it');
-        Source::query()->where('address', 'photos')->update(['profile' => json_encode(['bio' => 'An upland public observatory. Gloves, please.'])]);
-        self::assertSame('An upland public observatory. Gloves, please.', Source::query()->where('address', 'photos')->firstOrFail()->profile['bio'] ?? null);
+        Source::query()->where('address', 'photos')->update(
+            ['profile' => json_encode(['bio' => 'An upland public observatory. Gloves, please.'])],
+        );
+        self::assertSame(
+            'An upland public observatory. Gloves, please.',
+            Source::query()->where('address', 'photos')->firstOrFail()->profile['bio'] ?? null,
+        );
     }
 
     public function test_a_private_account_is_told(): void
@@ -159,9 +174,15 @@ final class AccessTest extends TestCase
         $this->begun();
         self::assertStringContainsString('wants a token', (string) $this->getJson('/api/boards')->assertUnprocessable()->json('message'));
         $this->putJson('/api/credentials/corkwall', ['secret' => 'wl-demo-key-7Q2M'])->assertNoContent();
-        self::assertStringContainsString('for another service', (string) $this->getJson('/api/boards')->assertUnprocessable()->json('message'));
+        self::assertStringContainsString(
+            'for another service',
+            (string) $this->getJson('/api/boards')->assertUnprocessable()->json('message'),
+        );
         $this->putJson('/api/credentials/corkwall', ['secret' => 'ck-5d1e-demo-board'])->assertNoContent();
-        self::assertSame(['Night skies', 'Plates from the nineteen-twenties', 'For later'], array_column($this->getJson('/api/boards')->json('choices'), 'name'));
+        self::assertSame(
+            ['Night skies', 'Plates from the nineteen-twenties', 'For later'],
+            array_column($this->getJson('/api/boards')->json('choices'), 'name'),
+        );
         self::assertSame(7, $this->roundOf($this->connected('corkwall', 'night-skies', null))->added);
         self::assertSame(0, $this->roundOf($this->connected('corkwall', 'empty-board', null))->added);
     }
@@ -173,7 +194,11 @@ final class AccessTest extends TestCase
         $this->withKey($this->site, 'wl-fresh-key-9T1R');
         $round = $this->roundOf($source);
         self::assertStringContainsString('not active yet; it waits and tries again by itself', (string) $round->reason);
-        self::assertLessThanOrEqual(90, now()->diffInSeconds($source->refresh()->next_at), 'it asks again soon, and not before the service said');
+        self::assertLessThanOrEqual(
+            90,
+            now()->diffInSeconds($source->refresh()->next_at),
+            'it asks again soon, and not before the service said',
+        );
         $this->site->update(['address' => 'elsewhere.example']);
         $this->withKey($this->site, 'wl-site-key-4H8C');
         self::assertStringContainsString('kept for another site', (string) $this->roundOf($source)->reason);
@@ -195,9 +220,18 @@ final class AccessTest extends TestCase
             self::assertSame('unchanged', $this->roundOf($source)->outcome);
         }
         self::assertSame(8, Source::query()->where('address', 'like', '%star-wheel')->firstOrFail()->figures['count'] ?? null);
-        $this->postJson('/api/look', ['address' => "$this->standins/barrowfair/stalls/quillmoor"])->assertOk()->assertJsonCount(3, 'page.about');
-        $of = $this->postJson('/api/sources', ['channel' => 'page', 'address' => "$this->standins/barrowfair/stalls/quillmoor", 'name' => 'Lantern', 'of' => 'Red Lantern'])->json('key');
+        $this->postJson(
+            '/api/look',
+            ['address' => "$this->standins/barrowfair/stalls/quillmoor"],
+        )->assertOk()->assertJsonCount(3, 'page.about');
+        $of = $this->postJson(
+            '/api/sources',
+            ['channel' => 'page', 'address' => "$this->standins/barrowfair/stalls/quillmoor", 'name' => 'Lantern', 'of' => 'Red Lantern'],
+        )->json('key');
         self::assertSame(3, $this->roundOf(Source::query()->where('key', $of)->firstOrFail())->added);
-        $this->postJson('/api/look', ['address' => "$this->standins/ticketwick/venues/tv-dome"])->assertOk()->assertJsonPath('other.channel', 'ticketwick');
+        $this->postJson(
+            '/api/look',
+            ['address' => "$this->standins/ticketwick/venues/tv-dome"],
+        )->assertOk()->assertJsonPath('other.channel', 'ticketwick');
     }
 }

@@ -29,14 +29,39 @@ final class CommandsTest extends TestCase
         self::assertSame([0, ''], [$status, $err]);
         $lines = array_map(fn (string $line): array => json_decode($line, true, flags: JSON_THROW_ON_ERROR), explode("\n", trim($out)));
         self::assertSame(['https://hill.example/1', 'two', 'three', 'four'], array_column($lines, 'id'));
-        self::assertSame(['id', 'kind', 'source', 'subject', 'url', 'author', 'rating', 'title', 'text', 'html', 'language', 'published', 'updated', 'reply', 'media', 'tags', 'likes', 'comments'], array_keys($lines[0]));
+        self::assertSame(
+            [
+                'id',
+                'kind',
+                'source',
+                'subject',
+                'url',
+                'author',
+                'rating',
+                'title',
+                'text',
+                'html',
+                'language',
+                'published',
+                'updated',
+                'reply',
+                'media',
+                'tags',
+                'likes',
+                'comments',
+            ],
+            array_keys($lines[0]),
+        );
         [, $again] = $this->artisan(['gnomic:read', '-', '--as=json'], $out);
         self::assertSame($out, $again, 'what it prints it reads');
     }
 
     public function test_problems_stand_beside_what_could_be_read(): void
     {
-        [$status, $out, $err] = $this->artisan(['gnomic:read', '-', '--from=https://hill.example/'], "<rss version=\"2.0\"><channel>\n<item><title>A & b</title><link>/x</link><pubDate>soon</pubDate></item></channel></rss>");
+        [$status, $out, $err] = $this->artisan(
+            ['gnomic:read', '-', '--from=https://hill.example/'],
+            "<rss version=\"2.0\"><channel>\n<item><title>A & b</title><link>/x</link><pubDate>soon</pubDate></item></channel></rss>",
+        );
         self::assertSame(0, $status);
         self::assertStringContainsString('"url":"https://hill.example/x"', $out);
         self::assertStringContainsString('line 2: An ampersand', $err);
@@ -51,11 +76,23 @@ final class CommandsTest extends TestCase
 
     public function test_reading_a_page_and_its_problems_by_review(): void
     {
-        $page = '<!doctype html><html lang="en"><script type="application/ld+json">{"@type":"Product","name":"Wheel","review":[{"@type":"Review","author":"Jo","reviewBody":"Turns well and fits the pocket of my coat.","reviewRating":{"ratingValue":4}},{"@type":"Review","author":"Al","reviewBody":"Fine","datePublished":"someday","reviewRating":{"ratingValue":9}}]}</script>';
+        $page = '<!doctype html><html lang="en"><script '
+            .'type="application/ld+json">{"@type":"Product","name":"Wheel","review":[{"@type":"Review","author":"Jo","reviewBody":"Turns well and fits the pocket of my coat.","reviewRating":{"ratingValue":4}},{"@type":"Review","author":"Al","reviewBody":"Fine","datePublished":"someday","reviewRating":{"ratingValue":9}}]}</script>';
         foreach ([[], ['--as=page']] as $how) {
             [$status, $out, $err] = $this->artisan(['gnomic:read', '-', ...$how], $page);
             self::assertSame(0, $status);
-            self::assertSame([['Jo', 'Wheel', 'en', 4], ['Al', 'Wheel', null, null]], array_map(fn (array $entry): array => [$entry['author']['name'], $entry['subject'], $entry['language'], $entry['rating']['stars'] ?? null], self::lines($out)));
+            self::assertSame(
+                [['Jo', 'Wheel', 'en', 4], ['Al', 'Wheel', null, null]],
+                array_map(
+                    fn (array $entry): array => [
+                        $entry['author']['name'],
+                        $entry['subject'],
+                        $entry['language'],
+                        $entry['rating']['stars'] ?? null,
+                    ],
+                    self::lines($out),
+                ),
+            );
             self::assertStringContainsString('review 2: "someday" is no date', $err);
             self::assertStringContainsString('review 2: 9 lies outside the scale', $err);
         }
@@ -65,7 +102,10 @@ final class CommandsTest extends TestCase
     {
         foreach (['reviews-libreoffice.ods', 'reviews-gnumeric.xlsx'] as $file) {
             [$status, $out, $err] = $this->artisan(['gnomic:read', __DIR__."/../against/files/$file"]);
-            self::assertSame([0, '', ['Ann', 'Bob', 'Çağla', 'End']], [$status, $err, array_column(array_column(self::lines($out), 'author'), 'name')]);
+            self::assertSame(
+                [0, '', ['Ann', 'Bob', 'Çağla', 'End']],
+                [$status, $err, array_column(array_column(self::lines($out), 'author'), 'name')],
+            );
         }
         $table = "author;date;rating;text\nJo;03/04/2026;4,5;Good\nAl;05/06/2026;x;Bad\n";
         [, $out, $err] = $this->artisan(['gnomic:read', '-'], $table);
@@ -78,7 +118,11 @@ final class CommandsTest extends TestCase
 
     public function test_language_is_found_where_nobody_named_it(): void
     {
-        [, $out] = $this->artisan(['gnomic:read', '-', '--as=json'], '{"id":"1","text":"Wir hatten einen wunderschönen Abend und die Führung war sehr freundlich."}'."\n".'{"id":"2","text":"Great!"}'."\n".'{"id":"3","text":"Wir waren da und es war schön und klar.","language":"nds"}');
+        [, $out] = $this->artisan(
+            ['gnomic:read', '-', '--as=json'],
+            '{"id":"1","text":"Wir hatten einen wunderschönen Abend und die Führung war sehr freundlich."}'."\n"
+                .'{"id":"2","text":"Great!"}'."\n".'{"id":"3","text":"Wir waren da und es war schön und klar.","language":"nds"}',
+        );
         self::assertSame(['de', null, 'nds'], array_column(self::lines($out), 'language'));
     }
 
@@ -99,16 +143,32 @@ final class CommandsTest extends TestCase
         yield 'no file' => [['gnomic:read', 'nowhere.xml'], '', 'no file nowhere.xml'];
         yield 'a page' => [['gnomic:read', '-'], '<!doctype html><title>x</title>', 'a web page'];
         yield 'a zip' => [['gnomic:read', '-'], "PK\x03\x04", 'a zip archive'];
-        yield 'a page without reviews' => [['gnomic:read', '-', '--as=page'], '<!doctype html><title>x</title><p>Hello', 'no reviews marked up'];
+        yield 'a page without reviews' => [
+            ['gnomic:read', '-', '--as=page'],
+            '<!doctype html><title>x</title><p>Hello',
+            'no reviews marked up',
+        ];
         yield 'a table without a header' => [['gnomic:read', '-', '--as=table'], "Jo,2026-01-01,5\n", 'names no columns'];
-        yield 'a locked workbook' => [['gnomic:read', '-'], "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600).'E'."\0".implode("\0", str_split('ncryptedPackage'))."\0", 'password'];
+        yield 'a locked workbook' => [
+            ['gnomic:read', '-'],
+            "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600).'E'."\0".implode("\0", str_split('ncryptedPackage'))."\0",
+            'password',
+        ];
         yield 'an order of dates that is none' => [['gnomic:read', '-', '--as=table', '--dates=backwards'], "text\nx\n", '--dates is'];
         yield 'another way of reading' => [['gnomic:read', '-', '--as=owl'], '', '--as is auto, feed, page, table or json'];
         yield 'no entries' => [['gnomic:read', '-', '--as=json'], "x\n", 'line 1'];
         yield 'a private address' => [['gnomic:read', 'http://127.0.0.1:9/'], '', 'private network'];
         yield 'a brief that is no JSON' => [['gnomic:sift', '-', '--entries=x'], '{', 'is not JSON'];
-        yield 'a brief that breaks its schema' => [['gnomic:sift', '-', '--entries=x'], '{"version":1,"sift":{"limit":0}}', '/sift/limit must be between 1 and 100'];
-        yield 'a width that is none' => [['gnomic:render', '-', '--entries=tests/app/entries.jsonl', '--width=wide'], '{"version":1}', '--width'];
+        yield 'a brief that breaks its schema' => [
+            ['gnomic:sift', '-', '--entries=x'],
+            '{"version":1,"sift":{"limit":0}}',
+            '/sift/limit must be between 1 and 100',
+        ];
+        yield 'a width that is none' => [
+            ['gnomic:render', '-', '--entries=tests/app/entries.jsonl', '--width=wide'],
+            '{"version":1}',
+            '--width',
+        ];
     }
 
     public function test_sifting_and_its_reasons(): void

@@ -23,9 +23,15 @@ final class Contract
         /** @var array<string, mixed> $document */
         $document = Yaml::parseFile(dirname(__DIR__, 2).'/docs/openapi.yaml');
         // The brief has a file of its own.
-        $document['components']['schemas']['Brief'] = array_diff_key(json_decode((string) file_get_contents(dirname(__DIR__, 2).'/core/Brief/brief.schema.json'), true), ['$schema' => 1, '$id' => 1]);
+        $document['components']['schemas']['Brief'] = array_diff_key(
+            json_decode((string) file_get_contents(dirname(__DIR__, 2).'/core/Brief/brief.schema.json'), true),
+            ['$schema' => 1, '$id' => 1],
+        );
         $described = $document['paths'][$path][$method]['responses'][(string) $response->getStatusCode()] ?? null;
-        Assert::assertNotNull($described, "$method $path answers {$response->getStatusCode()}, which is not described: ".$response->getContent());
+        Assert::assertNotNull(
+            $described,
+            "$method $path answers {$response->getStatusCode()}, which is not described: ".$response->getContent(),
+        );
         if (isset($described['$ref'])) {
             $described = $document['components']['responses'][basename((string) $described['$ref'])];
         }
@@ -35,7 +41,12 @@ final class Contract
 
             return;
         }
-        $whole = ['$schema' => 'https://json-schema.org/draft/2020-12/schema', '$id' => 'https://gnomic.example/openapi.json', 'components' => ['schemas' => $document['components']['schemas']], 'allOf' => [$schema]];
+        $whole = [
+            '$schema' => 'https://json-schema.org/draft/2020-12/schema',
+            '$id' => 'https://gnomic.example/openapi.json',
+            'components' => ['schemas' => $document['components']['schemas']],
+            'allOf' => [$schema],
+        ];
         $result = (new Validator)->validate(json_decode((string) $response->getContent()), json_decode((string) json_encode($whole)));
         $error = $result->error();
         Assert::assertNull($error, "$method $path: ".($error === null ? '' : json_encode((new ErrorFormatter)->format($error))));

@@ -47,7 +47,10 @@ final class DiscoveryTest extends TestCase
 
     public function test_without_a_sitemap_the_front_pages_links_lead_on(): void
     {
-        $found = $this->found(['/' => '<a href="/about">About</a><a href="https://elsewhere.example/">Away</a><a href="/missing">Gone</a>', '/about' => self::linked('{"@type":"LocalBusiness","name":"The Dome"}')]);
+        $found = $this->found([
+            '/' => '<a href="/about">About</a><a href="https://elsewhere.example/">Away</a><a href="/missing">Gone</a>',
+            '/about' => self::linked('{"@type":"LocalBusiness","name":"The Dome"}'),
+        ]);
         self::assertSame(['The Dome'], array_column($found->subjects, 'name'));
         self::assertCount(3, $found->read, 'its own pages, and nobody else\'s');
         self::assertStringContainsString('/missing answered with status 404', $found->problems[0]);
@@ -58,35 +61,72 @@ final class DiscoveryTest extends TestCase
         $found = $this->found([
             '/' => '<title>Front</title>',
             '/robots.txt' => "User-agent: *\nDisallow: /secret\nSitemap: {o}/all.xml",
-            '/all.xml' => '<sitemapindex xmlns="http://www.sitemaps.org/schemas/sitemap/0.9"><sitemap><loc>{o}/pages.xml</loc></sitemap></sitemapindex>',
+            '/all.xml' => '<sitemapindex '
+                .'xmlns="http://www.sitemaps.org/schemas/sitemap/0.9"><sitemap><loc>{o}/pages.xml</loc></sitemap></sitemapindex>',
             '/pages.xml' => '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9"><url><loc>{o}/shop</loc></url><url><loc>{o}/secret</loc></url><url><loc>https://elsewhere.example/x</loc></url></urlset>',
-            '/shop' => self::linked('{"@type":"Product","name":"Wheel","review":{"@type":"Review","reviewBody":"Turns well.","author":"Jo"}}'),
+            '/shop' => self::linked(
+                '{"@type":"Product","name":"Wheel","review":{"@type":"Review","reviewBody":"Turns well.","author":"Jo"}}',
+            ),
             '/secret' => self::linked('{"@type":"Product","name":"Never read"}'),
         ]);
         self::assertSame([['Wheel', 'Product', '/shop describes it']], array_map(array_values(...), $found->subjects));
-        self::assertSame([['page', 'Wheel', '/shop marks up one review of it', null]], array_map(fn (array $source): array => [$source['channel'], $source['subject'], $source['why'], $source['needs']], $found->sources));
+        self::assertSame(
+            [['page', 'Wheel', '/shop marks up one review of it', null]],
+            array_map(
+                fn (array $source): array => [$source['channel'], $source['subject'], $source['why'], $source['needs']],
+                $found->sources,
+            ),
+        );
     }
 
     public function test_one_feed_in_several_forms_is_one_and_what_is_connected_says_so(): void
     {
-        $pages = ['/' => '<head><link rel="alternate" type="application/rss+xml" title="Posts" href="/feed.rss"><link rel="alternate" type="application/atom+xml" href="/feed.atom"><link rel="alternate" type="application/feed+json" href="/feed.json"></head>'];
+        $pages = [
+            '/' => '<head><link rel="alternate" type="application/rss+xml" title="Posts" href="/feed.rss"><link rel="alternate" '
+                .'type="application/atom+xml" href="/feed.atom"><link rel="alternate" type="application/feed+json" '
+                .'href="/feed.json"></head>',
+        ];
         $found = $this->found($pages);
-        self::assertSame([['feed', 'Posts', false]], array_map(fn (array $source): array => [$source['channel'], $source['name'], $source['connected']], $found->sources));
+        self::assertSame(
+            [['feed', 'Posts', false]],
+            array_map(fn (array $source): array => [$source['channel'], $source['name'], $source['connected']], $found->sources),
+        );
         $this->source($this->mine, 'posts', 'feed', $found->sources[0]['address']);
-        config(['gnomic.private_hosts' => [...config('gnomic.private_hosts'), parse_url($found->sources[0]['address'], PHP_URL_HOST).':'.parse_url($found->sources[0]['address'], PHP_URL_PORT)]]);
+        config(
+            ['gnomic.private_hosts' => [
+                ...config('gnomic.private_hosts'),
+                parse_url($found->sources[0]['address'], PHP_URL_HOST).':'.parse_url($found->sources[0]['address'], PHP_URL_PORT),
+            ]],
+        );
         self::assertTrue($this->app->make(Discover::class)->at($this->mine, $found->read[0])->sources[0]['connected']);
     }
 
     public function test_who_says_what_it_is_of_knows_more_than_a_bare_link(): void
     {
         $address = config('gnomic.channels.wayleaf.address').'/places/wl-dome';
-        $found = $this->found(['/' => "<a href=\"$address\">Find us</a><a href=\"/about\">About</a>", '/about' => self::linked("{\"@type\":\"Museum\",\"name\":\"The Dome\",\"sameAs\":[\"$address\",\"https://unknown.example/us\"]}")]);
-        self::assertSame([['wayleaf', 'wl-dome', 'The Dome']], array_map(fn (array $source): array => [$source['channel'], $source['address'], $source['subject']], $found->sources));
+        $found = $this->found([
+            '/' => "<a href=\"$address\">Find us</a><a href=\"/about\">About</a>",
+            '/about' => self::linked(
+                "{\"@type\":\"Museum\",\"name\":\"The Dome\",\"sameAs\":[\"$address\",\"https://unknown.example/us\"]}",
+            ),
+        ]);
+        self::assertSame(
+            [['wayleaf', 'wl-dome', 'The Dome']],
+            array_map(fn (array $source): array => [$source['channel'], $source['address'], $source['subject']], $found->sources),
+        );
     }
 
     public function test_frames_of_a_page_are_no_subjects(): void
     {
-        $found = $this->found(['/' => self::linked('{"@graph":[{"@type":"WebSite","name":"Site"},{"@type":"BreadcrumbList","name":"Crumbs"},{"@type":"WebPage","name":"Page"},{"@type":"SportsActivityLocation","name":"Track"},{"@type":"Article","name":"News"},{"@type":"BookStore","name":"Books"}]}')]);
+        $found = $this->found(
+            [
+                '/' => self::linked(
+                    '{"@graph":[{"@type":"WebSite","name":"Site"},{"@type":"BreadcrumbList","name":"Crumbs"},{"@type":"WebPage",'
+                        .'"name":"Page"},{"@type":"SportsActivityLocation","name":"Track"},{"@type":"Article","name":"News"},'
+                        .'{"@type":"BookStore","name":"Books"}]}',
+                ),
+            ],
+        );
         self::assertSame(['Books'], array_column($found->subjects, 'name'));
     }
 
@@ -125,6 +165,9 @@ final class DiscoveryTest extends TestCase
             self::assertNotSame('', $channel->brings(), $key);
             self::assertNull($channel->recognised('https://nobody.example/x'), $key);
         }
-        self::assertSame(['table', 'hand'], array_keys(array_filter($this->app->make(Channels::class)->all(), fn ($channel): bool => ! $channel->isAsked())));
+        self::assertSame(
+            ['table', 'hand'],
+            array_keys(array_filter($this->app->make(Channels::class)->all(), fn ($channel): bool => ! $channel->isAsked())),
+        );
     }
 }

@@ -53,8 +53,12 @@ final class EditionFilesTest extends TestCase
 
     public function test_two_workers_writing_at_once_end_with_one_whole_edition(): void
     {
-        $script = 'require $argv[1]; $f = new App\Editions\EditionFiles($argv[2]); for ($i = 0; $i < 20; $i++) { $r = new App\Editions\Rendering("<p>$i</p>", "d$i", "{}"); $f->write("k3yk3y", $r); $f->point("k3yk3y", $r->hash(), time()); }';
-        $workers = array_map(fn (): Process => new Process([PHP_BINARY, '-r', $script, dirname(__DIR__, 2).'/vendor/autoload.php', $this->folder]), range(1, 3));
+        $script = 'require $argv[1]; $f = new App\Editions\EditionFiles($argv[2]); for ($i = 0; $i < 20; $i++) { $r = new '
+            .'App\Editions\Rendering("<p>$i</p>", "d$i", "{}"); $f->write("k3yk3y", $r); $f->point("k3yk3y", $r->hash(), time()); }';
+        $workers = array_map(
+            fn (): Process => new Process([PHP_BINARY, '-r', $script, dirname(__DIR__, 2).'/vendor/autoload.php', $this->folder]),
+            range(1, 3),
+        );
         foreach ($workers as $worker) {
             $worker->start();
         }

@@ -42,22 +42,41 @@ final class GatheredTest extends TestCase
         config(['gnomic.editions' => getenv('GNOMIC_DATA').'/w-gathered']);
     }
 
-    private static function said(string $id, string $text = self::WORDS, string $author = 'Ines Marlow', string $day = '2026-11-12', float $stars = 5.0): Entry
-    {
-        return new Entry($id, Kind::Review, author: new Author($author), rating: Rating::on(Scale::ofStars(), $stars), text: $text, published: new DateTimeImmutable("{$day}T12:00:00Z"));
+    private static function said(
+        string $id,
+        string $text = self::WORDS,
+        string $author = 'Ines Marlow',
+        string $day = '2026-11-12',
+        float $stars = 5.0,
+    ): Entry {
+        return new Entry(
+            $id,
+            Kind::Review,
+            author: new Author($author),
+            rating: Rating::on(Scale::ofStars(), $stars),
+            text: $text,
+            published: new DateTimeImmutable("{$day}T12:00:00Z"),
+        );
     }
 
     public function test_what_is_told_twice_counts_once_and_the_owner_has_the_last_word(): void
     {
         Queue::fake();
         $this->actingAs($this->ownerOf($this->site));
-        $this->store($this->source($this->site, 'one'), [self::said('a'), self::said('b', 'Something else that nobody else has said in these words.')]);
+        $this->store(
+            $this->source($this->site, 'one'),
+            [self::said('a'), self::said('b', 'Something else that nobody else has said in these words.')],
+        );
         $this->store($this->source($this->site, 'two'), [self::said('c', self::WORDS.' Really.', 'Ines M.', '2026-11-13')]);
         $count = fn (): int => (int) $this->postJson('/api/proof', ['brief' => ['version' => 1]])->assertOk()->json('figures.count');
         self::assertSame(2, $count(), 'a duplicate counts once in every figure');
         self::assertTrue(EntryRecord::query()->where('ref', 'one:a')->firstOrFail()->duplicate, 'the one with more words speaks');
 
-        self::assertSame(2, (int) $this->postJson('/api/proof', ['brief' => ['version' => 1, 'gather' => ['sources' => ['one']]]])->json('figures.count'), 'where the speaker\'s source is left out, the next one speaks');
+        self::assertSame(
+            2,
+            (int) $this->postJson('/api/proof', ['brief' => ['version' => 1, 'gather' => ['sources' => ['one']]]])->json('figures.count'),
+            'where the speaker\'s source is left out, the next one speaks',
+        );
 
         $response = $this->getJson('/api/likeness?id=one:a');
         Contract::assertKept('get', '/likeness', $response);
@@ -66,12 +85,25 @@ final class GatheredTest extends TestCase
 
         Contract::assertKept('post', '/likeness/parted', $this->postJson('/api/likeness/parted', ['id' => 'one:a']));
         self::assertSame(3, $count());
-        $this->store($this->site->sources()->where('key', 'two')->firstOrFail(), [self::said('c', self::WORDS.' Really and truly.', 'Ines M.', '2026-11-13')]);
-        self::assertSame(1, EntryRecord::query()->where('source_entry_id', 'c')->firstOrFail()->revisions()->count(), 'it was edited at the source');
+        $this->store(
+            $this->site->sources()->where('key', 'two')->firstOrFail(),
+            [self::said('c', self::WORDS.' Really and truly.', 'Ines M.', '2026-11-13')],
+        );
+        self::assertSame(
+            1,
+            EntryRecord::query()->where('source_entry_id', 'c')->firstOrFail()->revisions()->count(),
+            'it was edited at the source',
+        );
         self::assertSame(3, $count(), 'and stays parted');
         Contract::assertKept('post', '/likeness/joined', $this->postJson('/api/likeness/joined', ['ids' => ['one:a', 'two:c']]));
         self::assertSame(2, $count());
-        self::assertSame(['reason' => 'It was told elsewhere too, and the other one speaks for both.'], array_intersect_key($this->postJson('/api/sieve', ['brief' => ['version' => 1], 'step' => 'once', 'kept' => false])->json('entries.0'), ['reason' => 1]));
+        self::assertSame(
+            ['reason' => 'It was told elsewhere too, and the other one speaks for both.'],
+            array_intersect_key(
+                $this->postJson('/api/sieve', ['brief' => ['version' => 1], 'step' => 'once', 'kept' => false])->json('entries.0'),
+                ['reason' => 1],
+            ),
+        );
     }
 
     public function test_when_the_speaker_goes_another_speaks(): void
@@ -96,7 +128,12 @@ final class GatheredTest extends TestCase
         $this->actingAs($this->ownerOf($this->site));
         $source = $this->source($this->site);
         $this->store($source, [self::said('a'), self::said('b', 'Other words of another night, and none of them the same.')]);
-        $this->app->make(EntryStore::class)->take($source, [self::said('b', 'Other words of another night, and none of them the same.')], Coverage::Whole, 'A test');
+        $this->app->make(EntryStore::class)->take(
+            $source,
+            [self::said('b', 'Other words of another night, and none of them the same.')],
+            Coverage::Whole,
+            'A test',
+        );
         self::assertSame(1, $this->present());
         $this->patchJson('/api/sources/the-dome', ['showsGone' => true])->assertOk();
         self::assertSame(2, $this->present());
@@ -113,7 +150,9 @@ final class GatheredTest extends TestCase
         Queue::fake();
         $this->actingAs($this->ownerOf($this->site));
         $response = $this->post('/api/testimonials', ['author' => 'Juno Park', 'role' => 'Teacher', 'text' => 'Thirty children, one comet.', 'rating' => '4.5', 'email' => 'juno@school.example', 'labels' => 'school, warm',
-            'subject' => 'The Dome', 'date' => '2026-05-01', 'picture' => UploadedFile::fake()->image('juno.jpg', 300, 200)], ['Accept' => 'application/json']);
+            'subject' => 'The Dome',
+            'date' => '2026-05-01',
+            'picture' => UploadedFile::fake()->image('juno.jpg', 300, 200)], ['Accept' => 'application/json']);
         Contract::assertKept('post', '/testimonials', $response);
         self::assertStringNotContainsString('juno@', (string) $response->getContent());
         self::assertStringNotContainsString('juno@', (string) json_encode(DB::table('entries')->get()), 'encrypted at rest');
@@ -124,7 +163,11 @@ final class GatheredTest extends TestCase
         $picture = Picture::query()->firstOrFail();
         self::assertSame(['kept', 200, 200], [$picture->state, $picture->width, $picture->height], 'cut square');
 
-        $this->post("/api/testimonials/$id", ['author' => 'Juno Park', 'text' => 'Thirty-one children, one comet.'], ['Accept' => 'application/json'])->assertOk();
+        $this->post(
+            "/api/testimonials/$id",
+            ['author' => 'Juno Park', 'text' => 'Thirty-one children, one comet.'],
+            ['Accept' => 'application/json'],
+        )->assertOk();
         $entry = EntryRecord::query()->firstOrFail();
         self::assertSame([1, 'Thirty-one children, one comet.'], [$entry->revisions()->count(), $entry->toCore()->text]);
         self::assertNotNull($entry->toCore()->author->image, 'the picture stays');
@@ -133,19 +176,47 @@ final class GatheredTest extends TestCase
         $this->deleteJson("/api/testimonials/$id?removed=0")->assertNoContent();
         self::assertFalse($entry->refresh()->gone);
         $this->post('/api/testimonials', ['author' => 'Nobody'], ['Accept' => 'application/json'])->assertUnprocessable();
-        $this->post('/api/testimonials', ['author' => 'X', 'text' => 'y', 'picture' => UploadedFile::fake()->createWithContent('x.png', 'no picture')], ['Accept' => 'application/json'])->assertUnprocessable();
+        $this->post(
+            '/api/testimonials',
+            ['author' => 'X', 'text' => 'y', 'picture' => UploadedFile::fake()->createWithContent('x.png', 'no picture')],
+            ['Accept' => 'application/json'],
+        )->assertUnprocessable();
     }
 
     public function test_pictures_are_fetched_kept_small_and_stripped_and_the_lost_become_initials(): void
     {
         $this->startStandins();
         config(['queue.default' => 'null']);
-        $entry = fn (string $id, string $url, ?string $face): Entry => new Entry($id, Kind::Post, author: new Author('Ines Marlow', image: $face), text: "Words of $id", media: [new Media('image', $url, alt: 'A sky')]);
-        $this->store($this->source($this->site), [$entry('a', "$this->standins/pictures/one.png?w=1600", "$this->standins/pictures/face.png?w=300"), $entry('b', "$this->standins/pictures/none.svg", "$this->standins/gone.png")]);
-        $widget = $this->site->widgets()->create(['key' => 'withpictures', 'name' => 'W', 'brief' => BriefReader::read(['version' => 1, 'shape' => ['card' => ['words', 'name', 'face', 'pictures'], 'names' => 'short']])->toArray()]);
+        $entry = fn (string $id, string $url, ?string $face): Entry => new Entry(
+            $id,
+            Kind::Post,
+            author: new Author('Ines Marlow', image: $face),
+            text: "Words of $id",
+            media: [new Media('image', $url, alt: 'A sky')],
+        );
+        $this->store(
+            $this->source($this->site),
+            [
+                $entry('a', "$this->standins/pictures/one.png?w=1600", "$this->standins/pictures/face.png?w=300"),
+                $entry('b', "$this->standins/pictures/none.svg", "$this->standins/gone.png"),
+            ],
+        );
+        $widget = $this->site->widgets()->create([
+            'key' => 'withpictures',
+            'name' => 'W',
+            'brief' => BriefReader::read([
+                'version' => 1,
+                'shape' => ['card' => ['words', 'name', 'face', 'pictures'], 'names' => 'short'],
+            ])->toArray(),
+        ]);
         $this->publish($widget);
         $this->app->make(Renders::class)->workOff($this->site->id);
-        $html = fn (): string => (string) file_get_contents(config('gnomic.editions').'/withpictures/'.$widget->refresh()->edition?->hash.'/widget.html');
+        $html = fn (): string => (string) file_get_contents(
+            config('gnomic.editions')
+                .'/withpictures/'
+                .$widget->refresh()->edition?->hash
+                .'/widget.html',
+        );
         self::assertStringNotContainsString('<img', $html(), 'nothing of others is ever loaded');
         self::assertSame(2, substr_count($html(), '>IM</span>'));
         self::assertStringContainsString('Ines M.', $html());
@@ -165,7 +236,11 @@ final class GatheredTest extends TestCase
     public function test_bytes_that_are_no_picture_or_a_huge_one(): void
     {
         $files = new PictureFiles(getenv('GNOMIC_DATA').'/w-gathered/p');
-        foreach (['no picture', '<svg xmlns="http://www.w3.org/2000/svg"/>', "\x89PNG\r\n\x1a\n"."\0\0\0\rIHDR\0\0\xFF\xFF\0\0\xFF\xFF\x08\x02\0\0\0"."\0\0\0\0"] as $bytes) {
+        foreach ([
+            'no picture',
+            '<svg xmlns="http://www.w3.org/2000/svg"/>',
+            "\x89PNG\r\n\x1a\n"."\0\0\0\rIHDR\0\0\xFF\xFF\0\0\xFF\xFF\x08\x02\0\0\0"."\0\0\0\0",
+        ] as $bytes) {
             try {
                 $files->keep($bytes);
                 self::fail('it was kept');
@@ -183,7 +258,10 @@ final class GatheredTest extends TestCase
         $site = $this->serve(base_path('demo/site/server.php'), ['GNOMIC_STANDINS' => $this->standins]);
         $response = $this->postJson('/api/website', ['address' => $site]);
         Contract::assertKept('post', '/website', $response);
-        self::assertEqualsCanonicalizing(['Pocket Star Wheel', 'Moon Atlas', 'Quillmoor Observatory', 'The Dome', 'Harrow Lane Planetarium'], array_column($response->json('subjects'), 'name'));
+        self::assertEqualsCanonicalizing(
+            ['Pocket Star Wheel', 'Moon Atlas', 'Quillmoor Observatory', 'The Dome', 'Harrow Lane Planetarium'],
+            array_column($response->json('subjects'), 'name'),
+        );
         $found = array_map(fn (array $source): string => "$source[channel] $source[address]", $response->json('sources'));
         self::assertEqualsCanonicalizing(["feed $this->standins/rookcall/quillmoor/feed.atom", "page $this->standins/barrowfair/items/star-wheel", "page $site/shop", 'shutterfen quillmoor', 'corkwall quillmoor',
             'wayleaf wl-dome', 'ticketwick tv-dome', 'wayleaf wl-harrow', 'ticketwick tv-harrow'], $found);
@@ -194,11 +272,20 @@ final class GatheredTest extends TestCase
     public function test_a_round_of_two_thousand_unchanged_entries_writes_none(): void
     {
         $source = $this->source($this->site);
-        $entries = array_map(fn (int $number): Entry => self::said("e$number", "Visit number $number was like none before it."), range(1, 2_000));
+        $entries = array_map(
+            fn (int $number): Entry => self::said("e$number", "Visit number $number was like none before it."),
+            range(1, 2_000),
+        );
         $this->store($source, $entries);
         DB::enableQueryLog();
         $matched = $this->app->make(EntryStore::class)->take($source, $entries, Coverage::Whole, 'A test')->matched;
         self::assertSame(2_000, $matched->same);
-        self::assertSame([], array_values(array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $sql): bool => preg_match('/^(insert|update|delete)/i', $sql) === 1)));
+        self::assertSame(
+            [],
+            array_values(array_filter(
+                array_column(DB::getQueryLog(), 'query'),
+                fn (string $sql): bool => preg_match('/^(insert|update|delete)/i', $sql) === 1,
+            )),
+        );
     }
 }

@@ -27,7 +27,13 @@ final class GroupsTest extends TestCase
 
     private static function said(string $id, int $sentence, ?float $stars, string $tail = ''): Entry
     {
-        return new Entry($id, Kind::Review, author: new Author("Author $sentence"), rating: $stars === null ? null : Rating::on(Scale::ofStars(), $stars), text: self::SENTENCES[$sentence].$tail);
+        return new Entry(
+            $id,
+            Kind::Review,
+            author: new Author("Author $sentence"),
+            rating: $stars === null ? null : Rating::on(Scale::ofStars(), $stars),
+            text: self::SENTENCES[$sentence].$tail,
+        );
     }
 
     private function check(Site $site): void
@@ -48,7 +54,18 @@ final class GroupsTest extends TestCase
     {
         $site = $this->site();
         foreach (['one', 'two', 'three', 'four'] as $index => $key) {
-            $this->store($this->source($site, $key), array_map(fn (int $sentence): Entry => self::said("$key$sentence", $sentence, $index % 2 === 0 ? 5.0 : null, $index === 3 ? ' Truly so.' : ''), [0, 1, 2]));
+            $this->store(
+                $this->source($site, $key),
+                array_map(
+                    fn (int $sentence): Entry => self::said(
+                        "$key$sentence",
+                        $sentence,
+                        $index % 2 === 0 ? 5.0 : null,
+                        $index === 3 ? ' Truly so.' : '',
+                    ),
+                    [0, 1, 2],
+                ),
+            );
             $this->check($site);
         }
         self::assertSame(3, EntryRecord::query()->where('duplicate', false)->count(), 'three opinions, told four times each');
@@ -59,7 +76,10 @@ final class GroupsTest extends TestCase
         $duplicates = $this->app->make(Duplicates::class);
         for ($step = 0; $step < 60; $step++) {
             $ids = EntryRecord::query()->pluck('id')->all();
-            [$one, $other] = [EntryRecord::query()->where('id', $ids[$chance->getInt(0, 11)])->firstOrFail(), EntryRecord::query()->where('id', $ids[$chance->getInt(0, 11)])->firstOrFail()];
+            [$one, $other] = [
+                EntryRecord::query()->where('id', $ids[$chance->getInt(0, 11)])->firstOrFail(),
+                EntryRecord::query()->where('id', $ids[$chance->getInt(0, 11)])->firstOrFail(),
+            ];
             $before = EntryRecord::query()->where('duplicate', false)->count();
             if ($chance->getInt(0, 1) === 0) {
                 $duplicates->part($one, 'A test');

@@ -41,7 +41,11 @@ final class ImportTest extends TestCase
     /** Handed over and looked at; the queue runs at once in tests. */
     private function handed(string $contents, string $kind = 'entries', string $name = 'past.csv'): Import
     {
-        $response = $this->post('/api/imports', ['kind' => $kind, 'file' => UploadedFile::fake()->createWithContent($name, $contents)], ['Accept' => 'application/json']);
+        $response = $this->post(
+            '/api/imports',
+            ['kind' => $kind, 'file' => UploadedFile::fake()->createWithContent($name, $contents)],
+            ['Accept' => 'application/json'],
+        );
         Contract::assertKept('post', '/imports', $response);
 
         return Import::query()->findOrFail($response->json('id'));
@@ -49,7 +53,9 @@ final class ImportTest extends TestCase
 
     public function test_a_table_is_looked_at_imported_and_the_second_time_changes_nothing(): void
     {
-        $csv = "author,said at,date,rating,text,subject,labels\nWilma,Gazette,2026-04-03,5,We saw the rings and the rings saw us.,The Dome,\"warm, kind\"\nEben,Gazette,2026-04-05,4 of 5,Cold feet but a warm welcome.,The Dome,\nIda,,2026-04-06,,Told at the gate.,,\nX,Gazette,nonsense,9/5,words,,\n";
+        $csv = "author,said at,date,rating,text,subject,labels\nWilma,Gazette,2026-04-03,5,We saw the rings and the rings saw us.,The "
+            ."Dome,\"warm, kind\"\nEben,Gazette,2026-04-05,4 of 5,Cold feet but a warm welcome.,The Dome,\nIda,,2026-04-06,,Told at "
+            ."the gate.,,\nX,Gazette,nonsense,9/5,words,,\n";
         $import = $this->handed($csv);
         self::assertSame(['ready', ['new' => 3, 'changed' => 0, 'same' => 0, 'wrong' => 1]], [$import->state, $import->counts]);
         self::assertSame(0, EntryRecord::query()->count(), 'nothing is imported by looking');
@@ -82,13 +88,22 @@ final class ImportTest extends TestCase
 
     public function test_columns_and_dates_are_put_right_and_remembered(): void
     {
-        $csv = "Q1,Q2,Q3\nOlga Ruskin,03/04/2026,It was bright and it was quiet and we liked both.\nPim Daal,05/06/2026,Nobody minded that we asked the same question twice.\n";
+        $csv = "Q1,Q2,Q3\nOlga Ruskin,03/04/2026,It was bright and it was quiet and we liked both.\nPim Daal,05/06/2026,Nobody minded "
+            ."that we asked the same question twice.\n";
         $import = $this->handed($csv);
         self::assertSame(['asking', ['author' => 0, 'date' => 1, 'text' => 2]], [$import->state, $import->columns]);
-        $this->ask('patch', '/imports/{id}', ['columns' => ['role' => 0, 'date' => 1, 'text' => 2], 'dates' => 'month first'], "/imports/$import->id")->assertOk();
+        $this->ask(
+            'patch',
+            '/imports/{id}',
+            ['columns' => ['role' => 0, 'date' => 1, 'text' => 2], 'dates' => 'month first'],
+            "/imports/$import->id",
+        )->assertOk();
         self::assertSame('ready', $import->refresh()->state);
         $first = $this->ask('get', '/imports/{id}/rows', at: "/imports/$import->id/rows")->json('rows.0.entry');
-        self::assertSame(['Olga Ruskin', null, '2026-03-04'], [$first['author']['role'], $first['author']['name'], substr((string) $first['published'], 0, 10)]);
+        self::assertSame(
+            ['Olga Ruskin', null, '2026-03-04'],
+            [$first['author']['role'], $first['author']['name'], substr((string) $first['published'], 0, 10)],
+        );
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$import->id/applied");
         $next = $this->handed(str_replace('Olga', 'Vera', $csv));
         self::assertSame(['ready', 'month first', 0], [$next->state, $next->dates, $next->columns['role'] ?? null]);
@@ -96,14 +111,21 @@ final class ImportTest extends TestCase
 
     public function test_json_lines(): void
     {
-        $import = $this->handed("{\"id\":\"1\",\"text\":\"Words of one.\",\"rating\":{\"value\":4}}\n{\"id\":\"2\",\"rating\":{\"value\":7}}\n", name: 'past.jsonl');
+        $import = $this->handed(
+            "{\"id\":\"1\",\"text\":\"Words of one.\",\"rating\":{\"value\":4}}\n{\"id\":\"2\",\"rating\":{\"value\":7}}\n",
+            name: 'past.jsonl',
+        );
         self::assertSame(['new' => 1, 'changed' => 0, 'same' => 0, 'wrong' => 1], $import->counts);
         self::assertStringContainsString('line,why', (string) $this->get("/api/imports/$import->id/wrong.csv")->getContent());
     }
 
     public function test_files_that_are_none_are_told(): void
     {
-        foreach (['%PDF-1.7' => 'a PDF', "Ann,2024-01-01,5\n" => 'names no columns', "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600) => 'old kind'] as $contents => $says) {
+        foreach ([
+            '%PDF-1.7' => 'a PDF',
+            "Ann,2024-01-01,5\n" => 'names no columns',
+            "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600) => 'old kind',
+        ] as $contents => $says) {
             $import = $this->handed((string) $contents);
             self::assertSame('failed', $import->state);
             self::assertStringContainsString($says, (string) $import->reason);
@@ -119,7 +141,11 @@ final class ImportTest extends TestCase
             self::assertSame(['ready', 0], [$import->state, $import->total], (string) $import->reason);
             self::assertCount(11, $import->columns ?? []);
         }
-        $filled = str_replace("\r\n", "\r\nThe Dome,Venue,wl-dome,,,,,\r\n", (string) $this->get('/api/templates/subjects.csv')->getContent());
+        $filled = str_replace(
+            "\r\n",
+            "\r\nThe Dome,Venue,wl-dome,,,,,\r\n",
+            (string) $this->get('/api/templates/subjects.csv')->getContent(),
+        );
         $import = $this->handed($filled, 'subjects');
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$import->id/applied");
         $this->ask('get', '/subjects')->assertJsonPath('subjects.0.cells.0.addresses.0.address', 'wl-dome');

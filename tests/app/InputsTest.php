@@ -28,10 +28,10 @@ use Gnomic\Entry\Media;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Matching\Coverage;
-use Illuminate\Contracts\View\Factory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\View\Factory;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -59,24 +59,72 @@ final class InputsTest extends TestCase
         $this->dome = $this->source($this->mine);
         $this->lane = $this->source($this->mine, 'lane', 'shutterfen', 'photos');
         $this->dome->update(['subject_id' => Subject::named($this->mine, 'The Dome')->id]);
-        $this->store($this->dome->refresh(), [$this->review('a', 5, 'Clear skies over the dome.', '2026-04-30T20:00:00Z'), $this->review('late', 4, 'Late at night.', '2026-04-29T23:30:00Z'), $this->review('low', 1, 'Cold and cloudy.', '2026-03-15T20:00:00Z')]);
-        $this->store($this->lane, [new Entry('shot', Kind::Post, author: new Author('Quillmoor'), text: 'The moon tonight.', published: new DateTimeImmutable('2026-04-20T20:00:00Z'), media: [new Media('image', 'https://pictures.example/moon.png', alt: 'The moon')])]);
+        $this->store(
+            $this->dome->refresh(),
+            [
+                $this->review('a', 5, 'Clear skies over the dome.', '2026-04-30T20:00:00Z'),
+                $this->review('late', 4, 'Late at night.', '2026-04-29T23:30:00Z'),
+                $this->review('low', 1, 'Cold and cloudy.', '2026-03-15T20:00:00Z'),
+            ],
+        );
+        $this->store(
+            $this->lane,
+            [new Entry(
+                'shot',
+                Kind::Post,
+                author: new Author('Quillmoor'),
+                text: 'The moon tonight.',
+                published: new DateTimeImmutable('2026-04-20T20:00:00Z'),
+                media: [new Media('image', 'https://pictures.example/moon.png', alt: 'The moon')],
+            )],
+        );
 
         $bare = ['head' => [], 'honest' => false];
         $this->widget('dome', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 4]], 'shape' => $bare]);
         $this->widget('lane', ['gather' => ['sources' => ['lane']], 'shape' => ['card' => ['words', 'name', 'pictures']] + $bare]);
         $this->widget('about', ['gather' => ['subjects' => ['the-dome']], 'shape' => ['card' => ['words']] + $bare]);
         $this->widget('labelled', ['sift' => ['labels' => ['any' => ['front']]], 'shape' => $bare]);
-        $this->widget('figures', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 5, 'to' => 5]], 'shape' => ['head' => ['overall'], 'honest' => false, 'card' => ['words']]]);
-        $this->widget('apart', ['gather' => ['sources' => ['the-dome'], 'apartFrom' => ['dome']], 'shape' => ['card' => ['words']] + $bare]);
-        $this->widget('recent', ['gather' => ['sources' => ['the-dome']], 'sift' => ['when' => ['last' => 2, 'unit' => 'days']], 'shape' => ['card' => ['words']] + $bare]);
-        $this->widget('reopened', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 1, 'to' => 1], 'when' => ['sinceReopened' => true]], 'shape' => ['card' => ['words']] + $bare]);
+        $this->widget(
+            'figures',
+            [
+                'gather' => ['sources' => ['the-dome']],
+                'sift' => ['stars' => ['from' => 5, 'to' => 5]],
+                'shape' => ['head' => ['overall'], 'honest' => false, 'card' => ['words']],
+            ],
+        );
+        $this->widget(
+            'apart',
+            ['gather' => ['sources' => ['the-dome'], 'apartFrom' => ['dome']], 'shape' => ['card' => ['words']] + $bare],
+        );
+        $this->widget(
+            'recent',
+            [
+                'gather' => ['sources' => ['the-dome']],
+                'sift' => ['when' => ['last' => 2, 'unit' => 'days']],
+                'shape' => ['card' => ['words']] + $bare,
+            ],
+        );
+        $this->widget(
+            'reopened',
+            [
+                'gather' => ['sources' => ['the-dome']],
+                'sift' => ['stars' => ['from' => 1, 'to' => 1], 'when' => ['sinceReopened' => true]],
+                'shape' => ['card' => ['words']] + $bare,
+            ],
+        );
         app(NewDay::class)->turn();
     }
 
     private function review(string $id, float $stars, string $text, string $published): Entry
     {
-        return new Entry($id, Kind::Review, author: new Author("Author $id"), rating: Rating::on(Scale::ofStars(), $stars), text: $text, published: new DateTimeImmutable($published));
+        return new Entry(
+            $id,
+            Kind::Review,
+            author: new Author("Author $id"),
+            rating: Rating::on(Scale::ofStars(), $stars),
+            text: $text,
+            published: new DateTimeImmutable($published),
+        );
     }
 
     /** @param  array<string, mixed>  $brief */
@@ -88,7 +136,10 @@ final class InputsTest extends TestCase
     /** @return array<string, int> numbers of the editions that are out, by widget */
     private function out(): array
     {
-        return array_map(fn (?Edition $edition): int => (int) $edition?->number, Widget::query()->with('edition')->get()->pluck('edition', 'key')->all());
+        return array_map(
+            fn (?Edition $edition): int => (int) $edition?->number,
+            Widget::query()->with('edition')->get()->pluck('edition', 'key')->all(),
+        );
     }
 
     /**
@@ -107,7 +158,11 @@ final class InputsTest extends TestCase
         }
         // Whoever was to do it is killed; what is written down is found all the same.
         app(BringUpToDate::class)->workOff($this->mine->id);
-        $renewed = array_keys(array_filter($this->out(), fn (int $number, string $key): bool => $number !== ($before[$key] ?? 0), ARRAY_FILTER_USE_BOTH));
+        $renewed = array_keys(array_filter(
+            $this->out(),
+            fn (int $number, string $key): bool => $number !== ($before[$key] ?? 0),
+            ARRAY_FILTER_USE_BOTH,
+        ));
         self::assertEqualsCanonicalizing($follow, $renewed);
         self::assertSame(0, DB::table('outbox')->count());
 
@@ -121,47 +176,131 @@ final class InputsTest extends TestCase
     public static function changes(): iterable
     {
         $all = ['dome', 'lane', 'about', 'labelled', 'figures', 'apart', 'recent', 'reopened'];
-        $mark = fn (string $id, array $mark): Closure => fn (self $test) => $test->postJson('/api/entries/marks', ['ids' => [$id], ...$mark])->assertOk();
+        $mark = fn (string $id, array $mark): Closure => fn (self $test) => $test->postJson(
+            '/api/entries/marks',
+            ['ids' => [$id], ...$mark],
+        )->assertOk();
 
-        yield 'a new entry' => [fn (self $test) => $test->store($test->dome, [$test->review('b', 4, 'Quiet.', '2026-05-01T11:00:00Z')]), ['dome', 'about', 'figures', 'recent']];
-        yield 'a new entry that only the figures tell of' => [fn (self $test) => $test->store($test->dome, [$test->review('old', 2, '', '2026-01-01T11:00:00Z')]), ['about', 'figures', 'apart']];
-        yield 'an edit at the source' => [fn (self $test) => $test->store($test->dome, [$test->review('low', 1, 'Cold, cloudy and dear.', '2026-03-15T20:00:00Z')]), ['about', 'apart', 'reopened']];
-        yield 'a rating that changes' => [fn (self $test) => $test->store($test->dome, [$test->review('low', 5, 'Cold and cloudy.', '2026-03-15T20:00:00Z')]), ['dome', 'about', 'figures', 'apart', 'reopened']];
+        yield 'a new entry' => [
+            fn (self $test) => $test->store($test->dome, [$test->review('b', 4, 'Quiet.', '2026-05-01T11:00:00Z')]),
+            ['dome', 'about', 'figures', 'recent'],
+        ];
+        yield 'a new entry that only the figures tell of' => [
+            fn (self $test) => $test->store($test->dome, [$test->review('old', 2, '', '2026-01-01T11:00:00Z')]),
+            ['about', 'figures', 'apart'],
+        ];
+        yield 'an edit at the source' => [
+            fn (self $test) => $test->store($test->dome, [$test->review('low', 1, 'Cold, cloudy and dear.', '2026-03-15T20:00:00Z')]),
+            ['about', 'apart', 'reopened'],
+        ];
+        yield 'a rating that changes' => [
+            fn (self $test) => $test->store($test->dome, [$test->review('low', 5, 'Cold and cloudy.', '2026-03-15T20:00:00Z')]),
+            ['dome', 'about', 'figures', 'apart', 'reopened'],
+        ];
         yield 'an entry that is gone' => [function (self $test): void {
             $test->lane->update(['accepts_loss' => true]);
-            app(EntryStore::class)->take($test->lane, [$test->review('other', 5, 'Other.', '2026-01-01T00:00:00Z')], Coverage::Whole, 'Gone');
+            app(EntryStore::class)->take(
+                $test->lane,
+                [$test->review('other', 5, 'Other.', '2026-01-01T00:00:00Z')],
+                Coverage::Whole,
+                'Gone',
+            );
         }, ['lane']];
         yield 'hidden by the owner' => [$mark('the-dome:a', ['hidden' => true]), ['dome', 'about', 'figures', 'recent']];
         yield 'held by the owner' => [$mark('the-dome:late', ['held' => true]), ['dome', 'about', 'recent']];
         yield 'a label of the owner' => [$mark('lane:shot', ['label' => 'Front', 'on' => true]), ['labelled']];
         yield 'a label that nobody asks for' => [$mark('lane:shot', ['label' => 'Back', 'on' => true]), []];
-        yield 'the name of a source' => [fn (self $test) => $test->patchJson('/api/sources/the-dome', ['name' => 'The observatory']), ['dome']];
-        yield 'what a source is about' => [fn (self $test) => $test->patchJson('/api/sources/the-dome', ['subject' => 'Elsewhere']), ['about']];
-        yield 'an account as it is shown' => [fn (self $test) => $test->patchJson('/api/sources/lane', ['profile' => ['name' => 'Our photographs', 'picture' => null, 'bio' => null]]), ['lane']];
-        yield 'a subject that reopened' => [fn (self $test) => $test->patchJson('/api/subjects/the-dome', ['reopenedOn' => '2026-04-30']), ['reopened']];
-        yield 'words that are never shown' => [fn (self $test) => $test->putJson('/api/rules', ['never' => ['cloudy']]), ['about', 'apart', 'reopened']];
+        yield 'the name of a source' => [
+            fn (self $test) => $test->patchJson('/api/sources/the-dome', ['name' => 'The observatory']),
+            ['dome'],
+        ];
+        yield 'what a source is about' => [
+            fn (self $test) => $test->patchJson('/api/sources/the-dome', ['subject' => 'Elsewhere']),
+            ['about'],
+        ];
+        yield 'an account as it is shown' => [
+            fn (self $test) => $test->patchJson(
+                '/api/sources/lane',
+                ['profile' => ['name' => 'Our photographs', 'picture' => null, 'bio' => null]],
+            ),
+            ['lane'],
+        ];
+        yield 'a subject that reopened' => [
+            fn (self $test) => $test->patchJson('/api/subjects/the-dome', ['reopenedOn' => '2026-04-30']),
+            ['reopened'],
+        ];
+        yield 'words that are never shown' => [
+            fn (self $test) => $test->putJson('/api/rules', ['never' => ['cloudy']]),
+            ['about', 'apart', 'reopened'],
+        ];
         yield 'a picture that has come' => [fn (self $test) => $test->pictureComes(), ['lane']];
-        yield 'the time zone' => [fn (self $test) => $test->patchJson('/api/site', ['timezone' => 'Pacific/Auckland']), ['dome', 'recent']];
+        yield 'the time zone' => [
+            fn (self $test) => $test->patchJson('/api/site', ['timezone' => 'Pacific/Auckland']),
+            ['dome', 'recent'],
+        ];
         yield 'the languages of the pages' => [fn (self $test) => $test->patchJson('/api/site', ['languages' => ['en', 'de']]), $all];
         yield 'a new day' => [function (self $test): void {
             $test->travelTo('2026-05-02 12:00');
             app(NewDay::class)->turn();
         }, ['recent']];
-        yield 'two that are told as one' => [fn (self $test) => $test->postJson('/api/likeness/joined', ['ids' => ['the-dome:a', 'the-dome:late']]), ['dome', 'about', 'figures', 'recent']];
+        yield 'two that are told as one' => [
+            fn (self $test) => $test->postJson('/api/likeness/joined', ['ids' => ['the-dome:a', 'the-dome:late']]),
+            ['dome', 'about', 'figures', 'recent'],
+        ];
         yield 'a source that is removed' => [fn (self $test) => $test->deleteJson('/api/sources/lane?removed=1'), ['lane']];
-        yield 'a source that is only checked more often' => [fn (self $test) => $test->patchJson('/api/sources/the-dome', ['cadence' => 3600]), []];
-        yield 'a testimonial about a subject' => [fn (self $test) => $test->postJson('/api/testimonials', ['author' => 'Juno Park', 'text' => 'The rings!', 'subject' => 'The Dome'])->assertCreated(), ['about']];
+        yield 'a source that is only checked more often' => [
+            fn (self $test) => $test->patchJson('/api/sources/the-dome', ['cadence' => 3600]),
+            [],
+        ];
+        yield 'a testimonial about a subject' => [
+            fn (self $test) => $test->postJson(
+                '/api/testimonials',
+                ['author' => 'Juno Park', 'text' => 'The rings!', 'subject' => 'The Dome'],
+            )->assertCreated(),
+            ['about'],
+        ];
         yield 'a brief that is published' => [function (self $test): void {
-            $test->patchJson('/api/widgets/lane', ['brief' => ['version' => 2, 'gather' => ['sources' => ['lane']], 'dress' => ['name' => 'night-ink']]]);
+            $test->patchJson(
+                '/api/widgets/lane',
+                ['brief' => ['version' => 2, 'gather' => ['sources' => ['lane']], 'dress' => ['name' => 'night-ink']]],
+            );
             $test->postJson('/api/widgets/lane/editions')->assertAccepted();
         }, ['lane']];
-        yield 'a brief that is changed and not published' => [fn (self $test) => $test->patchJson('/api/widgets/lane', ['brief' => ['version' => 2, 'sift' => ['limit' => 1]]]), []];
-        yield 'one that shows others of what another leaves out' => [fn (self $test) => $test->publishTo('dome', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 5]], 'shape' => ['head' => [], 'honest' => false]]), ['dome', 'apart']];
-        yield 'a new version: the tokens of a look' => [fn (self $test) => $test->newVersion('looks', 'paper.json', '/"#[0-9a-fA-F]{6}"/', '"#123456"'), $all];
-        yield 'a new version: a look that nobody wears' => [fn (self $test) => $test->newVersion('looks', 'night-ink.json', '/"#[0-9a-fA-F]{6}"/', '"#123456"'), []];
-        yield 'a new version: the words for visitors' => [fn (self $test) => $test->newVersion('words', 'en.json', '/"carousel.next": "[^"]*"/', '"carousel.next": "Onwards"'), ['dome', 'about', 'recent']];
-        yield 'a new version: the words of a language that nobody asks for' => [fn (self $test) => $test->newVersion('words', 'de.json', '/"carousel.next": "[^"]*"/', '"carousel.next": "Fort"'), []];
-        yield 'a new version: the templates' => [fn (self $test) => $test->newVersion('widget', 'card.blade.php', '/<article/', '<article data-edition="2"'), array_values(array_diff($all, ['labelled']))];
+        yield 'a brief that is changed and not published' => [
+            fn (self $test) => $test->patchJson('/api/widgets/lane', ['brief' => ['version' => 2, 'sift' => ['limit' => 1]]]),
+            [],
+        ];
+        yield 'one that shows others of what another leaves out' => [
+            fn (self $test) => $test->publishTo(
+                'dome',
+                [
+                    'gather' => ['sources' => ['the-dome']],
+                    'sift' => ['stars' => ['from' => 5]],
+                    'shape' => ['head' => [], 'honest' => false],
+                ],
+            ),
+            ['dome', 'apart'],
+        ];
+        yield 'a new version: the tokens of a look' => [
+            fn (self $test) => $test->newVersion('looks', 'paper.json', '/"#[0-9a-fA-F]{6}"/', '"#123456"'),
+            $all,
+        ];
+        yield 'a new version: a look that nobody wears' => [
+            fn (self $test) => $test->newVersion('looks', 'night-ink.json', '/"#[0-9a-fA-F]{6}"/', '"#123456"'),
+            [],
+        ];
+        yield 'a new version: the words for visitors' => [
+            fn (self $test) => $test->newVersion('words', 'en.json', '/"carousel.next": "[^"]*"/', '"carousel.next": "Onwards"'),
+            ['dome', 'about', 'recent'],
+        ];
+        yield 'a new version: the words of a language that nobody asks for' => [
+            fn (self $test) => $test->newVersion('words', 'de.json', '/"carousel.next": "[^"]*"/', '"carousel.next": "Fort"'),
+            [],
+        ];
+        yield 'a new version: the templates' => [
+            fn (self $test) => $test->newVersion('widget', 'card.blade.php', '/<article/', '<article data-edition="2"'),
+            array_values(array_diff($all, ['labelled'])),
+        ];
     }
 
     private function pictureComes(): void
@@ -185,7 +324,10 @@ final class InputsTest extends TestCase
         match ($folder) {
             'looks' => $this->app->instance(LookFiles::class, new LookFiles($this->copied)),
             'words' => $this->app->instance(Catalogues::class, new Catalogues($this->copied)),
-            default => $this->app->instance(Renderer::class, new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied), 'http://gnomic.test', $this->copied)),
+            default => $this->app->instance(
+                Renderer::class,
+                new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied), 'http://gnomic.test', $this->copied),
+            ),
         };
         app(Outbox::class)->site($this->mine, 'A new version');
     }

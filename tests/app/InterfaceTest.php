@@ -37,7 +37,11 @@ final class InterfaceTest extends TestCase
         $this->ownerOf($site);
         $this->ask('get', '/session')->assertUnauthorized();
         $this->ask('post', '/session', ['email' => 'owner@quillmoor.example', 'password' => 'wrong'])->assertUnprocessable();
-        $this->ask('post', '/session', ['email' => 'owner@quillmoor.example', 'password' => 'a password'])->assertOk()->assertJsonPath('site.name', $site->name);
+        $this->ask(
+            'post',
+            '/session',
+            ['email' => 'owner@quillmoor.example', 'password' => 'a password'],
+        )->assertOk()->assertJsonPath('site.name', $site->name);
         $this->ask('get', '/session')->assertOk();
         $this->ask('delete', '/session')->assertNoContent();
     }
@@ -69,8 +73,16 @@ final class InterfaceTest extends TestCase
         self::assertSame(['wl-dome', 98, false], [$places[0]['id'], $places[0]['reviews'], $places[0]['connected']]);
         $this->ask('get', '/places?query=ob', at: '/places?query=ob')->assertUnprocessable();
 
-        $this->ask('post', '/sources', ['channel' => 'wayleaf', 'address' => 'wl-dome', 'name' => 'the Dome'])->assertCreated()->assertJsonPath('entries', 98);
-        $this->ask('post', '/sources', ['channel' => 'wayleaf', 'address' => 'wl-dome', 'name' => 'Again'])->assertOk()->assertJsonPath('key', 'the-dome');
+        $this->ask(
+            'post',
+            '/sources',
+            ['channel' => 'wayleaf', 'address' => 'wl-dome', 'name' => 'the Dome'],
+        )->assertCreated()->assertJsonPath('entries', 98);
+        $this->ask(
+            'post',
+            '/sources',
+            ['channel' => 'wayleaf', 'address' => 'wl-dome', 'name' => 'Again'],
+        )->assertOk()->assertJsonPath('key', 'the-dome');
         $this->ask('post', '/sources', ['channel' => 'owl', 'address' => 'x', 'name' => 'y'])->assertUnprocessable();
 
         $look = $this->ask('post', '/look', ['address' => "$this->standins/rookcall/quillmoor"])->assertOk()->json();
@@ -78,14 +90,28 @@ final class InterfaceTest extends TestCase
         self::assertCount(3, $look['links']);
         $feed = $this->ask('post', '/look', ['address' => $look['links'][1]['address']])->assertOk()->json('feed');
         self::assertSame(['Atom 1.0', 48], [$feed['format'], $feed['count']]);
-        $this->ask('post', '/look', ['address' => 'http://192.168.0.1/feed'])->assertUnprocessable()->assertJsonPath('message', '192.168.0.1 lies on a private network, where Gnomic does not look. Give a public address.');
+        $this->ask('post', '/look', ['address' => 'http://192.168.0.1/feed'])->assertUnprocessable()->assertJsonPath(
+            'message',
+            '192.168.0.1 lies on a private network, where Gnomic does not look. Give a public address.',
+        );
         $this->startFaults();
-        foreach (['/page' => 'names no feed', '/fault' => 'status 500', '/zip' => 'zip archive', '/nothing' => 'nothing at this address'] as $path => $says) {
-            self::assertStringContainsString($says, $this->ask('post', '/look', ['address' => $this->faults.$path])->assertUnprocessable()->json('message'));
+        foreach ([
+            '/page' => 'names no feed',
+            '/fault' => 'status 500',
+            '/zip' => 'zip archive',
+            '/nothing' => 'nothing at this address',
+        ] as $path => $says) {
+            self::assertStringContainsString(
+                $says,
+                $this->ask('post', '/look', ['address' => $this->faults.$path])->assertUnprocessable()->json('message'),
+            );
         }
 
         $this->ask('put', '/credentials/{channel}', ['secret' => 'another'], '/credentials/wayleaf')->assertNoContent();
-        self::assertStringContainsString('does not know the key', $this->ask('get', '/places?query=observatory', at: '/places?query=observatory')->assertUnprocessable()->json('message'));
+        self::assertStringContainsString(
+            'does not know the key',
+            $this->ask('get', '/places?query=observatory', at: '/places?query=observatory')->assertUnprocessable()->json('message'),
+        );
         $this->assertDatabaseMissing('credentials', ['secret' => 'another']);
     }
 
@@ -96,9 +122,19 @@ final class InterfaceTest extends TestCase
         $this->actingAs($this->ownerOf($site));
         $this->source($site);
         $this->ask('get', '/sources')->assertOk()->assertJsonPath('sources.0.state', 'waiting');
-        $this->ask('patch', '/sources/{key}', ['cadence' => 21_600, 'name' => 'Hill'], '/sources/the-dome')->assertOk()->assertJsonPath('cadenceSpoken', 'every six hours');
+        $this->ask(
+            'patch',
+            '/sources/{key}',
+            ['cadence' => 21_600, 'name' => 'Hill'],
+            '/sources/the-dome',
+        )->assertOk()->assertJsonPath('cadenceSpoken', 'every six hours');
         $this->ask('patch', '/sources/{key}', ['cadence' => 5], '/sources/the-dome')->assertUnprocessable();
-        $this->ask('patch', '/sources/{key}', ['connected' => false], '/sources/the-dome')->assertOk()->assertJsonPath('state', 'disconnected');
+        $this->ask(
+            'patch',
+            '/sources/{key}',
+            ['connected' => false],
+            '/sources/the-dome',
+        )->assertOk()->assertJsonPath('state', 'disconnected');
         $this->postJson('/api/sources/the-dome/rounds')->assertNotFound();
         $this->ask('patch', '/sources/{key}', ['connected' => true], '/sources/the-dome')->assertOk();
         $this->ask('post', '/sources/{key}/rounds', [], '/sources/the-dome/rounds')->assertAccepted();
@@ -115,7 +151,10 @@ final class InterfaceTest extends TestCase
             new Entry('2', Kind::Review, author: new Author('さくら'), rating: Rating::on(Scale::ofStars(), 4.5), text: '土星の輪がはっきり見えて'),
             new Entry('3', Kind::Post, title: 'Fox 100%', text: 'A fox on the lawn'),
         ]);
-        $ids = fn (string $query): array => array_map(fn (array $row): string => $row['entry']['id'], $this->ask('get', '/entries', at: "/entries?$query")->assertOk()->json('entries'));
+        $ids = fn (string $query): array => array_map(
+            fn (array $row): string => $row['entry']['id'],
+            $this->ask('get', '/entries', at: "/entries?$query")->assertOk()->json('entries'),
+        );
         self::assertSame(['the-dome:1'], $ids('search=saturn+SHARP'));
         self::assertSame(['the-dome:1'], $ids('search=satur'), 'the beginning of a word');
         self::assertSame(['the-dome:2'], $ids('search='.urlencode('はっきり')));
@@ -124,7 +163,10 @@ final class InterfaceTest extends TestCase
         self::assertSame(['the-dome:3'], $ids('search='.urlencode('100%')));
         self::assertSame([], $ids('search='.urlencode('"x OR *')));
         self::assertSame([], $ids('search='.urlencode('🌟')), 'nothing to look for');
-        $wanted = fn (array $sift, array $gather = []): array => $ids('wanted='.urlencode((string) json_encode(['sift' => $sift, 'gather' => $gather])));
+        $wanted = fn (array $sift, array $gather = []): array => $ids(
+            'wanted='
+                .urlencode((string) json_encode(['sift' => $sift, 'gather' => $gather])),
+        );
         self::assertSame(['the-dome:2'], $wanted(['stars' => ['from' => 4, 'to' => 4.9]]));
         self::assertSame(['the-dome:2', 'the-dome:1'], $wanted(['order' => 'lowest', 'stars' => ['from' => 1]]), 'worst first');
         self::assertSame(['the-dome:3'], $wanted([], ['kinds' => ['post']]));
@@ -138,27 +180,55 @@ final class InterfaceTest extends TestCase
     {
         $site = $this->site();
         $this->actingAs($this->ownerOf($site));
-        $this->store($this->source($site), [new Entry('1', Kind::Review, rating: Rating::on(Scale::ofStars(), 5), text: 'Fine'), new Entry('2', Kind::Review, rating: Rating::on(Scale::ofStars(), 2), text: 'Bad')]);
+        $this->store(
+            $this->source($site),
+            [
+                new Entry('1', Kind::Review, rating: Rating::on(Scale::ofStars(), 5), text: 'Fine'),
+                new Entry('2', Kind::Review, rating: Rating::on(Scale::ofStars(), 2), text: 'Bad'),
+            ],
+        );
         $key = $this->ask('post', '/widgets', ['name' => 'Front'])->assertCreated()->json('key');
         $brief = ['version' => 1, 'sift' => ['stars' => ['from' => 4]]];
 
         $proof = $this->ask('post', '/proof', ['brief' => $brief, 'widths' => [360, 1120]])->assertOk()->json();
-        self::assertSame([['width' => 360, 'across' => 1, 'cards' => 1], ['width' => 1120, 'across' => 3, 'cards' => 1]], $proof['across']);
+        self::assertSame(
+            [['width' => 360, 'across' => 1, 'cards' => 1], ['width' => 1120, 'across' => 3, 'cards' => 1]],
+            $proof['across'],
+        );
         self::assertSame([2, 1], [$proof['sieve'][0]['kept'], end($proof['sieve'])['kept']]);
         self::assertSame([0, 1, 0, 0, 1], $proof['figures']['spread']);
         $rows = $this->ask('post', '/sieve', ['brief' => $brief, 'step' => 'stars', 'kept' => false])->assertOk()->json('entries');
         self::assertSame('2 stars; the widget asks for four stars and up.', $rows[0]['reason']);
-        $this->ask('post', '/proof', ['brief' => ['version' => 1, 'sift' => ['limit' => 0]]])->assertUnprocessable()->assertJsonPath('pointer', '/sift/limit');
+        $this->ask(
+            'post',
+            '/proof',
+            ['brief' => ['version' => 1, 'sift' => ['limit' => 0]]],
+        )->assertUnprocessable()->assertJsonPath('pointer', '/sift/limit');
         $empty = $this->ask('post', '/proof', ['brief' => ['version' => 1, 'gather' => ['sources' => ['ghost']]]])->json('warnings');
         self::assertCount(2, $empty, 'nothing is left, and an unknown source');
-        self::assertSame('head', $this->ask('post', '/proof', ['brief' => $brief + ['shape' => ['honest' => false]]])->json('warnings.0.key'));
+        self::assertSame(
+            'head',
+            $this->ask('post', '/proof', ['brief' => $brief + ['shape' => ['honest' => false]]])->json('warnings.0.key'),
+        );
 
-        $this->ask('patch', '/widgets/{key}', ['brief' => $brief, 'name' => 'Front page'], "/widgets/$key")->assertOk()->assertJsonPath('edition', null);
+        $this->ask(
+            'patch',
+            '/widgets/{key}',
+            ['brief' => $brief, 'name' => 'Front page'],
+            "/widgets/$key",
+        )->assertOk()->assertJsonPath('edition', null);
         $this->ask('patch', '/widgets/{key}', ['brief' => ['version' => 9]], "/widgets/$key")->assertUnprocessable();
-        $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertAccepted()->assertJsonPath('edition.number', 1)->assertJsonPath('publishing', false);
+        $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")
+            ->assertAccepted()
+            ->assertJsonPath('edition.number', 1)
+            ->assertJsonPath('publishing', false);
         $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertAccepted()->assertJsonPath('edition.number', 1);
         $published = (string) file_get_contents(config('gnomic.editions')."/$key/current/widget.html");
-        self::assertSame($this->ask('post', '/proof', ['brief' => $brief, 'key' => $key, 'name' => 'Front page'])->json('fragment'), $published, 'what you see is what goes out');
+        self::assertSame(
+            $this->ask('post', '/proof', ['brief' => $brief, 'key' => $key, 'name' => 'Front page'])->json('fragment'),
+            $published,
+            'what you see is what goes out',
+        );
         $this->ask('get', '/widgets')->assertOk()->assertJsonCount(1, 'widgets');
         $this->ask('delete', '/widgets/{key}', [], "/widgets/$key")->assertNoContent();
         self::assertFileExists(config('gnomic.editions')."/$key/current/widget.html", 'no page goes blank');

@@ -17,13 +17,30 @@ final class KilledTest extends TestCase
     {
         $this->data = (string) getenv('GNOMIC_DATA').'/killed';
         exec('rm -rf '.escapeshellarg($this->data));
-        foreach (['w', 'storage/app/imports', 'storage/logs', 'storage/framework/cache/data', 'storage/framework/views', 'storage/framework/sessions'] as $folder) {
+        foreach ([
+            'w',
+            'storage/app/imports',
+            'storage/logs',
+            'storage/framework/cache/data',
+            'storage/framework/views',
+            'storage/framework/sessions',
+        ] as $folder) {
             mkdir("$this->data/$folder", 0755, true);
         }
-        file_put_contents("$this->data/.env", "APP_KEY=base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=\nAPP_ENV=production\nGNOMIC_PRIVATE_HOSTS=127.0.0.1:".$this->port()."\n");
+        file_put_contents(
+            "$this->data/.env",
+            "APP_KEY=base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=\nAPP_ENV=production\nGNOMIC_PRIVATE_HOSTS=127.0.0.1:"
+                .$this->port()."\n",
+        );
         touch("$this->data/gnomic.sqlite");
         $this->php('artisan', 'migrate', '--force', '--quiet')->mustRun();
-        $this->php('artisan', 'gnomic:owner', 'owner@quillmoor.example', '--site=Quillmoor', '--address=quillmoor.example')->setInput("a long password\n")->run();
+        $this->php(
+            'artisan',
+            'gnomic:owner',
+            'owner@quillmoor.example',
+            '--site=Quillmoor',
+            '--address=quillmoor.example',
+        )->setInput("a long password\n")->run();
         $this->sql("INSERT OR IGNORE INTO sites (id, name, address, timezone) VALUES (1, 'Quillmoor', 'quillmoor.example', 'UTC')");
     }
 
@@ -46,7 +63,15 @@ final class KilledTest extends TestCase
 
     private function php(string ...$arguments): Process
     {
-        $unset = ['APP_ENV' => false, 'DB_DATABASE' => false, 'CACHE_STORE' => false, 'QUEUE_CONNECTION' => false, 'SESSION_DRIVER' => false, 'APP_URL' => false, 'APP_KEY' => false];
+        $unset = [
+            'APP_ENV' => false,
+            'DB_DATABASE' => false,
+            'CACHE_STORE' => false,
+            'QUEUE_CONNECTION' => false,
+            'SESSION_DRIVER' => false,
+            'APP_URL' => false,
+            'APP_KEY' => false,
+        ];
 
         return new Process([PHP_BINARY, ...$arguments], dirname(__DIR__, 2), ['GNOMIC_DATA' => $this->data] + $unset, null, 120);
     }
@@ -76,41 +101,95 @@ final class KilledTest extends TestCase
 
     public function test_an_import(): void
     {
-        $rows = implode("\n", array_map(fn (int $number): string => "P $number,Gazette,2026-01-01,4,\"Visit number $number was nothing like the one before, and we counted $number lamps on the way.\"", range(1, 3_000)));
+        $rows = implode(
+            "\n",
+            array_map(
+                fn (int $number): string => "P $number,Gazette,2026-01-01,4,\"Visit number $number was nothing like the one before, "
+                    ."and we counted $number lamps on the way.\"",
+                range(1, 3_000),
+            ),
+        );
         file_put_contents("$this->data/storage/app/imports/1.table", "author,said at,date,rating,text\n$rows\n");
-        $this->sql("INSERT INTO imports (id, site_id, kind, name, state, created_at, updated_at) VALUES (1, 1, 'entries', 'past.csv', 'looking', '2026-01-01', '2026-01-01')");
-        $job = fn (string $class): Process => $this->php('-r', 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $app->call([new '.$class.'(1), "handle"]);');
+        $this->sql(
+            "INSERT INTO imports (id, site_id, kind, name, state, created_at, updated_at) VALUES (1, 1, 'entries', 'past.csv', "
+                ."'looking', '2026-01-01', '2026-01-01')",
+        );
+        $job = fn (string $class): Process => $this->php(
+            '-r',
+            'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; '
+                .'$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $app->call([new '
+                .$class.'(1), "handle"]);',
+        );
         $job('App\Imports\LookAtTable')->mustRun();
         self::assertSame('ready', $this->sql('SELECT state FROM imports'));
         $this->sql("UPDATE imports SET state = 'importing'");
         @unlink("$this->data/storage/app/imports/1.table.done");
-        $this->kill($job('App\Imports\ApplyTable'), fn (): bool => (int) @file_get_contents("$this->data/storage/app/imports/1.table.done") >= 500);
-        self::assertSame([0, 0, 0, 'importing'], [(int) $this->sql('SELECT COUNT(*) FROM entries'), (int) $this->sql('SELECT COUNT(*) FROM sources'), (int) $this->sql('SELECT COUNT(*) FROM bands'), $this->sql('SELECT state FROM imports')]);
+        $this->kill(
+            $job('App\Imports\ApplyTable'),
+            fn (): bool => (int) @file_get_contents("$this->data/storage/app/imports/1.table.done") >= 500,
+        );
+        self::assertSame(
+            [0, 0, 0, 'importing'],
+            [
+                (int) $this->sql('SELECT COUNT(*) FROM entries'),
+                (int) $this->sql('SELECT COUNT(*) FROM sources'),
+                (int) $this->sql('SELECT COUNT(*) FROM bands'),
+                $this->sql('SELECT state FROM imports'),
+            ],
+        );
 
         $job('App\Imports\ApplyTable')->mustRun();
-        self::assertSame([3_000, 1, 'done'], [(int) $this->sql('SELECT COUNT(*) FROM entries'), (int) $this->sql('SELECT COUNT(*) FROM sources'), $this->sql('SELECT state FROM imports')]);
+        self::assertSame(
+            [3_000, 1, 'done'],
+            [
+                (int) $this->sql('SELECT COUNT(*) FROM entries'),
+                (int) $this->sql('SELECT COUNT(*) FROM sources'),
+                $this->sql('SELECT state FROM imports'),
+            ],
+        );
         self::assertSame(3_000, (int) $this->sql('SELECT COUNT(DISTINCT source_entry_id) FROM entries'));
         self::assertSame('ok', $this->sql('PRAGMA integrity_check'));
     }
 
     public function test_a_round(): void
     {
-        $items = implode('', array_map(fn (int $number): string => "<item><guid>p$number</guid><title>Post $number</title><description>Words of post number $number, which is like no other in the feed.</description></item>", range(1, 4_000)));
-        file_put_contents("$this->data/feed.php", '<?php header("Content-Type: application/rss+xml"); echo file_get_contents(__DIR__."/feed.xml");');
+        $items = implode(
+            '',
+            array_map(
+                fn (int $number): string => "<item><guid>p$number</guid><title>Post $number</title><description>Words of post number "
+                    ."$number, which is like no other in the feed.</description></item>",
+                range(1, 4_000),
+            ),
+        );
+        file_put_contents(
+            "$this->data/feed.php",
+            '<?php header("Content-Type: application/rss+xml"); echo file_get_contents(__DIR__."/feed.xml");',
+        );
         file_put_contents("$this->data/feed.xml", "<rss version=\"2.0\"><channel><title>T</title>$items</channel></rss>");
         $server = new Process([PHP_BINARY, '-S', '127.0.0.1:'.$this->port(), "$this->data/feed.php"]);
         $server->start();
         for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $this->port()) === false; $try++) {
             usleep(50_000);
         }
-        $this->sql("INSERT INTO sources (id, site_id, key, name, channel, address, cadence, next_at) VALUES (1, 1, 'feed', 'Feed', 'feed', 'http://127.0.0.1:".$this->port()."/', 3600, '2026-01-01')");
+        $this->sql(
+            "INSERT INTO sources (id, site_id, key, name, channel, address, cadence, next_at) VALUES (1, 1, 'feed', 'Feed', 'feed', "
+                ."'http://127.0.0.1:"
+                .$this->port()
+                ."/', 3600, '2026-01-01')",
+        );
         // The round has told what it read, and is writing it.
-        $this->kill($this->php('artisan', 'gnomic:round', 'feed'), fn (): bool => (int) $this->sql('SELECT MAX(received) FROM rounds') > 0);
+        $this->kill(
+            $this->php('artisan', 'gnomic:round', 'feed'),
+            fn (): bool => (int) $this->sql('SELECT MAX(received) FROM rounds') > 0,
+        );
         self::assertSame(0, (int) $this->sql('SELECT COUNT(*) FROM entries'));
         $this->sql('DELETE FROM cache_locks'); // it would run out by itself in four minutes
         $this->php('artisan', 'gnomic:round', 'feed')->mustRun();
         $server->stop();
-        self::assertSame([4_000, 4_000], [(int) $this->sql('SELECT COUNT(*) FROM entries'), (int) $this->sql('SELECT COUNT(DISTINCT source_entry_id) FROM entries')]);
+        self::assertSame(
+            [4_000, 4_000],
+            [(int) $this->sql('SELECT COUNT(*) FROM entries'), (int) $this->sql('SELECT COUNT(DISTINCT source_entry_id) FROM entries')],
+        );
         self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'failed' AND reason LIKE 'It was broken off%'"));
         self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'changed' AND added = 4000"));
     }

@@ -28,7 +28,15 @@ final class MarkupTest extends TestCase
 {
     use AtADay;
 
-    private const MARKS = ['rating' => '9.2 of 10', 'title' => 'The rings', 'words' => 'Sharp as a sticker', 'name' => 'Ines Marlow', 'date' => '12 November 2026', 'source' => 'Wayleaf', 'reply' => 'We told the team'];
+    private const MARKS = [
+        'rating' => '9.2 of 10',
+        'title' => 'The rings',
+        'words' => 'Sharp as a sticker',
+        'name' => 'Ines Marlow',
+        'date' => '12 November 2026',
+        'source' => 'Wayleaf',
+        'reply' => 'We told the team',
+    ];
 
     /**
      * @param  array<string, mixed>  $shape
@@ -38,9 +46,25 @@ final class MarkupTest extends TestCase
     {
         $entry = new Entry('a', Kind::Review, 'dome', null, 'https://a.example/r?x=1&y=2', new Author('Ines Marlow'), Rating::on(Scale::between(1, 10), 9.2), 'The rings', 'Sharp as a sticker on the lens.',
             language: 'en', published: new DateTimeImmutable('2026-11-12T12:00:00Z'), reply: new Reply('We told the team.'));
-        $overall ??= Overall::ofTally([['stars' => 4.6, 'count' => 3, 'source' => 'dome'], ['stars' => 2.0, 'count' => 1, 'source' => 'lane']]);
+        $overall ??= Overall::ofTally([
+            ['stars' => 4.6, 'count' => 3, 'source' => 'dome'],
+            ['stars' => 2.0, 'count' => 1, 'source' => 'lane'],
+        ]);
 
-        return app(Renderer::class)->render('k3y', 'Dome', new Content(BriefReader::read(['version' => 1, 'shape' => $shape]), self::on(), $entries ?? [$entry], $overall, new DateTimeZone('UTC'), app(Catalogues::class)->of($language), app(LookFiles::class)->all()->named('paper'), ['dome' => 'Wayleaf']))->fragment;
+        return app(Renderer::class)->render(
+            'k3y',
+            'Dome',
+            new Content(
+                BriefReader::read(['version' => 1, 'shape' => $shape]),
+                self::on(),
+                $entries ?? [$entry],
+                $overall,
+                new DateTimeZone('UTC'),
+                app(Catalogues::class)->of($language),
+                app(LookFiles::class)->all()->named('paper'),
+                ['dome' => 'Wayleaf'],
+            ),
+        )->fragment;
     }
 
     #[DataProvider('parts')]
@@ -95,7 +119,11 @@ final class MarkupTest extends TestCase
         $moving = $this->markup(['layout' => 'carousel', 'autoplay' => 5], $two);
         self::assertStringContainsString('data-autoplay="5"', $moving);
         self::assertStringContainsString('class="pause" aria-pressed="false" aria-label="Pause"', $moving);
-        self::assertStringNotContainsString('class="turn"', $this->markup(['layout' => 'carousel'], [$two[0]]), 'one card has nowhere to turn');
+        self::assertStringNotContainsString(
+            'class="turn"',
+            $this->markup(['layout' => 'carousel'], [$two[0]]),
+            'one card has nowhere to turn',
+        );
         self::assertStringNotContainsString('class="turn"', $this->markup(['layout' => 'list'], $two));
     }
 
@@ -127,7 +155,10 @@ final class MarkupTest extends TestCase
 
     public function test_links_go_out_harmlessly(): void
     {
-        self::assertStringContainsString('<a href="https://a.example/r?x=1&amp;y=2" rel="nofollow ugc noopener" target="_blank">Wayleaf</a>', $this->markup([]));
+        self::assertStringContainsString(
+            '<a href="https://a.example/r?x=1&amp;y=2" rel="nofollow ugc noopener" target="_blank">Wayleaf</a>',
+            $this->markup([]),
+        );
     }
 
     public function test_the_same_brief_and_entries_give_the_same_bytes(): void

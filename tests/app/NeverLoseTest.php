@@ -59,7 +59,10 @@ final class NeverLoseTest extends TestCase
             }
             $this->assertKeeps($source, $answer, $everSeen);
             self::assertGreaterThanOrEqual($revisions, $revisions = $this->revisions());
-            self::assertTrue(Matcher::match($store->known($source), $answer, Coverage::Whole)->changesNothing(), 'the same answer again changes nothing');
+            self::assertTrue(
+                Matcher::match($store->known($source), $answer, Coverage::Whole)->changesNothing(),
+                'the same answer again changes nothing',
+            );
         }
         self::assertGreaterThan(20, count($everSeen));
         self::assertGreaterThan(10, $revisions);
@@ -67,7 +70,13 @@ final class NeverLoseTest extends TestCase
 
     private function entry(string $id, string $text, int $day): Entry
     {
-        return new Entry($id, Kind::Review, rating: Rating::on(Scale::ofStars(), 1 + $day % 5), text: $text, published: new DateTimeImmutable("2026-01-01T00:00:00Z +$day days"));
+        return new Entry(
+            $id,
+            Kind::Review,
+            rating: Rating::on(Scale::ofStars(), 1 + $day % 5),
+            text: $text,
+            published: new DateTimeImmutable("2026-01-01T00:00:00Z +$day days"),
+        );
     }
 
     private function revisions(): int

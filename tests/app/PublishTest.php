@@ -30,7 +30,11 @@ final class PublishTest extends TestCase
     /** @param  array<string, mixed>  $brief */
     private function widget(Site $site, string $key, array $brief): Widget
     {
-        $widget = $site->widgets()->create(['key' => $key, 'name' => $key, 'brief' => BriefReader::read(['version' => 1] + $brief)->toArray()]);
+        $widget = $site->widgets()->create([
+            'key' => $key,
+            'name' => $key,
+            'brief' => BriefReader::read(['version' => 1] + $brief)->toArray(),
+        ]);
 
         return $this->publish($widget);
     }
@@ -60,7 +64,11 @@ final class PublishTest extends TestCase
         $this->store($source, [$this->review(3, 5, 'Brand new.')]);
         self::assertSame(2, $widget->refresh()->edition->number);
         clearstatcache();
-        self::assertGreaterThan($modified, filemtime(config('gnomic.editions').'/samebytes1/current/widget.html'), 'validators by time tell them apart');
+        self::assertGreaterThan(
+            $modified,
+            filemtime(config('gnomic.editions').'/samebytes1/current/widget.html'),
+            'validators by time tell them apart',
+        );
         self::assertStringContainsString('Brand new.', $this->file('samebytes1', 'widget.html'));
         self::assertFileExists(config('gnomic.editions')."/samebytes1/$first->hash/widget.html");
         foreach (['widget.html', 'document.html', 'feed.json'] as $name) {
@@ -77,8 +85,16 @@ final class PublishTest extends TestCase
         $this->store($dome, [$this->review(1, 5)]);
         $this->store($lane, [$this->review(1, 5)]);
         $bare = ['head' => [], 'honest' => false];
-        $this->widget($site, 'domegood01', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 4]], 'shape' => $bare]);
-        $this->widget($site, 'domebad001', ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['to' => 2]], 'shape' => $bare]);
+        $this->widget(
+            $site,
+            'domegood01',
+            ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['from' => 4]], 'shape' => $bare],
+        );
+        $this->widget(
+            $site,
+            'domebad001',
+            ['gather' => ['sources' => ['the-dome']], 'sift' => ['stars' => ['to' => 2]], 'shape' => $bare],
+        );
         $this->widget($site, 'lanegood01', ['gather' => ['sources' => ['lane']], 'shape' => $bare]);
         $rendered = 0;
         DB::listen(function ($query) use (&$rendered): void {
@@ -93,14 +109,25 @@ final class PublishTest extends TestCase
     {
         $site = $this->site();
         $this->store($this->source($site), [$this->review(1, 5), $this->review(2, 1), $this->review(3, 3, '')]);
-        foreach ([[], ['stars' => ['from' => 5]], ['withWords' => true], ['limit' => 1], ['hidden' => ['the-dome:r2']], ['order' => 'highest']] as $index => $sift) {
+        foreach ([
+            [],
+            ['stars' => ['from' => 5]],
+            ['withWords' => true],
+            ['limit' => 1],
+            ['hidden' => ['the-dome:r2']],
+            ['order' => 'highest'],
+        ] as $index => $sift) {
             $this->widget($site, "figure000$index", ['sift' => $sift]);
             self::assertStringContainsString('<span class="figure">3.0', $this->file("figure000$index", 'widget.html'));
             self::assertStringContainsString('from 3 ratings', $this->file("figure000$index", 'widget.html'));
         }
         EntryRecord::query()->where('source_entry_id', 'r2')->update(['hidden' => true]);
         $this->widget($site, 'figurehid1', []);
-        self::assertStringContainsString('<span class="figure">3.0', $this->file('figurehid1', 'widget.html'), 'hiding is no way to a better figure');
+        self::assertStringContainsString(
+            '<span class="figure">3.0',
+            $this->file('figurehid1', 'widget.html'),
+            'hiding is no way to a better figure',
+        );
         self::assertStringNotContainsString('Author 2', $this->file('figurehid1', 'widget.html'));
     }
 
@@ -108,7 +135,18 @@ final class PublishTest extends TestCase
     {
         $site = $this->site();
         $evil = '<img src=x onerror=alert(1)></style></template><script>alert(1)</script>{{ 7 * 7 }}';
-        $this->store($this->source($site), [new Entry('x', Kind::Review, url: 'https://a.example/?"onmouseover="x', author: new Author($evil), title: $evil, text: str_repeat("$evil ", 9), language: '"><script>')]);
+        $this->store(
+            $this->source($site),
+            [new Entry(
+                'x',
+                Kind::Review,
+                url: 'https://a.example/?"onmouseover="x',
+                author: new Author($evil),
+                title: $evil,
+                text: str_repeat("$evil ", 9),
+                language: '"><script>',
+            )],
+        );
         $this->widget($site, 'evilwords1', ['shape' => ['heading' => '<script>alert(1)</script>']]);
         foreach (['widget.html', 'document.html'] as $name) {
             $html = $this->file('evilwords1', $name);

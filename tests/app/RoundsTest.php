@@ -86,7 +86,11 @@ final class RoundsTest extends TestCase
         $site = $this->site();
         $source = $this->dome($site);
         $this->roundOf($source);
-        $widget = $site->widgets()->create(['key' => 'faultless1', 'name' => 'W', 'brief' => BriefReader::read(['version' => 1])->toArray()]);
+        $widget = $site->widgets()->create([
+            'key' => 'faultless1',
+            'name' => 'W',
+            'brief' => BriefReader::read(['version' => 1])->toArray(),
+        ]);
         $this->publish($widget);
         $before = [EntryRecord::query()->where('gone', false)->count(), $widget->refresh()->edition_id];
         foreach (['fault' => 'status 500', 'nonsense' => 'not a feed', 'silent' => 'within 3 seconds'] as $mood => $says) {
@@ -133,7 +137,13 @@ final class RoundsTest extends TestCase
             self::assertSame(48, $this->roundOf($source)->added);
             self::assertSame('unchanged', $this->roundOf($source)->outcome);
             self::assertSame(0, $this->roundOf($source)->received, 'not modified');
-            $seen[$format] = $source->entries()->get()->sortBy('source_entry_id')->values()->map(fn (EntryRecord $entry) => [$entry->source_entry_id, $entry->payload['title'], $entry->payload['text'], $entry->published, $entry->payload['language']])->all();
+            $seen[$format] = $source->entries()->get()->sortBy('source_entry_id')->values()->map(fn (EntryRecord $entry) => [
+                $entry->source_entry_id,
+                $entry->payload['title'],
+                $entry->payload['text'],
+                $entry->published,
+                $entry->payload['language'],
+            ])->all();
         }
         self::assertSame($seen['rss'], $seen['atom']);
         self::assertSame($seen['rss'], $seen['json']);
@@ -152,7 +162,10 @@ final class RoundsTest extends TestCase
         $this->startFaults();
         $round = $this->roundOf($this->source($this->site(), 'fault', 'feed', "$this->faults/fault"));
         self::assertStringContainsString('status 500', (string) $round->reason);
-        self::assertStringContainsString('zip archive', (string) $this->roundOf($this->source($this->site('b'), 'zip', 'feed', "$this->faults/zip"))->reason);
+        self::assertStringContainsString(
+            'zip archive',
+            (string) $this->roundOf($this->source($this->site('b'), 'zip', 'feed', "$this->faults/zip"))->reason,
+        );
     }
 
     public function test_one_worker_at_a_time(): void

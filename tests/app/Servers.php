@@ -32,7 +32,11 @@ trait Servers
         (new Process([PHP_BINARY, base_path('demo/generate.php'), $data, '1795000000']))->mustRun();
         $this->standins = $this->serve(base_path('standins/server.php'), ['STANDINS_DATA' => $data]);
         foreach (['wayleaf', 'ticketwick', 'shutterfen', 'corkwall', 'barrowfair'] as $service) {
-            config(["gnomic.channels.$service.address" => "$this->standins/$service", "gnomic.channels.$service.secret" => 'gnomic-demo-secret', "gnomic.channels.$service.client" => 'gnomic']);
+            config([
+                "gnomic.channels.$service.address" => "$this->standins/$service",
+                "gnomic.channels.$service.secret" => 'gnomic-demo-secret',
+                "gnomic.channels.$service.client" => 'gnomic',
+            ]);
         }
     }
 
@@ -48,7 +52,14 @@ trait Servers
      */
     protected function control(array $form): void
     {
-        $context = stream_context_create(['http' => ['method' => 'POST', 'header' => 'Content-Type: application/x-www-form-urlencoded', 'content' => http_build_query($form), 'follow_location' => 0]]);
+        $context = stream_context_create(
+            ['http' => [
+                'method' => 'POST',
+                'header' => 'Content-Type: application/x-www-form-urlencoded',
+                'content' => http_build_query($form),
+                'follow_location' => 0,
+            ]],
+        );
         file_get_contents("$this->standins/", false, $context);
     }
 
@@ -70,7 +81,11 @@ trait Servers
         $this->servers[] = $server;
         for ($try = 0; $try < 100; $try++) {
             if (@fsockopen('tcp://'.$host) !== false) {
-                config(['gnomic.private_hosts' => [...config('gnomic.private_hosts'), $host], 'gnomic.fetch.seconds' => 3, 'gnomic.fetch.bytes' => 2 * 1024 * 1024]);
+                config([
+                    'gnomic.private_hosts' => [...config('gnomic.private_hosts'), $host],
+                    'gnomic.fetch.seconds' => 3,
+                    'gnomic.fetch.bytes' => 2 * 1024 * 1024,
+                ]);
 
                 return "http://$host";
             }

@@ -28,7 +28,33 @@ use Tests\TestCase;
 /** The database's sieve and the plain one give the same, for many briefs over many entries, made by chance with a fixed seed. */
 final class SiteSieveTest extends TestCase
 {
-    private const WORDS = ['dome', 'Dome!', 'DÔME', 'domes', 'night', 'sky', 'night sky', 'queue', "l'observatoire", 'Straße', 'strasse', 'İstanbul', '天文台', '天文', '夜空', 'обсерватория', 'ёлка', 'पुल', 'पल', 'か', 'が', 'مرصد', '100%', '#nightsky', '🌟'];
+    private const WORDS = [
+        'dome',
+        'Dome!',
+        'DÔME',
+        'domes',
+        'night',
+        'sky',
+        'night sky',
+        'queue',
+        "l'observatoire",
+        'Straße',
+        'strasse',
+        'İstanbul',
+        '天文台',
+        '天文',
+        '夜空',
+        'обсерватория',
+        'ёлка',
+        'पुल',
+        'पल',
+        'か',
+        'が',
+        'مرصد',
+        '100%',
+        '#nightsky',
+        '🌟',
+    ];
 
     private Randomizer $chance;
 
@@ -53,12 +79,21 @@ final class SiteSieveTest extends TestCase
             shownBy: ['other1' => array_slice($refs, 3, 5), 'other2' => array_slice($refs, 40, 20)],
         );
         foreach ($stored as $entry) {
-            $entry->update(['barred' => array_filter($around->never, fn (string $word): bool => Term::tryFrom($word)?->isIn($entry->facts()->saying->line()) === true) !== []]);
+            $entry->update(
+                ['barred' => array_filter(
+                    $around->never,
+                    fn (string $word): bool => Term::tryFrom($word)?->isIn($entry->facts()->saying->line()) === true,
+                ) !== []],
+            );
         }
         $kept = [];
         for ($round = 0; $round < 160; $round++) {
             $json = $this->brief($refs);
-            $at = $around->at($this->pick([null, 'de', 'en-GB', 'ja']), $this->pick([null, '/visit/dome', '/about']), $this->pick([1, 2, 5]));
+            $at = $around->at(
+                $this->pick([null, 'de', 'en-GB', 'ja']),
+                $this->pick([null, '/visit/dome', '/about']),
+                $this->pick([1, 2, 5]),
+            );
             $brief = BriefReader::read($json)->criteria;
             $plain = Sifting::of($brief, $facts, $at);
             $found = SiteSieve::of($site, $brief, $at);
@@ -72,7 +107,10 @@ final class SiteSieveTest extends TestCase
             }
             self::assertCount(count($facts), $verdicts, 'every entry has a reason');
             foreach ($found->selection()->steps as $index => $step) {
-                self::assertTrue($index === 0 || $found->selection()->steps[$index - 1]->kept === $step->kept + $step->dropped, 'the account adds up');
+                self::assertTrue(
+                    $index === 0 || $found->selection()->steps[$index - 1]->kept === $step->kept + $step->dropped,
+                    'the account adds up',
+                );
                 self::assertCount($step->kept, $found->behind($step->key, true, 0, 1000), "kept by $step->key");
                 $out = $found->behind($step->key, false, 0, 1000);
                 self::assertCount($step->dropped, $out, "dropped by $step->key");
@@ -92,7 +130,11 @@ final class SiteSieveTest extends TestCase
     {
         $site = $this->site();
         $this->fill($site);
-        $never = EntryRecord::query()->where(fn ($query) => $query->where('hidden', true)->orWhere('held', true)->orWhere('gone', true))->pluck('ref')->all();
+        $never = EntryRecord::query()->where(
+            fn ($query) => $query->where('hidden', true)
+                ->orWhere('held', true)
+                ->orWhere('gone', true),
+        )->pluck('ref')->all();
         for ($round = 0; $round < 60; $round++) {
             $json = $this->brief($never);
             $shown = SiteSieve::of($site, BriefReader::read($json)->criteria)->selection()->shown;
@@ -115,10 +157,19 @@ final class SiteSieveTest extends TestCase
     public function test_five_thousand_words_are_no_burden(): void
     {
         $site = $this->site();
-        $this->store($this->source($site), [new Entry('a', Kind::Review, text: 'The dome at night.', tags: ['t77']), new Entry('b', Kind::Review, text: 'Nothing of it.')]);
+        $this->store(
+            $this->source($site),
+            [
+                new Entry('a', Kind::Review, text: 'The dome at night.', tags: ['t77']),
+                new Entry('b', Kind::Review, text: 'Nothing of it.'),
+            ],
+        );
         $words = array_map(fn (int $number): string => "word$number", range(1, 4999));
         $tags = array_map(fn (int $number): string => "t$number", range(1, 5000));
-        $shown = fn (array $sift): array => SiteSieve::of($site, BriefReader::read(['version' => 1, 'sift' => $sift])->criteria)->selection()->shown;
+        $shown = fn (array $sift): array => SiteSieve::of(
+            $site,
+            BriefReader::read(['version' => 1, 'sift' => $sift])->criteria,
+        )->selection()->shown;
         self::assertSame(['the-dome:a'], $shown(['words' => ['any' => [...$words, 'dome']]]));
         self::assertSame(['the-dome:b'], $shown(['words' => ['none' => [...$words, 'dome']]]));
         self::assertSame(['the-dome:a'], $shown(['hashtags' => ['any' => $tags]]));
@@ -152,9 +203,16 @@ final class SiteSieveTest extends TestCase
                     title: $pick([null, null, 'The dome at night', '夜空']),
                     text: $pick(['', $text, $text, $text, str_repeat("$text. ", 9)]),
                     language: $pick([null, 'en', 'en-GB', 'de', 'de-AT', 'ja', 'zh-Hant']),
-                    published: $this->chance->getInt(0, 9) === 0 ? null : new DateTimeImmutable('2025-12-20T23:30:00Z +'.$this->chance->getInt(0, 60).' days'),
+                    published: $this->chance->getInt(0, 9) === 0
+                        ? null
+                        : new DateTimeImmutable('2025-12-20T23:30:00Z +'.$this->chance->getInt(0, 60).' days'),
                     reply: $pick([null, null, new Reply('Thank you.')]),
-                    media: $pick([[], [], [new Media('image', 'https://pictures.example/a.jpg')], [new Media('video', 'https://pictures.example/a.mp4')]]),
+                    media: $pick([
+                        [],
+                        [],
+                        [new Media('image', 'https://pictures.example/a.jpg')],
+                        [new Media('video', 'https://pictures.example/a.mp4')],
+                    ]),
                     tags: $pick([[], [], ['Dome'], ['night sky', 'dôme'], ['100', 'domestic']]),
                     likes: $pick([null, 0, 3, 3, 12]));
             }
@@ -162,7 +220,8 @@ final class SiteSieveTest extends TestCase
         }
         foreach (EntryRecord::query()->get() as $entry) {
             $entry->update(['gone' => $this->chance->getInt(0, 9) === 0, 'hidden' => $this->chance->getInt(0, 9) === 0, 'held' => $this->chance->getInt(0, 9) === 0,
-                'duplicate_of' => $pick([null, null, null, null, '|dome|', '|lane|rook|', '|rook|']), 'subject_id' => $pick($subjects)?->id]);
+                'duplicate_of' => $pick([null, null, null, null, '|dome|', '|lane|rook|', '|rook|']),
+                'subject_id' => $pick($subjects)?->id]);
         }
     }
 
@@ -173,29 +232,101 @@ final class SiteSieveTest extends TestCase
     private function brief(array $refs): array
     {
         $pick = $this->pick(...);
-        $some = fn (array $of): array => array_values(array_unique(array_map(fn (): string => $pick($of), range(1, $this->chance->getInt(1, 6)))));
+        $some = fn (array $of): array => array_values(
+            array_unique(array_map(fn (): string => $pick($of), range(1, $this->chance->getInt(1, 6)))),
+        );
         $from = $this->chance->getInt(2, 10) / 2;
-        $words = ['dome', 'domé', 'dom*', 'NIGHT', 'night sky', 'queue', 'observatoire', 'strasse', 'istanbul', '天文', '文台', '夜*', 'ОБСЕРВ*', 'елка', 'पुल', 'पल', 'か', 'が', '100', 'sk', '/do.*/', '***'];
-        $terms = fn (array $of): ?array => $pick([null, null, null, ['any' => $some($of)], ['all' => array_slice($some($of), 0, 2)], ['none' => $some($of)], ['any' => $some($of), 'none' => array_slice($some($of), 0, 1)]]);
+        $words = [
+            'dome',
+            'domé',
+            'dom*',
+            'NIGHT',
+            'night sky',
+            'queue',
+            'observatoire',
+            'strasse',
+            'istanbul',
+            '天文',
+            '文台',
+            '夜*',
+            'ОБСЕРВ*',
+            'елка',
+            'पुल',
+            'पल',
+            'か',
+            'が',
+            '100',
+            'sk',
+            '/do.*/',
+            '***',
+        ];
+        $terms = fn (array $of): ?array => $pick([
+            null,
+            null,
+            null,
+            ['any' => $some($of)],
+            ['all' => array_slice($some($of), 0, 2)],
+            ['none' => $some($of)],
+            ['any' => $some($of), 'none' => array_slice($some($of), 0, 1)],
+        ]);
         $tags = ['dome', '#Dôme', 'dom*', 'night sky', 'nightsky', '100', '#', 'sky'];
 
         $whole = ['version' => 1,
             'gather' => [
-                'sources' => $pick([null, null, null, [], ['dome'], ['dome', 'rook'], ['none']]), 'kinds' => $pick([null, null, ['review'], ['post', 'testimonial']]),
-                'channels' => $pick([null, null, null, ['wayleaf'], ['wayleaf', 'feed'], ['none']]), 'subjects' => $pick([null, null, null, ['the-dome'], ['the-lane', 'none']]),
+                'sources' => $pick([null, null, null, [], ['dome'], ['dome', 'rook'], ['none']]),
+                'kinds' => $pick([null, null, ['review'], ['post', 'testimonial']]),
+                'channels' => $pick([null, null, null, ['wayleaf'], ['wayleaf', 'feed'], ['none']]),
+                'subjects' => $pick([null, null, null, ['the-dome'], ['the-lane', 'none']]),
                 'apartFrom' => $pick([[], [], ['other1'], ['other1', 'other2', 'gone']]),
-                'allowed' => $pick([[], [], [['channel' => 'ticketwick', 'show' => 'figures']], [['channel' => 'feed', 'show' => 'whole'], ['channel' => 'wayleaf', 'show' => 'figures']]]),
+                'allowed' => $pick([
+                    [],
+                    [],
+                    [['channel' => 'ticketwick', 'show' => 'figures']],
+                    [['channel' => 'feed', 'show' => 'whole'], ['channel' => 'wayleaf', 'show' => 'figures']],
+                ]),
             ],
             'sift' => [
-                'stars' => $pick([null, null, ['from' => $from], ['from' => $from, 'to' => min(5, $from + 1), 'unrated' => 'keep'], ['to' => $from], ['from' => 5, 'to' => $from]]),
-                'withWords' => $pick([true, false, false]), 'length' => $pick([null, null, null, ['from' => 10], ['to' => 40], ['from' => 60, 'to' => 20]]),
+                'stars' => $pick([
+                    null,
+                    null,
+                    ['from' => $from],
+                    ['from' => $from, 'to' => min(5, $from + 1), 'unrated' => 'keep'],
+                    ['to' => $from],
+                    ['from' => 5, 'to' => $from],
+                ]),
+                'withWords' => $pick([true, false, false]),
+                'length' => $pick([null, null, null, ['from' => 10], ['to' => 40], ['from' => 60, 'to' => 20]]),
                 'withPictures' => $pick([true, false, false, false]), 'withReply' => $pick([true, false, false, false]),
-                'languages' => $pick([null, null, ['pageFirst' => true], ['only' => ['en']], ['only' => ['de', 'ja'], 'unknown' => 'keep'], ['only' => ['EN-gb', 'zh'], 'pageFirst' => true]]),
-                'when' => $pick([null, null, null, ['last' => 30], ['last' => 1, 'unit' => 'months'], ['from' => '2026-01-10'], ['from' => '2026-01-31', 'to' => '2026-01-02'], ['to' => '2026-01-15'], ['sinceReopened' => true]]),
+                'languages' => $pick([
+                    null,
+                    null,
+                    ['pageFirst' => true],
+                    ['only' => ['en']],
+                    ['only' => ['de', 'ja'], 'unknown' => 'keep'],
+                    ['only' => ['EN-gb', 'zh'], 'pageFirst' => true],
+                ]),
+                'when' => $pick([
+                    null,
+                    null,
+                    null,
+                    ['last' => 30],
+                    ['last' => 1, 'unit' => 'months'],
+                    ['from' => '2026-01-10'],
+                    ['from' => '2026-01-31', 'to' => '2026-01-02'],
+                    ['to' => '2026-01-15'],
+                    ['sinceReopened' => true],
+                ]),
                 'words' => $terms($words), 'hashtags' => $terms($tags),
-                'labels' => $pick([null, null, ['any' => $some($tags)], ['none' => ['dome'], 'byPage' => [['page' => '/visit*', 'all' => ['dom*']]]], ['byPage' => [['page' => '/about', 'any' => ['night sky']]]]]),
+                'labels' => $pick([
+                    null,
+                    null,
+                    ['any' => $some($tags)],
+                    ['none' => ['dome'], 'byPage' => [['page' => '/visit*', 'all' => ['dom*']]]],
+                    ['byPage' => [['page' => '/about', 'any' => ['night sky']]]],
+                ]),
                 'most' => $pick([null, ['author' => 1], ['source' => 3], ['author' => 2, 'source' => 2]]),
-                'order' => $pick(['newest', 'oldest', 'highest', 'lowest', 'liked', 'longest', 'shuffled', 'balanced', 'balanced']), 'shuffle' => $pick(['day', 'visit', 'fixed']),
+                'order' => $pick(['newest', 'oldest', 'highest', 'lowest', 'liked', 'longest', 'shuffled', 'balanced', 'balanced']),
+                'shuffle' => $pick(['day', 'visit', 'fixed']),
                 'balance' => $pick([[], ['freshness' => 0, 'variety' => 10], ['rating' => 9, 'halfLife' => 7]]),
                 'limit' => $pick([1, 5, 100]), 'pins' => $pick([[], [], $some($refs)]), 'hidden' => $pick([[], $some($refs)]),
             ]];

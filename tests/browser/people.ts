@@ -25,7 +25,7 @@ export async function signIn(page: Page): Promise<void> {
 
 /** Opens the controls of a topic, whether the sentence speaks of it or only leads to it. */
 export async function openTopic(page: Page, topic: string): Promise<void> {
-  await expect(page.locator('.sentence')).toBeVisible();
+  await expect(page.locator('[data-phrase]').first()).toBeVisible();
   const phrase = page.locator(`[data-phrase=${topic}]`);
   if ((await phrase.count()) > 0) return phrase.click();
   await page.locator('[data-phrase=more]').click();

@@ -48,6 +48,7 @@ test('from an empty brief to a good one, by the sentence and keys alone', async 
   await expect(page.locator('[data-phrase=order]')).toBeFocused();
 
   // Stars, which the sentence does not speak of yet: by the button at its end.
+  await press(page, 'Enter');
   await press(page, ']');
   await expect(page.locator('[data-phrase=more]')).toBeFocused();
   await press(page, 'ArrowDown');
@@ -117,7 +118,7 @@ test('the sieve says what each clause costs, and a number of it opens the way to
   // What is hardly meant is told, kept and harmless.
   await openTopic(page, 'words');
   await page.getByLabel('None of').first().fill('/que+ue.*/');
-  await expect(page.getByText(/looks like a regular expression. Words are meant here/)).toBeVisible();
+  await expect(page.getByText(/looks like a regular expression. Only plain words are matched/)).toBeVisible();
   await expect(page.frameLocator('iframe[title*="768"]').locator('article').first()).toBeVisible();
   await page
     .getByLabel('None of')
@@ -199,7 +200,8 @@ test('a widget fits its page and its visit: language first, an order for each vi
   for (let visit = 0; visit < 8; visit++) {
     await theirs.goto(site.origin);
     const words = theirs.locator('gnomic-widget article .words');
-    await expect(words.first()).toHaveAttribute('lang', 'de');
+    const language = words.first().locator('xpath=ancestor-or-self::*[@lang][1]');
+    await expect(language).toHaveAttribute('lang', 'de');
     orders.add((await words.allTextContents()).join('|'));
   }
   expect(orders.size).toBeGreaterThan(1);

@@ -83,9 +83,9 @@ test('a widget is made on the bench: sentence, proof and sieve follow each other
   await page.getByRole('button', { name: /Night ink/ }).click();
   await expect(wide.locator('.g')).toHaveCSS('background-color', 'rgb(22, 27, 44)');
   await page.locator('[data-phrase=layout]').click();
-  await page.getByRole('button', { name: 'List' }).click();
-  await expect(wide.locator('.stack article')).toHaveCount(6);
-  await page.getByRole('button', { name: 'Carousel' }).click();
+  await page.getByRole('button', { name: 'List', exact: true }).click();
+  await expect(wide.locator('.cards article')).toHaveCount(6);
+  await page.getByRole('button', { name: 'Carousel', exact: true }).click();
   await expect(wide.locator('.track .slide')).toHaveCount(6);
 
   const dropped = page.getByRole('button', { name: /left out: four stars and up/ });

@@ -297,7 +297,7 @@ test('a widget shows the pictures of a photo account, and they are ours', async 
   await page.getByLabel('Names').selectOption('first name, initial of the last');
   const proof = page.frameLocator('iframe[title*="1120"]');
   await expect(proof.locator('.by .name').first()).toHaveText('Quillmoor O.');
-  await expect(proof.locator('.shots img').first()).toBeVisible({ timeout: 30_000 });
+  await expect(proof.locator('.pictures img').first()).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Publish the first edition' }).click();
   await expect(page.getByText('Edition 1, published')).toBeVisible();
 
@@ -305,7 +305,7 @@ test('a widget shows the pictures of a photo account, and they are ours', async 
   const asked: string[] = [];
   visitor.on('request', (request) => asked.push(request.url()));
   await visitor.goto(`${GNOMIC}/w/hill4posts0`);
-  const picture = visitor.locator('.shots img').first();
+  const picture = visitor.locator('.pictures img').first();
   await expect(picture).toHaveJSProperty('complete', true);
   expect(await picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(0);
   expect([...new Set(asked.map((url) => new URL(url).origin))]).toEqual([GNOMIC]);

@@ -8,7 +8,7 @@ async function published(request: import('@playwright/test').APIRequestContext, 
   return (await request.get(`${GNOMIC}/w/${key}.html`)).text();
 }
 
-test('hundreds are hidden at once by keys, and all of them come back', async ({ page }) => {
+test('a hundred and more are hidden at once by keys, and all of them come back', async ({ page }) => {
   await signIn(page);
   await page.goto('/entries');
   const counted = page.locator('.selected');
@@ -22,7 +22,7 @@ test('hundreds are hidden at once by keys, and all of them come back', async ({ 
   await page.keyboard.press('Shift+A');
   await expect(counted).toContainText('selected');
   const many = parseInt((await counted.textContent()) ?? '', 10);
-  expect(many).toBeGreaterThanOrEqual(200);
+  expect(many).toBeGreaterThan(100);
   const before = await published(page.request, 'dome4visit');
   await page.keyboard.press('x');
   await expect(page.getByText(`${many} entries hidden in every widget.`)).toBeVisible({ timeout: 60_000 });

@@ -15,7 +15,11 @@ $app->make(Kernel::class)->bootstrap();
 
 $count = (int) $argv[1];
 $site = Site::query()->firstOrFail();
-$models = DB::table('entries')->where('site_id', $site->id)->where('source_entry_id', 'not like', 'copy-%')->get()->map(fn (object $row): array => (array) $row)->all();
+$models = DB::table('entries')->where('site_id', $site->id)
+    ->where('source_entry_id', 'not like', 'copy-%')
+    ->get()
+    ->map(fn (object $row): array => (array) $row)
+    ->all();
 $have = DB::table('entries')->where('site_id', $site->id)->count();
 DB::transaction(function () use ($models, $have, $count): void {
     for ($number = $have; $number < $count; $number++) {

@@ -23,9 +23,14 @@ $words = array_values(array_unique(preg_split('/\W+/u', strtolower((require dirn
 $out = fopen($file, 'w') ?: exit("There is no place for a file.\n");
 $told = [];
 for ($number = 0; $number < $count; $number++) {
-    $text = $number % 10 === 9 ? $told[$number % 7] : implode(' ', array_map(fn (): string => $words[$chance->getInt(0, count($words) - 1)], range(1, $chance->getInt(6, 45))));
+    $text = $number % 10 === 9
+        ? $told[$number % 7]
+        : implode(' ', array_map(fn (): string => $words[$chance->getInt(0, count($words) - 1)], range(1, $chance->getInt(6, 45))));
     $told[$number % 50] = $text;
-    fwrite($out, json_encode(['id' => "e$number", 'source' => 's'.$number % 3, 'author' => ['name' => 'Person '.$number % 7_000], 'rating' => ['value' => $number % 5 + 1], 'text' => $text,
+    fwrite($out, json_encode(['id' => "e$number", 'source' => 's'.$number % 3, 'author' => [
+        'name' => 'Person '
+            .$number % 7_000,
+    ], 'rating' => ['value' => $number % 5 + 1], 'text' => $text,
         'language' => $number % 2 === 0 ? 'en' : null, 'published' => gmdate('Y-m-d\TH:i:s\Z', 1_700_000_000 + $number * 600)])."\n");
 }
 fclose($out);
@@ -41,7 +46,11 @@ $neighbours = new Neighbours;
 $alike = $new = 0;
 $from = hrtime(true);
 $take = function (array $chunk) use (&$known, &$alike, &$new, $neighbours): void {
-    $matched = Matcher::match(array_intersect_key($known, array_flip(array_map(fn ($entry): string => $entry->id, $chunk))), $chunk, Coverage::Some);
+    $matched = Matcher::match(
+        array_intersect_key($known, array_flip(array_map(fn ($entry): string => $entry->id, $chunk))),
+        $chunk,
+        Coverage::Some,
+    );
     foreach ($matched->new as $entry) {
         $known[$entry->id] = new Known($matched->digests[$entry->id], false, $entry->published?->getTimestamp());
         $alike += $neighbours->add(Languages::filled($entry)) === null ? 0 : 1;
@@ -62,4 +71,11 @@ foreach (new SplFileObject($file) as $line) {
 $take($chunk);
 $took = (hrtime(true) - $from) / 1e9;
 unlink($file);
-echo json_encode(['count' => $new, 'seconds' => $took, 'perSecond' => $new / $took, 'plain' => $plain, 'alike' => $alike, 'megabytes' => memory_get_peak_usage(true) / 1e6]);
+echo json_encode([
+    'count' => $new,
+    'seconds' => $took,
+    'perSecond' => $new / $took,
+    'plain' => $plain,
+    'alike' => $alike,
+    'megabytes' => memory_get_peak_usage(true) / 1e6,
+]);

@@ -56,11 +56,20 @@ describe('a long list', () => {
     const listing = new Listing();
     await listing.load();
     expect(listing.narrowed).toBe(false);
+    const phrase = { key: 'stars', stage: 'sift', text: 'two stars and down', isOffer: false };
+    interfaceAnswers({
+      'GET /entries': ({ query }: { query: URLSearchParams }) => ({
+        ...entries({ query }),
+        sentence: query.get('wanted')?.includes('"to":2') ? [phrase] : [{ ...phrase, key: 'more', isOffer: true }],
+      }),
+    });
     listing.change((brief) => (brief.sift.stars = { from: 1, to: 2, unrated: 'drop' }));
-    expect(listing.narrowed).toBe(true);
+    await vi.waitFor(() => expect(listing.narrowed).toBe(true));
     expect(listing.query.wanted).toContain('"from":1');
     listing.clear();
-    expect(listing.narrowed).toBe(false);
+    await vi.waitFor(() => expect(listing.narrowed).toBe(false));
+    listing.state = 'held';
+    expect(listing.narrowed).toBe(true);
   });
 });
 

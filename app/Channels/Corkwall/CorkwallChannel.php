@@ -47,7 +47,8 @@ final readonly class CorkwallChannel implements Channel
 
     public function recognised(string $address): ?string
     {
-        return PublicAddress::identifier($this->address, '/[\w-]+/([\w-]+)', $address) ?? PublicAddress::identifier($this->address, '/([\w-]+)', $address);
+        return PublicAddress::identifier($this->address, '/[\w-]+/([\w-]+)', $address)
+            ?? PublicAddress::identifier($this->address, '/([\w-]+)', $address);
     }
 
     public function isAsked(): bool
@@ -85,7 +86,11 @@ final readonly class CorkwallChannel implements Channel
             $progress(count($entries));
         }
 
-        return new Gathered(new Reading($reading->format, $entries), $pages <= self::MOST_PAGES ? Coverage::Whole : Coverage::Newest, CacheValidators::from($first));
+        return new Gathered(
+            new Reading($reading->format, $entries),
+            $pages <= self::MOST_PAGES ? Coverage::Whole : Coverage::Newest,
+            CacheValidators::from($first),
+        );
     }
 
     /**
@@ -99,11 +104,20 @@ final readonly class CorkwallChannel implements Channel
         if ($token === null) {
             throw FetchFailed::keyMissing('Corkwall', 'token');
         }
-        $answer = $this->fetcher->get($this->address.$path, $headers + ['Accept' => 'application/json', 'Authorization' => "Token $token"]);
+        $answer = $this->fetcher->get(
+            $this->address.$path,
+            $headers + ['Accept' => 'application/json', 'Authorization' => "Token $token"],
+        );
         if ($answer->isOk() || $answer->status === 304) {
             return $answer;
         }
-        throw FetchFailed::status($answer->status, 'Corkwall', RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()), match (Record::of(json_decode($answer->body, true))->record('error')->text('code')) {
+        throw FetchFailed::status($answer->status, 'Corkwall', RetryAfter::seconds(
+            $answer->header('Retry-After'),
+            CarbonImmutable::now(),
+        ), match (
+            Record::of(json_decode($answer->body, true))->record('error')
+                ->text('code')
+        ) {
             'token_unknown' => 'it does not know the token; copy it once more from your settings there',
             'token_foreign' => 'this token is for another service; copy the one from your settings at Corkwall',
             'board_unknown' => 'it has no such board any more; choose among your boards again',

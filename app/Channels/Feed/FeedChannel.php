@@ -22,7 +22,9 @@ use Gnomic\Tend\RetryAfter;
 /** RSS, Atom and JSON feeds. */
 final readonly class FeedChannel implements Channel
 {
-    private const ACCEPT = ['Accept' => 'application/rss+xml, application/atom+xml, application/feed+json, application/xml;q=0.9, */*;q=0.5'];
+    private const ACCEPT = [
+        'Accept' => 'application/rss+xml, application/atom+xml, application/feed+json, application/xml;q=0.9, */*;q=0.5',
+    ];
 
     public function __construct(private Fetcher $fetcher)
     {

@@ -88,7 +88,11 @@ final readonly class PageChannel implements Channel
     public static function read(HttpResponse $answer): PageReading
     {
         if (! $answer->isOk()) {
-            throw FetchFailed::status($answer->status, (string) parse_url($answer->address, PHP_URL_HOST), RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()));
+            throw FetchFailed::status(
+                $answer->status,
+                (string) parse_url($answer->address, PHP_URL_HOST),
+                RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()),
+            );
         }
 
         return PageReader::read($answer->body, $answer->header('Content-Type'), $answer->address);
@@ -102,15 +106,29 @@ final readonly class PageChannel implements Channel
         }
         $page = self::read($answer);
         $of = $source->settings['of'] ?? null;
-        $entries = array_values(array_filter($page->reading->entries, fn (Entry $entry): bool => ! is_string($of) || $entry->subject === $of));
-        $described = array_values(array_filter($page->described, fn (Described $one): bool => $one->name === $of || (! is_string($of) && $one->figures !== null)))[0] ?? null;
+        $entries = array_values(array_filter(
+            $page->reading->entries,
+            fn (Entry $entry): bool => ! is_string($of) || $entry->subject === $of,
+        ));
+        $described = array_values(array_filter(
+            $page->described,
+            fn (Described $one): bool => $one->name === $of || (! is_string($of) && $one->figures !== null),
+        ))[0] ?? null;
         if ($entries === [] && $described?->figures === null) {
             // Pages lose their markup in a redesign: that is no word about the reviews.
-            throw NotReadable::without('reviews marked up any more', 'What was gathered stays. Look whether the address is still the right one.');
+            throw NotReadable::without(
+                'reviews marked up any more',
+                'What was gathered stays. Look whether the address is still the right one.',
+            );
         }
         $progress(count($entries));
 
         // A page shows a choice or the newest of them, never surely all.
-        return new Gathered(new Reading('Page', $entries, $page->reading->problems, $page->reading->title, $source->address), Coverage::Newest, CacheValidators::from($answer), $described?->figures);
+        return new Gathered(
+            new Reading('Page', $entries, $page->reading->problems, $page->reading->title, $source->address),
+            Coverage::Newest,
+            CacheValidators::from($answer),
+            $described?->figures,
+        );
     }
 }

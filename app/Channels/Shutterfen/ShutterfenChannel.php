@@ -86,7 +86,10 @@ final readonly class ShutterfenChannel implements Channel
     {
         $grant = $source->grant ?? throw FetchFailed::notGranted($this->name());
         $paths = str_starts_with($source->address, '#')
-            ? array_map(fn (string $tag): string => 'hashtags/'.rawurlencode(mb_strtolower(ltrim($tag, '#'))), preg_split('/[\s,]+/u', $source->address, -1, PREG_SPLIT_NO_EMPTY) ?: [])
+            ? array_map(
+                fn (string $tag): string => 'hashtags/'.rawurlencode(mb_strtolower(ltrim($tag, '#'))),
+                preg_split('/[\s,]+/u', $source->address, -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            )
             : [$source->address];
         $entries = [];
         $problems = [];
@@ -95,7 +98,11 @@ final readonly class ShutterfenChannel implements Channel
         foreach ($paths as $path) {
             $before = null;
             for ($page = 0; $page < self::MOST_PAGES && ($page === 0 || $before !== null); $page++) {
-                $answer = $this->granted->get($grant, "$this->address/api/$path".($before === null ? '' : '?before='.rawurlencode($before)), $page === 0 && count($paths) === 1 ? $since->headers() : []);
+                $answer = $this->granted->get(
+                    $grant,
+                    "$this->address/api/$path".($before === null ? '' : '?before='.rawurlencode($before)),
+                    $page === 0 && count($paths) === 1 ? $since->headers() : [],
+                );
                 if ($answer->status === 304) {
                     return new Gathered(null, Coverage::Whole, $since);
                 }
@@ -110,7 +117,11 @@ final readonly class ShutterfenChannel implements Channel
             $whole = $whole && $before === null;
         }
 
-        return new Gathered(new Reading('Shutterfen posts', array_values($entries), $problems), $whole ? Coverage::Whole : Coverage::Newest,
+        return new Gathered(new Reading(
+            'Shutterfen posts',
+            array_values($entries),
+            $problems,
+        ), $whole ? Coverage::Whole : Coverage::Newest,
             $first === null || count($paths) > 1 ? new CacheValidators : CacheValidators::from($first));
     }
 }

@@ -65,7 +65,11 @@ final readonly class TicketwickChannel implements Channel
         foreach ($venues as $venue) {
             $overall = $venue->record('overall');
             $choices[] = ['id' => (string) $venue->text('venue_id'), 'name' => (string) $venue->text('name'),
-                'detail' => ($venue->text('town') ?? '').($overall->number('score') === null ? ', no ratings yet' : ', '.$overall->number('score').' of 10 from '.$overall->int('ratings'))];
+                'detail' => ($venue->text('town') ?? '').(
+                    $overall->number('score') === null
+                        ? ', no ratings yet'
+                        : ', '.$overall->number('score').' of 10 from '.$overall->int('ratings')
+                )];
         }
 
         return $choices;
@@ -92,7 +96,12 @@ final readonly class TicketwickChannel implements Channel
             $next = Links::of($answer->header('Link'), 'next', $next);
         }
 
-        return new Gathered(new Reading($reading->format, $entries, $problems, $reading->title), $next === null ? Coverage::Whole : Coverage::Newest,
+        return new Gathered(new Reading(
+            $reading->format,
+            $entries,
+            $problems,
+            $reading->title,
+        ), $next === null ? Coverage::Whole : Coverage::Newest,
             CacheValidators::from($first), TicketwickRatings::figures($first->body));
     }
 }

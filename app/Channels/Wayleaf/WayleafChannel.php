@@ -61,7 +61,12 @@ final readonly class WayleafChannel implements Channel
     {
         $found = json_decode($this->client->get($site, '/v1/places', ['query' => $query])->body, true);
 
-        return array_values(array_filter(array_map(Place::fromRecord(...), is_array($found) && is_array($found['places'] ?? null) ? array_values($found['places']) : [])));
+        return array_values(
+            array_filter(array_map(
+                Place::fromRecord(...),
+                is_array($found) && is_array($found['places'] ?? null) ? array_values($found['places']) : [],
+            )),
+        );
     }
 
     /**

@@ -35,7 +35,10 @@ final readonly class WayleafClient
         }
         $record = json_decode($answer->body, true);
         $code = is_array($record) && is_array($record['error'] ?? null) ? ($record['error']['code'] ?? null) : null;
-        throw FetchFailed::status($answer->status, 'Wayleaf', RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()), match ($code) {
+        throw FetchFailed::status($answer->status, 'Wayleaf', RetryAfter::seconds(
+            $answer->header('Retry-After'),
+            CarbonImmutable::now(),
+        ), match ($code) {
             'key_missing' => 'it wants a key; paste yours',
             'key_unknown' => 'it does not know the key; copy it once more from your Wayleaf account',
             'key_not_active' => 'the key is new and not active yet; it waits and tries again by itself',

@@ -29,7 +29,13 @@ final class BenchController
             'widths.*' => ['integer', 'min:100', 'max:4000'],
         ]);
 
-        return new JsonResponse($proof->of($site, BriefBody::of($request), (string) ($given['key'] ?? 'proof'), $given['name'] ?? 'Reviews', array_map(intval(...), array_values($given['widths'] ?? []))));
+        return new JsonResponse($proof->of(
+            $site,
+            BriefBody::of($request),
+            (string) ($given['key'] ?? 'proof'),
+            $given['name'] ?? 'Reviews',
+            array_map(intval(...), array_values($given['widths'] ?? [])),
+        ));
     }
 
     /** The entries behind one number of the sieve, each with its reason. */
@@ -48,7 +54,13 @@ final class BenchController
 
         return new JsonResponse([
             'entries' => array_map(fn (array $row): array => ['reason' => $row[1]] + EntryResource::make($row[0])->resolve(), $rows),
-            'looser' => array_map(fn (Loosening $looser): array => ['text' => $looser->phrase, 'brief' => $brief->with(criteria: $looser->wanted)->toArray()], $this->looser($brief, $step)),
+            'looser' => array_map(
+                fn (Loosening $looser): array => [
+                    'text' => $looser->phrase,
+                    'brief' => $brief->with(criteria: $looser->wanted)->toArray(),
+                ],
+                $this->looser($brief, $step),
+            ),
             'next' => count($rows) === self::PAGE ? $from + self::PAGE : null,
         ]);
     }

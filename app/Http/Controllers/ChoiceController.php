@@ -16,7 +16,10 @@ use Gnomic\Sift\Topic;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
-/** What there is to choose from at a site, where a brief names things: what can be asked, layouts, looks, languages, labels, hashtags, subjects, channels, widgets. */
+/**
+ * What there is to choose from at a site, where a brief names things: what can be asked, layouts, looks, languages, labels, hashtags,
+ * subjects, channels, widgets.
+ */
 final class ChoiceController
 {
     private const MOST = 60;
@@ -24,10 +27,18 @@ final class ChoiceController
     public function __invoke(Site $site, Channels $channels, LookFiles $looks): JsonResponse
     {
         $entries = DB::table(DB::raw('entries INDEXED BY entries_facts'))->where('site_id', $site->id);
-        $languages = (clone $entries)->whereNotNull('language')->groupBy('language')->selectRaw('language, COUNT(*) AS times')->pluck('times', 'language')->all();
+        $languages = (clone $entries)->whereNotNull('language')
+            ->groupBy('language')
+            ->selectRaw('language, COUNT(*) AS times')
+            ->pluck('times', 'language')
+            ->all();
         $byChannel = $site->sources()->pluck('channel', 'key')->all();
         $bySource = (clone $entries)->groupBy('source')->selectRaw('source, COUNT(*) AS times')->pluck('times', 'source')->all();
-        $bySubject = (clone $entries)->whereNotNull('subject')->groupBy('subject')->selectRaw('subject, COUNT(*) AS times')->pluck('times', 'subject')->all();
+        $bySubject = (clone $entries)->whereNotNull('subject')
+            ->groupBy('subject')
+            ->selectRaw('subject, COUNT(*) AS times')
+            ->pluck('times', 'subject')
+            ->all();
         $ofChannels = [];
         foreach ($byChannel as $source => $channel) {
             $ofChannels[$channel] = ($ofChannels[$channel] ?? 0) + (int) ($bySource[$source] ?? 0);
@@ -38,14 +49,48 @@ final class ChoiceController
         return new JsonResponse([
             'topics' => array_map(fn (Topic $topic): array => get_object_vars($topic), Clauses::topics()),
             'layouts' => array_map(fn (string $layout): array => ['name' => $layout::name(), 'label' => $layout::label()], Layouts::ALL),
-            'looks' => array_map(fn (Look $look): array => ['key' => $look->key, 'name' => $look->name, 'about' => $look->about, 'tokens' => $look->tokens], $looks->all()->all()),
+            'looks' => array_map(
+                fn (Look $look): array => ['key' => $look->key, 'name' => $look->name, 'about' => $look->about, 'tokens' => $look->tokens],
+                $looks->all()->all(),
+            ),
             'languages' => self::choices($languages, fn (string $language): string => InLanguages::named($language)),
-            'labels' => self::choices(self::between($entries->clone()->where('labels', '!=', '')->groupBy('labels')->selectRaw('labels, COUNT(*) AS times')->pluck('times', 'labels')->all()), fn (string $label): string => $label),
-            'hashtags' => self::choices(self::between($entries->clone()->where('tags', '!=', '')->groupBy('tags')->selectRaw('tags, COUNT(*) AS times')->pluck('times', 'tags')->all()), fn (string $tag): string => $tag),
-            'subjects' => self::choices($bySubject + array_fill_keys(array_keys($subjects), 0), fn (string $key): string => $subjects[$key] ?? $key),
+            'labels' => self::choices(
+                self::between(
+                    $entries->clone()
+                        ->where('labels', '!=', '')
+                        ->groupBy('labels')
+                        ->selectRaw('labels, COUNT(*) AS times')
+                        ->pluck('times', 'labels')
+                        ->all(),
+                ),
+                fn (string $label): string => $label,
+            ),
+            'hashtags' => self::choices(
+                self::between(
+                    $entries->clone()
+                        ->where('tags', '!=', '')
+                        ->groupBy('tags')
+                        ->selectRaw('tags, COUNT(*) AS times')
+                        ->pluck('times', 'tags')
+                        ->all(),
+                ),
+                fn (string $tag): string => $tag,
+            ),
+            'subjects' => self::choices(
+                $bySubject + array_fill_keys(array_keys($subjects), 0),
+                fn (string $key): string => $subjects[$key] ?? $key,
+            ),
             'channels' => self::choices($ofChannels, fn (string $key): string => $names[$key] ?? $key),
-            'widgets' => array_map(fn (object $widget): array => ['key' => $widget->key, 'name' => $widget->name, 'count' => (int) $widget->shown], array_values(DB::table('widgets')->leftJoin('editions', 'editions.id', '=', 'widgets.edition_id')
-                ->where('site_id', $site->id)->orderBy('name')->limit(200)->get(['widgets.key', 'widgets.name', 'editions.shown'])->all())),
+            'widgets' => array_map(fn (object $widget): array => [
+                'key' => $widget->key,
+                'name' => $widget->name,
+                'count' => (int) $widget->shown,
+            ], array_values(DB::table('widgets')->leftJoin('editions', 'editions.id', '=', 'widgets.edition_id')
+                ->where('site_id', $site->id)
+                ->orderBy('name')
+                ->limit(200)
+                ->get(['widgets.key', 'widgets.name', 'editions.shown'])
+                ->all())),
         ]);
     }
 

@@ -36,7 +36,10 @@ final class EntryController
             'count' => $listing->count(),
             'entries' => EntryResource::collection($listing->page($request->integer('from'), self::PAGE)),
             'wanted' => $wanted->toArray(),
-            'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::ofListing($wanted, $contexts->site($site, $wanted))),
+            'sentence' => array_map(
+                fn (Phrase $phrase): array => get_object_vars($phrase),
+                Sentence::ofListing($wanted, $contexts->site($site, $wanted)),
+            ),
             'doubts' => array_column(Doubts::about($wanted), 'text'),
         ]);
     }
@@ -63,10 +66,13 @@ final class EntryController
             foreach ($export->write($form, $listing->each(), "$site->name: entries") as $piece) {
                 echo $piece;
             }
-        }, headers: ['Content-Type' => Export::TYPES[$form].'; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"entries.$form\""]);
+        }, headers: ['Content-Type' => Export::TYPES[$form].'; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"entries.$form\""]);
     }
 
-    /** Hides, holds, releases or labels entries; what is out follows in the background. The answer names those it changed, to take it back. */
+    /**
+     * Hides, holds, releases or labels entries; what is out follows in the background. The answer names those it changed, to take it back.
+     */
     public function mark(Request $request, Site $site, Marks $marks): JsonResponse
     {
         $given = $request->validate([

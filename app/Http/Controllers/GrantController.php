@@ -59,6 +59,9 @@ final class GrantController
         $grant = $site->grants()->findOrFail($id);
         $choices = $grant->channel === 'ticketwick' ? $ticketwick->choices($grant) : $shutterfen->choices($grant);
 
-        return new JsonResponse(['account' => $grant->account, 'choices' => LookController::connectable($site, $grant->channel, $choices)]);
+        return new JsonResponse([
+            'account' => $grant->account,
+            'choices' => LookController::connectable($site, $grant->channel, $choices),
+        ]);
     }
 }

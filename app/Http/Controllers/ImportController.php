@@ -29,7 +29,11 @@ final class ImportController
         $given = $request->validate(['kind' => ['required', 'in:entries,subjects'], 'file' => ['required', 'file', 'max:10240']]);
         /** @var UploadedFile $file */
         $file = $given['file'];
-        $import = $site->imports()->create(['kind' => $given['kind'], 'name' => mb_substr($file->getClientOriginalName(), 0, 200), 'state' => 'looking']);
+        $import = $site->imports()->create([
+            'kind' => $given['kind'],
+            'name' => mb_substr($file->getClientOriginalName(), 0, 200),
+            'state' => 'looking',
+        ]);
         File::ensureDirectoryExists(dirname($import->file()));
         File::copy((string) $file->getRealPath(), $import->file());
         LookAtTable::dispatch($import->id);
@@ -51,7 +55,12 @@ final class ImportController
         ]);
         $import = $this->found($site, $id);
         if (in_array($import->state, ['ready', 'asking'], true)) {
-            $columns = isset($given['columns']) ? array_intersect_key($given['columns'], array_flip(array_map(fn (Column $column): string => $column->value, Column::cases()))) : $import->columns;
+            $columns = isset($given['columns'])
+                ? array_intersect_key(
+                    $given['columns'],
+                    array_flip(array_map(fn (Column $column): string => $column->value, Column::cases())),
+                )
+                : $import->columns;
             $import->update(['columns' => $columns, 'dates' => $given['dates'] ?? $import->dates, 'state' => 'looking', 'reason' => null]);
             LookAtTable::dispatch($import->id);
         }
@@ -61,7 +70,10 @@ final class ImportController
 
     public function rows(Request $request, Site $site, int $id): JsonResponse
     {
-        $given = $request->validate(['what' => ['nullable', Rule::in(['new', 'changed', 'same', 'wrong'])], 'from' => ['nullable', 'integer', 'min:0']]);
+        $given = $request->validate([
+            'what' => ['nullable', Rule::in(['new', 'changed', 'same', 'wrong'])],
+            'from' => ['nullable', 'integer', 'min:0'],
+        ]);
         [$from, $rows, $at] = [(int) ($given['from'] ?? 0), [], 0];
         foreach ($this->lines($this->found($site, $id)) as $row) {
             if (isset($given['what']) && $row['what'] !== $given['what']) {
@@ -75,7 +87,10 @@ final class ImportController
             }
         }
 
-        return new JsonResponse(['rows' => array_slice($rows, 0, self::PAGE), 'next' => count($rows) > self::PAGE ? $from + self::PAGE : null]);
+        return new JsonResponse([
+            'rows' => array_slice($rows, 0, self::PAGE),
+            'next' => count($rows) > self::PAGE ? $from + self::PAGE : null,
+        ]);
     }
 
     public function apply(Site $site, int $id): JsonResponse
@@ -102,10 +117,24 @@ final class ImportController
         $bytes = (string) file_get_contents($import->file());
         if (preg_match('/^\s*\{/', $bytes) === 1) {
             $lines = explode("\n", $bytes);
-            $rows = [['line', 'why'], ...array_map(fn (int $number, string $why): array => [trim($lines[$number - 1] ?? ''), $why], array_keys($reasons), $reasons)];
+            $rows = [
+                ['line', 'why'],
+                ...array_map(
+                    fn (int $number, string $why): array => [trim($lines[$number - 1] ?? ''), $why],
+                    array_keys($reasons),
+                    $reasons,
+                ),
+            ];
         } else {
             $table = TableReader::read($bytes);
-            $rows = [[...$table->header, 'why'], ...array_map(fn (int $number, string $why): array => [...($table->rows[$number] ?? []), $why], array_keys($reasons), $reasons)];
+            $rows = [
+                [...$table->header, 'why'],
+                ...array_map(
+                    fn (int $number, string $why): array => [...($table->rows[$number] ?? []), $why],
+                    array_keys($reasons),
+                    $reasons,
+                ),
+            ];
         }
 
         return self::file('wrong-rows.csv', 'text/csv', Templates::csv(array_values($rows)));
@@ -136,7 +165,11 @@ final class ImportController
         while ($file !== false && ($line = fgets($file)) !== false) {
             $row = json_decode($line, true);
             if (is_array($row)) {
-                yield ['number' => (int) ($row['number'] ?? 0), 'what' => (string) ($row['what'] ?? ''), 'notes' => array_values(array_map(strval(...), (array) ($row['notes'] ?? [])))] + $row;
+                yield [
+                    'number' => (int) ($row['number'] ?? 0),
+                    'what' => (string) ($row['what'] ?? ''),
+                    'notes' => array_values(array_map(strval(...), (array) ($row['notes'] ?? []))),
+                ] + $row;
             }
         }
     }

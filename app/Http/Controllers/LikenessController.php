@@ -21,12 +21,20 @@ final class LikenessController
         $entry = $this->found($site, $request->string('id')->toString());
         $group = $duplicates->groupOf($entry);
         $ids = array_map(fn (EntryRecord $one): int => $one->id, $group);
-        $reasons = DB::table('likenesses')->whereIn('entry_id', $ids)->whereIn('other_id', $ids)->where('verdict', '!=', 'parted')->orderBy('id')->get();
+        $reasons = DB::table('likenesses')->whereIn('entry_id', $ids)
+            ->whereIn('other_id', $ids)
+            ->where('verdict', '!=', 'parted')
+            ->orderBy('id')
+            ->get();
 
         return new JsonResponse(['group' => array_map(function (EntryRecord $one) use ($reasons): array {
             $reason = $reasons->first(fn (object $row): bool => $row->entry_id === $one->id || $row->other_id === $one->id);
 
-            return ['speaks' => ! $one->duplicate, 'score' => $reason === null ? null : (float) $reason->score, 'reason' => $reason?->reason] + EntryResource::make($one)->resolve();
+            return [
+                'speaks' => ! $one->duplicate,
+                'score' => $reason === null ? null : (float) $reason->score,
+                'reason' => $reason?->reason,
+            ] + EntryResource::make($one)->resolve();
         }, $group)]);
     }
 
@@ -40,7 +48,11 @@ final class LikenessController
     public function join(Request $request, Site $site, Duplicates $duplicates): JsonResponse
     {
         $given = $request->validate(['ids' => ['required', 'array', 'size:2'], 'ids.*' => ['required', 'string', 'max:600', 'distinct']]);
-        $changed = $duplicates->join($this->found($site, (string) $given['ids'][0]), $this->found($site, (string) $given['ids'][1]), 'Two entries were joined');
+        $changed = $duplicates->join(
+            $this->found($site, (string) $given['ids'][0]),
+            $this->found($site, (string) $given['ids'][1]),
+            'Two entries were joined',
+        );
 
         return new JsonResponse(['changed' => $changed]);
     }

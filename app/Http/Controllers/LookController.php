@@ -31,7 +31,9 @@ final class LookController
         $found = $at->look(self::whole((string) $given['address']));
 
         return new JsonResponse([
-            'other' => $found['other'] === null ? null : $found['other'] + ['channelName' => $channels->of($found['other']['channel'])->name()],
+            'other' => $found['other'] === null
+                ? null
+                : $found['other'] + ['channelName' => $channels->of($found['other']['channel'])->name()],
             'feed' => $found['feed'] === null ? null : $this->feed($found['address'], $found['feed']),
             'page' => $found['page'] === null ? null : $this->page($found['address'], $found['page']),
             'links' => array_map(fn (FeedLink $link): array => get_object_vars($link), $found['links']),
@@ -51,7 +53,18 @@ final class LookController
         $identifier = $other['address'] ?? (preg_match('/^wl-[\w-]+$/', trim($query)) === 1 ? trim($query) : null);
         $places = $identifier === null ? $wayleaf->places($site, $query) : [$wayleaf->place($site, $identifier)];
 
-        return new JsonResponse(['other' => null, 'places' => array_map(fn (Place $place, int $index): array => ['picture' => $place->picture === null || $index >= self::MOST_PICTURES ? null : $thumbnail->of($place->picture)] + get_object_vars($place) + ['connected' => in_array($place->id, $connected, true)], $places, array_keys($places))]);
+        return new JsonResponse([
+            'other' => null,
+            'places' => array_map(
+                fn (Place $place, int $index): array => [
+                    'picture' => $place->picture === null || $index >= self::MOST_PICTURES
+                        ? null
+                        : $thumbnail->of($place->picture),
+                ] + get_object_vars($place) + ['connected' => in_array($place->id, $connected, true)],
+                $places,
+                array_keys($places),
+            ),
+        ]);
     }
 
     public function key(Request $request, Site $site, string $channel): JsonResponse
@@ -96,18 +109,31 @@ final class LookController
     /** @return array<string, mixed> */
     private function feed(string $address, Reading $reading): array
     {
-        return ['address' => $address, 'title' => $reading->title, 'home' => $reading->home, 'format' => $reading->format, 'count' => count($reading->entries),
-            'problems' => array_map(strval(...), $reading->problems), 'first' => array_map(EntryJson::write(...), array_slice($reading->entries, 0, 3))];
+        return [
+            'address' => $address,
+            'title' => $reading->title,
+            'home' => $reading->home,
+            'format' => $reading->format,
+            'count' => count($reading->entries),
+            'problems' => array_map(strval(...), $reading->problems),
+            'first' => array_map(EntryJson::write(...), array_slice($reading->entries, 0, 3)),
+        ];
     }
 
     /** @return array<string, mixed> */
     private function page(string $address, PageReading $page): array
     {
-        $described = array_values(array_filter($page->described, fn (Described $one): bool => $one->reviews > 0 || $one->figures !== null));
+        $described = array_values(array_filter(
+            $page->described,
+            fn (Described $one): bool => $one->reviews > 0 || $one->figures !== null,
+        ));
 
         return ['address' => $address, 'title' => $page->reading->title, 'count' => count($page->reading->entries),
-            'problems' => array_map(strval(...), $page->reading->problems), 'first' => array_map(EntryJson::write(...), array_slice($page->reading->entries, 0, 3)),
+            'problems' => array_map(strval(...), $page->reading->problems),
+            'first' => array_map(EntryJson::write(...), array_slice($page->reading->entries, 0, 3)),
             'about' => array_map(fn (Described $one): array => ['name' => $one->name, 'type' => $one->type, 'reviews' => $one->reviews,
-                'figures' => $one->figures === null ? null : ['mean' => $one->figures->mean->spoken(), 'count' => $one->figures->count]], $described)];
+                'figures' => $one->figures === null
+                    ? null
+                    : ['mean' => $one->figures->mean->spoken(), 'count' => $one->figures->count]], $described)];
     }
 }

@@ -44,7 +44,11 @@ final class RuleController
     private function told(Site $site): array
     {
         $hold = Hold::read($site->hold);
-        $doubts = Terms::doubts('words', [...$site->neverWords(), ...$hold->words], fn (string $word): bool => Term::tryFrom($word) !== null);
+        $doubts = Terms::doubts(
+            'words',
+            [...$site->neverWords(), ...$hold->words],
+            fn (string $word): bool => Term::tryFrom($word) !== null,
+        );
 
         return [
             'never' => $site->neverWords(),

@@ -19,7 +19,11 @@ final class SessionController
         $user = $request->user();
         $site = $user->sites()->orderBy('sites.id')->first();
 
-        return new JsonResponse(['name' => $user->name, 'email' => $user->email, 'site' => $site === null ? null : ['name' => $site->name, 'address' => $site->address, 'timezone' => $site->timezone]]);
+        return new JsonResponse([
+            'name' => $user->name,
+            'email' => $user->email,
+            'site' => $site === null ? null : ['name' => $site->name, 'address' => $site->address, 'timezone' => $site->timezone],
+        ]);
     }
 
     /** @throws ValidationException */

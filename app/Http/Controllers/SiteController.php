@@ -23,7 +23,10 @@ final class SiteController
             'address' => $site->address,
             'timezone' => $site->timezone,
             'languages' => $site->spoken(),
-            'offered' => array_values(array_map(fn (Catalogue $catalogue): array => ['key' => $catalogue->language, 'name' => $catalogue->name], $catalogues->all())),
+            'offered' => array_values(array_map(
+                fn (Catalogue $catalogue): array => ['key' => $catalogue->language, 'name' => $catalogue->name],
+                $catalogues->all(),
+            )),
         ]);
     }
 
@@ -35,7 +38,10 @@ final class SiteController
             'languages.*' => ['string', 'distinct', Rule::in(array_keys($catalogues->all()))],
         ]);
         DB::transaction(function () use ($site, $given, $outbox): void {
-            $site->update(array_intersect_key($given, ['timezone' => true]) + (isset($given['languages']) ? ['languages' => array_values($given['languages'])] : []));
+            $site->update(
+                array_intersect_key($given, ['timezone' => true])
+                    + (isset($given['languages']) ? ['languages' => array_values($given['languages'])] : []),
+            );
             $outbox->site($site, 'The site was changed');
         });
 

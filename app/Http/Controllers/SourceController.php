@@ -35,7 +35,11 @@ final class SourceController
     {
         $source = $connect->source($site, $request->wanted());
 
-        return $this->show($site, $source->key)->response()->setStatusCode($source->wasRecentlyCreated ? JsonResponse::HTTP_CREATED : JsonResponse::HTTP_OK);
+        return $this->show($site, $source->key)->response()->setStatusCode(
+            $source->wasRecentlyCreated
+                ? JsonResponse::HTTP_CREATED
+                : JsonResponse::HTTP_OK,
+        );
     }
 
     public function update(Request $request, Site $site, string $key, Change $change): SourceResource
@@ -48,7 +52,9 @@ final class SourceController
             'showsGone' => ['sometimes', 'boolean'],
             'acceptsLoss' => ['sometimes', 'boolean'],
             'profile' => ['sometimes', 'array'],
-            'profile.name' => ['nullable', 'string', 'max:100'], 'profile.picture' => ['nullable', 'url:http,https', 'max:2000'], 'profile.bio' => ['nullable', 'string', 'max:500'],
+            'profile.name' => ['nullable', 'string', 'max:100'],
+            'profile.picture' => ['nullable', 'url:http,https', 'max:2000'],
+            'profile.bio' => ['nullable', 'string', 'max:500'],
         ]);
         $change->source($site->sources()->where('key', $key)->firstOrFail(), $given);
 
@@ -60,7 +66,9 @@ final class SourceController
     {
         $source = $site->sources()->where('key', $key)->firstOrFail();
 
-        return new JsonResponse(['entries' => $request->boolean('removed', true) ? $removal->remove($source) : $removal->bringBack($source)]);
+        return new JsonResponse(
+            ['entries' => $request->boolean('removed', true) ? $removal->remove($source) : $removal->bringBack($source)],
+        );
     }
 
     /** A round now, in the background. */

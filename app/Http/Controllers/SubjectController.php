@@ -20,10 +20,17 @@ final class SubjectController
 {
     public function index(Site $site, Channels $channels): JsonResponse
     {
-        $sources = Source::query()->with('lastRound')->withCount(['entries as present_count' => fn ($query) => $query->where('gone', false)]);
+        $sources = Source::query()->with('lastRound')->withCount(
+            ['entries as present_count' => fn ($query) => $query->where('gone', false)],
+        );
         $sources->where('site_id', $site->id)->whereNull('removed_at');
         $bySubject = $sources->get()->groupBy('subject_id');
-        $loose = DB::table('entries')->where('site_id', $site->id)->where('gone', false)->whereNotNull('subject_id')->groupBy('subject_id')->selectRaw('subject_id, COUNT(*) AS times')->pluck('times', 'subject_id');
+        $loose = DB::table('entries')->where('site_id', $site->id)
+            ->where('gone', false)
+            ->whereNotNull('subject_id')
+            ->groupBy('subject_id')
+            ->selectRaw('subject_id, COUNT(*) AS times')
+            ->pluck('times', 'subject_id');
         $names = $channels->withAddresses();
         $subjects = Subject::query()->with('addresses');
         $subjects->where('site_id', $site->id)->orderBy('name');
@@ -31,8 +38,18 @@ final class SubjectController
         return new JsonResponse([
             'channels' => array_map(fn (string $key, string $name): array => ['key' => $key, 'name' => $name], array_keys($names), $names),
             'subjects' => array_map(fn (Subject $subject): array => [
-                'key' => $subject->key, 'name' => $subject->name, 'kind' => $subject->kind, 'reopenedOn' => $subject->reopened_on === null ? null : substr($subject->reopened_on, 0, 10), 'entries' => (int) ($loose[$subject->id] ?? 0),
-                'cells' => array_values(array_filter(array_map(fn (string $channel): array => $this->cell($channel, $subject, $bySubject[$subject->id] ?? []), array_keys($names)), fn (array $cell): bool => $cell['addresses'] !== [])),
+                'key' => $subject->key,
+                'name' => $subject->name,
+                'kind' => $subject->kind,
+                'reopenedOn' => $subject->reopened_on === null ? null : substr($subject->reopened_on, 0, 10),
+                'entries' => (int) ($loose[$subject->id] ?? 0),
+                'cells' => array_values(array_filter(
+                    array_map(
+                        fn (string $channel): array => $this->cell($channel, $subject, $bySubject[$subject->id] ?? []),
+                        array_keys($names),
+                    ),
+                    fn (array $cell): bool => $cell['addresses'] !== [],
+                )),
             ], array_values($subjects->get()->all())),
         ]);
     }
@@ -61,7 +78,11 @@ final class SubjectController
     /** Keeps or takes away an address on a channel; what is connected there stays connected. */
     public function address(Request $request, Site $site, Channels $channels, string $key): JsonResponse
     {
-        $given = $request->validate(['channel' => ['required', Rule::in(array_keys($channels->withAddresses()))], 'address' => ['required', 'string', 'max:2000'], 'keep' => ['required', 'boolean']]);
+        $given = $request->validate([
+            'channel' => ['required', Rule::in(array_keys($channels->withAddresses()))],
+            'address' => ['required', 'string', 'max:2000'],
+            'keep' => ['required', 'boolean'],
+        ]);
         $subject = $site->subjects()->where('key', $key)->firstOrFail();
         $address = trim((string) $given['address']);
         $known = $channels->of((string) $given['channel'])->recognised($address) ?? $address;
@@ -80,7 +101,12 @@ final class SubjectController
         $addresses = [];
         foreach ($sources as $source) {
             if ($source->channel === $channel) {
-                $addresses[$source->address] = ['address' => $source->address, 'source' => $source->key, 'state' => $source->state(), 'entries' => (int) $source->getAttribute('present_count')];
+                $addresses[$source->address] = [
+                    'address' => $source->address,
+                    'source' => $source->key,
+                    'state' => $source->state(),
+                    'entries' => (int) $source->getAttribute('present_count'),
+                ];
             }
         }
         /** @var SubjectAddress $known */

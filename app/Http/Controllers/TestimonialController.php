@@ -17,15 +17,25 @@ use Illuminate\Validation\ValidationException;
 final class TestimonialController
 {
     private const RULES = [
-        'author' => ['required', 'string', 'max:100'], 'role' => ['nullable', 'string', 'max:100'], 'place' => ['nullable', 'string', 'max:100'],
-        'email' => ['nullable', 'email', 'max:200'], 'title' => ['nullable', 'string', 'max:200'], 'text' => ['nullable', 'string', 'max:10000'],
-        'rating' => ['nullable', 'numeric', 'min:1', 'max:5'], 'date' => ['nullable', 'date_format:Y-m-d'], 'labels' => ['nullable', 'string', 'max:500'],
+        'author' => ['required', 'string', 'max:100'],
+        'role' => ['nullable', 'string', 'max:100'],
+        'place' => ['nullable', 'string', 'max:100'],
+        'email' => ['nullable', 'email', 'max:200'],
+        'title' => ['nullable', 'string', 'max:200'],
+        'text' => ['nullable', 'string', 'max:10000'],
+        'rating' => ['nullable', 'numeric', 'min:1', 'max:5'],
+        'date' => ['nullable', 'date_format:Y-m-d'],
+        'labels' => ['nullable', 'string', 'max:500'],
         'subject' => ['nullable', 'string', 'max:100'], 'picture' => ['nullable', 'file', 'max:10240'],
     ];
 
     public function store(Request $request, Site $site, Testimonials $testimonials): JsonResponse
     {
-        return EntryResource::make($testimonials->write($site, $given = $this->given($request), $this->picture($given)))->response()->setStatusCode(JsonResponse::HTTP_CREATED);
+        return EntryResource::make($testimonials->write(
+            $site,
+            $given = $this->given($request),
+            $this->picture($given),
+        ))->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
     /** What only the owner sees comes along: the e-mail address. */
@@ -77,7 +87,9 @@ final class TestimonialController
     private function found(Site $site, string $id): EntryRecord
     {
         $query = EntryRecord::query();
-        $query->where('site_id', $site->id)->where('source_entry_id', $id)->whereHas('connection', fn ($source) => $source->where('channel', 'hand'));
+        $query->where('site_id', $site->id)
+            ->where('source_entry_id', $id)
+            ->whereHas('connection', fn ($source) => $source->where('channel', 'hand'));
 
         return $query->firstOrFail();
     }

@@ -23,7 +23,9 @@ final class WidgetController
 
     public function index(Site $site): JsonResponse
     {
-        return new JsonResponse(['widgets' => WidgetResource::collection($site->widgets()->with(['edition', 'site'])->orderBy('id')->get())]);
+        return new JsonResponse(
+            ['widgets' => WidgetResource::collection($site->widgets()->with(['edition', 'site'])->orderBy('id')->get())],
+        );
     }
 
     public function show(Site $site, string $key): WidgetResource
@@ -93,7 +95,10 @@ final class WidgetController
         $draft = $widget->draft();
         $isOut = $widget->edition !== null && $widget->edition->toBrief()->toArray() === $draft->toArray();
         $others = array_values(array_filter($draft->criteria->pins, fn (string $pin): bool => $pin !== $given['id']));
-        $pinned = $draft->with(criteria: $draft->criteria->with('/sift/pins', (bool) $given['on'] ? [...$others, (string) $given['id']] : $others));
+        $pinned = $draft->with(criteria: $draft->criteria->with(
+            '/sift/pins',
+            (bool) $given['on'] ? [...$others, (string) $given['id']] : $others,
+        ));
         DB::transaction(function () use ($widget, $pinned, $isOut, $outbox, $given): void {
             $widget->update(['brief' => $pinned->toArray()]);
             if ($isOut) {

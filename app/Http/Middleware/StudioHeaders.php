@@ -11,7 +11,8 @@ use Symfony\Component\HttpFoundation\Response;
 /** What browsers may do with the studio: its own parts only, in nobody else's frame. */
 final class StudioHeaders
 {
-    private const POLICY = "default-src 'self'; img-src 'self' data:; font-src 'self' data:; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'self'";
+    private const POLICY = "default-src 'self'; img-src 'self' data:; font-src 'self' data:; style-src 'self' 'unsafe-inline'; "
+        ."object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'self'";
 
     public function handle(Request $request, Closure $next): Response
     {

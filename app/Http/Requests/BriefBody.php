@@ -18,6 +18,10 @@ final class BriefBody
     {
         $body = json_decode((string) $request->getContent());
 
-        return BriefReader::read($body instanceof stdClass && property_exists($body, $member) ? $body->{$member} : $request->input($member));
+        return BriefReader::read(
+            $body instanceof stdClass && property_exists($body, $member)
+                ? $body->{$member}
+                : $request->input($member),
+        );
     }
 }

@@ -32,7 +32,12 @@ final class ListEntries extends FormRequest
     {
         $state = $this->input('state');
 
-        return new Listing($site, $this->wanted(), is_string($state) && $state !== '' ? $state : null, $this->string('search')->toString());
+        return new Listing(
+            $site,
+            $this->wanted(),
+            is_string($state) && $state !== '' ? $state : null,
+            $this->string('search')->toString(),
+        );
     }
 
     /** @throws BriefIsWrong */

@@ -48,7 +48,13 @@ final class ImportResource extends JsonResource
             return [];
         }
 
-        return array_map(fn (string $name, int $index): array => ['name' => $name, 'sample' => array_map(fn (string $cell): string => mb_strimwidth($cell, 0, 60, '…'), array_slice($table->column($index), 0, 3))],
+        return array_map(fn (string $name, int $index): array => [
+            'name' => $name,
+            'sample' => array_map(
+                fn (string $cell): string => mb_strimwidth($cell, 0, 60, '…'),
+                array_slice($table->column($index), 0, 3),
+            ),
+        ],
             $table->header, array_keys($table->header));
     }
 }

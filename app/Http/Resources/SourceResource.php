@@ -52,9 +52,19 @@ final class SourceResource extends JsonResource
             'showsGone' => $this->shows_gone,
             'quota' => $this->quota,
             'profile' => $this->profile,
-            'figures' => $this->figures === null ? null : ['mean' => Rating::on(Scale::between((float) $this->figures['worst'], (float) $this->figures['best']), (float) $this->figures['value'])->spoken(), 'count' => $this->figures['count']],
-            'granted' => $this->grant === null ? null : ['account' => $this->grant->account, 'what' => array_values($granting->of($this->channel)->scopes),
-                'until' => $this->grant->expires_at?->toRfc3339String(), 'ended' => $this->grant->ended_at?->toRfc3339String()],
+            'figures' => $this->figures === null
+                ? null
+                : [
+                    'mean' => Rating::on(
+                        Scale::between((float) $this->figures['worst'], (float) $this->figures['best']),
+                        (float) $this->figures['value'],
+                    )->spoken(),
+                    'count' => $this->figures['count'],
+                ],
+            'granted' => $this->grant === null
+                ? null
+                : ['account' => $this->grant->account, 'what' => array_values($granting->of($this->channel)->scopes),
+                    'until' => $this->grant->expires_at?->toRfc3339String(), 'ended' => $this->grant->ended_at?->toRfc3339String()],
         ];
     }
 }

@@ -9,11 +9,11 @@ use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
+use Gnomic\Entry\Html;
 use Gnomic\Entry\Kind;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** Atom 1.0 (RFC 4287) and its forerunner 0.3, with Media RSS and the threading extension's counts. */
@@ -32,7 +32,13 @@ final class AtomReader
         }
         $old = $root->namespaceURI === 'http://purl.org/atom/ns#';
 
-        return new Reading($old ? 'Atom 0.3' : 'Atom 1.0', $entries, $problems, self::line($feed->first('title')), self::link($feed, 'alternate'));
+        return new Reading(
+            $old ? 'Atom 0.3' : 'Atom 1.0',
+            $entries,
+            $problems,
+            self::line($feed->first('title')),
+            self::link($feed, 'alternate'),
+        );
     }
 
     /**
@@ -50,7 +56,10 @@ final class AtomReader
         $media = new MediaList($entry->base());
         foreach ($entry->all('link') as $enclosure) {
             if ($enclosure->getAttribute('rel') === 'enclosure') {
-                $media->add(Address::resolved($enclosure->getAttribute('href'), $entry->base($enclosure)), $enclosure->getAttribute('type') ?: null,
+                $media->add(Address::resolved(
+                    $enclosure->getAttribute('href'),
+                    $entry->base($enclosure),
+                ), $enclosure->getAttribute('type') ?: null,
                     alt: $enclosure->getAttribute('title') ?: null);
             }
         }
@@ -58,7 +67,10 @@ final class AtomReader
         $media->addPictures($body->pictures);
 
         return new Entry(
-            id: Identity::unique(Identity::of($entry->text('id'), $link, $title, EntryJson::date($published ?? $updated), $body->text), $seen),
+            id: Identity::unique(
+                Identity::of($entry->text('id'), $link, $title, EntryJson::date($published ?? $updated), $body->text),
+                $seen,
+            ),
             kind: Kind::Post,
             url: $link,
             author: self::author($entry, $feed),
@@ -126,7 +138,9 @@ final class AtomReader
     private static function author(Fields $entry, Fields $feed): Author
     {
         $source = $entry->first('source');
-        $author = $entry->first('author') ?? ($source === null ? null : Fields::of($source, 'atom', null)->first('author')) ?? $feed->first('author');
+        $author = $entry->first('author')
+            ?? ($source === null ? null : Fields::of($source, 'atom', null)->first('author'))
+            ?? $feed->first('author');
         if ($author === null) {
             return new Author(Words::line($entry->text('dc:creator')));
         }

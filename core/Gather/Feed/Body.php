@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Feed;
 
+use Gnomic\Entry\Html;
 use Gnomic\Entry\Media;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** The words of an item in both forms, and the pictures that stood among them. */

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Feed;
 
+use Gnomic\Entry\Html;
 use Gnomic\Text\Address;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** Feeds named by a page: `<link rel="alternate">` with a feed's media type (common practice; the HTML standard, §4.6.6.1). */
 final class Discovery
 {
-    private const TYPES = ['application/rss+xml', 'application/atom+xml', 'application/feed+json', 'application/json', 'application/rdf+xml', 'text/xml', 'application/xml'];
+    private const TYPES = [
+        'application/rss+xml',
+        'application/atom+xml',
+        'application/feed+json',
+        'application/json',
+        'application/rdf+xml',
+        'text/xml',
+        'application/xml',
+    ];
 
     /** @return list<FeedLink> each address once, in the order of the page */
     public static function feedsIn(string $html, ?string $address): array

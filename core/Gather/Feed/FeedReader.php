@@ -55,8 +55,12 @@ final class FeedReader
             $name === 'rss', $name === 'rdf', $name === 'channel' => RssReader::read($xml, $address),
             $name === 'feed' => AtomReader::read($xml, $address),
             $name === 'opml' => throw NotReadable::found('a list of feeds (OPML)', 'Give the address of one of the feeds in it.'),
-            $name === 'urlset', $name === 'sitemapindex' => throw NotReadable::found('a sitemap', 'Give the address of an RSS, Atom or JSON feed.'),
-            default => throw NotReadable::found("XML of another kind (its root is <$root->nodeName>)", 'Give the address of an RSS, Atom or JSON feed.'),
+            $name === 'urlset',
+            $name === 'sitemapindex' => throw NotReadable::found('a sitemap', 'Give the address of an RSS, Atom or JSON feed.'),
+            default => throw NotReadable::found(
+                "XML of another kind (its root is <$root->nodeName>)",
+                'Give the address of an RSS, Atom or JSON feed.',
+            ),
         };
     }
 

@@ -27,8 +27,16 @@ final readonly class Fields
 
     private const ATOM = ['http://www.w3.org/2005/Atom', 'http://purl.org/atom/ns#'];
 
-    private const RSS = ['http://purl.org/rss/1.0/', 'http://purl.org/rss/1.0', 'http://my.netscape.com/rdf/simple/0.9/', 'http://channel.netscape.com/rdf/simple/0.9/',
-        'http://backend.userland.com/rss', 'http://backend.userland.com/rss2', 'http://blogs.law.harvard.edu/tech/rss', 'http://backend.userland.com/RSS2'];
+    private const RSS = [
+        'http://purl.org/rss/1.0/',
+        'http://purl.org/rss/1.0',
+        'http://my.netscape.com/rdf/simple/0.9/',
+        'http://channel.netscape.com/rdf/simple/0.9/',
+        'http://backend.userland.com/rss',
+        'http://backend.userland.com/rss2',
+        'http://blogs.law.harvard.edu/tech/rss',
+        'http://backend.userland.com/RSS2',
+    ];
 
     /** @param  array<string, list<DOMElement>>  $children */
     private function __construct(public DOMElement $element, private array $children, private ?string $address)

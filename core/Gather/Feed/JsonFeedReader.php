@@ -9,6 +9,7 @@ use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
+use Gnomic\Entry\Html;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\RatingException;
@@ -18,7 +19,6 @@ use Gnomic\Gather\Reading;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
 use Gnomic\Text\Address;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** JSON Feed 1.0 and 1.1 (jsonfeed.org), and the ratings of the extension object that Gnomic's own feeds carry. */
@@ -29,7 +29,10 @@ final class JsonFeedReader
     {
         $value = json_decode($json, true, 64);
         if (! is_array($value)) {
-            throw NotReadable::found('broken JSON ('.json_last_error_msg().')', 'The service has to mend it, or it was cut off on the way: try again.');
+            throw NotReadable::found(
+                'broken JSON ('.json_last_error_msg().')',
+                'The service has to mend it, or it was cut off on the way: try again.',
+            );
         }
         $items = $value['items'] ?? null;
         if (! is_array($items) || array_is_list($value)) {
@@ -104,7 +107,11 @@ final class JsonFeedReader
         $author = is_array($first) ? Members::of($first, $holder->to('authors').'/0') : $holder->objectOrNull('author');
 
         return $author === null ? null
-            : new Author(Words::line($author->textOrNull('name')), url: Address::webOrNull($author->textOrNull('url'), null), image: Address::webOrNull($author->textOrNull('avatar'), null));
+            : new Author(
+                Words::line($author->textOrNull('name')),
+                url: Address::webOrNull($author->textOrNull('url'), null),
+                image: Address::webOrNull($author->textOrNull('avatar'), null),
+            );
     }
 
     /** @param  list<Problem>  $problems */

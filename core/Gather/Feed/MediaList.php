@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Feed;
 
 use DOMElement;
+use Gnomic\Entry\Html;
 use Gnomic\Entry\Media;
 use Gnomic\Text\Address;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** Pictures, films and sounds of an item, each address once. */
@@ -25,22 +25,39 @@ final class MediaList
         $url = Address::webOrNull($address, $this->base);
         $kind = $url === null ? null : Media::typeOf($type, $url);
         if ($url !== null && $kind !== null) {
-            $this->byAddress[$url] ??= new Media($kind, $url, self::pixels($width), self::pixels($height), Words::line(Html::toText((string) $alt)));
+            $this->byAddress[$url] ??= new Media(
+                $kind,
+                $url,
+                self::pixels($width),
+                self::pixels($height),
+                Words::line(Html::toText((string) $alt)),
+            );
         }
     }
 
     /** Media RSS: media:content, alone or grouped, and media:thumbnail where nothing larger is given. */
     public function addMediaRss(Fields $item): void
     {
-        foreach ([$item, ...array_map(fn (DOMElement $group): Fields => Fields::of($group, 'rss', $this->base), $item->all('media:group'))] as $holder) {
+        foreach ([
+            $item,
+            ...array_map(fn (DOMElement $group): Fields => Fields::of($group, 'rss', $this->base), $item->all('media:group')),
+        ] as $holder) {
             $alt = $holder->text('media:description', 'media:title');
             foreach ($holder->all('media:content') as $content) {
                 $within = Fields::of($content, 'rss', $this->base);
                 $this->add($content->getAttribute('url'), $content->getAttribute('type') ?: ($content->getAttribute('medium') ?: null),
-                    $content->getAttribute('width'), $content->getAttribute('height'), $within->text('media:description', 'media:title') ?? $alt);
+                    $content->getAttribute('width'),
+                    $content->getAttribute('height'),
+                    $within->text('media:description', 'media:title') ?? $alt);
             }
             foreach ($this->byAddress === [] ? $holder->all('media:thumbnail') : [] as $thumbnail) {
-                $this->add($thumbnail->getAttribute('url'), 'image', $thumbnail->getAttribute('width'), $thumbnail->getAttribute('height'), $alt);
+                $this->add(
+                    $thumbnail->getAttribute('url'),
+                    'image',
+                    $thumbnail->getAttribute('width'),
+                    $thumbnail->getAttribute('height'),
+                    $alt,
+                );
             }
         }
     }

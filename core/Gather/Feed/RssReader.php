@@ -9,11 +9,11 @@ use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
+use Gnomic\Entry\Html;
 use Gnomic\Entry\Kind;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** RSS 0.90 to 2.0 and RSS 1.0, with the modules content, Dublin Core, Media RSS and slash. */
@@ -63,10 +63,20 @@ final class RssReader
         }
         $media->addMediaRss($item);
         $media->addPictures($body->pictures);
-        $about = $item->element->getAttributeNS('http://www.w3.org/1999/02/22-rdf-syntax-ns#', 'about') ?: $item->element->getAttribute('rdf:about');
+        $about = $item->element->getAttributeNS('http://www.w3.org/1999/02/22-rdf-syntax-ns#', 'about')
+            ?: $item->element->getAttribute('rdf:about');
 
         return new Entry(
-            id: Identity::unique(Identity::of($item->text('guid', 'atom:id') ?? ($about === '' ? null : $about), $link, $title, EntryJson::date($published), $body->text), $seen),
+            id: Identity::unique(
+                Identity::of(
+                    $item->text('guid', 'atom:id') ?? ($about === '' ? null : $about),
+                    $link,
+                    $title,
+                    EntryJson::date($published),
+                    $body->text,
+                ),
+                $seen,
+            ),
             kind: Kind::Post,
             url: $link,
             author: self::author($item),
@@ -93,7 +103,12 @@ final class RssReader
             }
         }
         $guid = $item->first('guid');
-        if ($link === null && $guid !== null && strtolower($guid->getAttribute('isPermaLink')) !== 'false' && preg_match('~^https?://~i', trim($guid->textContent)) === 1) {
+        if (
+            $link === null
+            && $guid !== null
+            && strtolower($guid->getAttribute('isPermaLink')) !== 'false'
+            && preg_match('~^https?://~i', trim($guid->textContent)) === 1
+        ) {
             return trim($guid->textContent);
         }
 
@@ -133,7 +148,10 @@ final class RssReader
     /** Titles hold entities and markup as often as plain text; what is no tag of HTML in them is text. */
     private static function plain(?string $text): ?string
     {
-        $isMarkup = preg_match('~</?(?:a|abbr|b|big|br|cite|code|del|em|font|i|img|ins|mark|p|q|s|small|span|strong|sub|sup|tt|u)(?:\s[^>]*)?/?>~i', (string) $text) === 1;
+        $isMarkup = preg_match(
+            '~</?(?:a|abbr|b|big|br|cite|code|del|em|font|i|img|ins|mark|p|q|s|small|span|strong|sub|sup|tt|u)(?:\s[^>]*)?/?>~i',
+            (string) $text,
+        ) === 1;
 
         return Words::line($isMarkup ? Html::toText((string) $text) : html_entity_decode((string) $text, ENT_QUOTES | ENT_HTML5, 'UTF-8'));
     }

@@ -106,7 +106,10 @@ final readonly class XmlDocument
         foreach (libxml_get_errors() as $error) {
             // A relative namespace name is odd but legal; the rest was mended by libxml.
             if ($error->code !== 100 && $error->code !== 99) {
-                $problems[] = new Problem("line $error->line", 'The XML is not well formed ('.trim($error->message).'); what could be read was.');
+                $problems[] = new Problem(
+                    "line $error->line",
+                    'The XML is not well formed ('.trim($error->message).'); what could be read was.',
+                );
             }
         }
         libxml_clear_errors();
@@ -147,12 +150,19 @@ final readonly class XmlDocument
         return $rebuilt;
     }
 
-    /** Markup that was not escaped, in the elements of an item that hold none but their text: an unclosed tag there would swallow what follows. */
+    /**
+     * Markup that was not escaped, in the elements of an item that hold none but their text: an unclosed tag there would swallow what
+     * follows.
+     */
     private static function withMarkupAsText(string $item): string
     {
-        return (string) preg_replace_callback('~<(title|description|link|guid|author|category|pubDate|content:encoded|dc:\w+)(\s[^>]*)?>(.*?)</\1\s*>~s',
+        return (string) preg_replace_callback(
+            '~<(title|description|link|guid|author|category|pubDate|content:encoded|dc:\w+)(\s[^>]*)?>(.*?)</\1\s*>~s',
             fn (array $element): string => str_contains($element[3], '<') && ! str_contains($element[3], '<![CDATA[')
-                ? "<$element[1]$element[2]>".str_replace('<', '&lt;', $element[3])."</$element[1]>" : $element[0], $item);
+                ? "<$element[1]$element[2]>".str_replace('<', '&lt;', $element[3])."</$element[1]>"
+                : $element[0],
+            $item,
+        );
     }
 
     /** @return list<DOMElement> */

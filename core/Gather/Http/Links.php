@@ -12,7 +12,12 @@ final class Links
     /** @return string|null the first address with that relation, whole */
     public static function of(?string $header, string $relation, ?string $base): ?string
     {
-        preg_match_all('/<([^<>]*)>((?:\s*;\s*[\w!#$&+.^`|~*-]+\s*(?:=\s*(?:"(?:[^"\\\\]|\\\\.)*"|[^\s",;]*))?)*)/', (string) $header, $links, PREG_SET_ORDER);
+        preg_match_all(
+            '/<([^<>]*)>((?:\s*;\s*[\w!#$&+.^`|~*-]+\s*(?:=\s*(?:"(?:[^"\\\\]|\\\\.)*"|[^\s",;]*))?)*)/',
+            (string) $header,
+            $links,
+            PREG_SET_ORDER,
+        );
         foreach ($links as $link) {
             if (preg_match('/;\s*rel\s*=\s*(?:"([^"]*)"|([^\s",;]+))/i', $link[2], $rel) !== 1) {
                 continue;

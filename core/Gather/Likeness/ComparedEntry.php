@@ -15,8 +15,13 @@ final readonly class ComparedEntry
      * @param  string  $author  folded, without punctuation; empty where unknown
      * @param  int|null  $published  seconds since 1970
      */
-    private function __construct(public string $source, public array $shingles, public string $author, public ?int $published, public ?float $stars)
-    {
+    private function __construct(
+        public string $source,
+        public array $shingles,
+        public string $author,
+        public ?int $published,
+        public ?float $stars,
+    ) {
     }
 
     public static function by(Entry $entry): self
@@ -31,7 +36,10 @@ final readonly class ComparedEntry
     public function packed(): string
     {
         return pack('qeC', $this->published ?? PHP_INT_MIN, $this->stars ?? 0.0, strlen($this->source) % 256)
-            .substr($this->source, 0, 255).pack('C', min(255, strlen($this->author))).substr($this->author, 0, 255).pack('V*', ...$this->shingles);
+            .substr($this->source, 0, 255).pack(
+                'C',
+                min(255, strlen($this->author)),
+            ).substr($this->author, 0, 255).pack('V*', ...$this->shingles);
     }
 
     public static function unpacked(string $bytes): self
@@ -44,6 +52,12 @@ final readonly class ComparedEntry
         /** @var array<int> $shingles */
         $shingles = unpack('V*', $bytes, $at + 1 + strlen($author)) ?: [];
 
-        return new self($source, array_values($shingles), $author, $head['published'] === PHP_INT_MIN ? null : $head['published'], $head['stars'] === 0.0 ? null : $head['stars']);
+        return new self(
+            $source,
+            array_values($shingles),
+            $author,
+            $head['published'] === PHP_INT_MIN ? null : $head['published'],
+            $head['stars'] === 0.0 ? null : $head['stars'],
+        );
     }
 }

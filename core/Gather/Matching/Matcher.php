@@ -53,21 +53,31 @@ final class Matcher
                 continue;
             }
             $present++;
-            $spokenOf = $coverage === Coverage::Whole || ($coverage === Coverage::Newest && $stored->published !== null && $oldest !== null && $stored->published > $oldest);
+            $spokenOf = $coverage === Coverage::Whole
+                || ($coverage === Coverage::Newest && $stored->published !== null && $oldest !== null && $stored->published > $oldest);
             if ($spokenOf && ! isset($byId[$id])) {
                 $gone[] = (string) $id;
             }
         }
 
-        return new Matched($new, $changed, $same, $gone, $digests, $lossIsRight || $coverage === Coverage::Some ? null : self::doubt($present, count($byId), count($gone)));
+        return new Matched(
+            $new,
+            $changed,
+            $same,
+            $gone,
+            $digests,
+            $lossIsRight || $coverage === Coverage::Some ? null : self::doubt($present, count($byId), count($gone)),
+        );
     }
 
     private static function doubt(int $present, int $answered, int $gone): ?string
     {
         return match (true) {
             $present < self::FEW => null,
-            $answered === 0 => "It answered with nothing, where there were $present entries. Nothing was changed; look whether it is the right address.",
-            $gone * 3 > $present => "It answered without $gone of the $present entries known. That is more than a third, so nothing was changed.",
+            $answered === 0 => "It answered with nothing, where there were $present entries. Nothing was changed; look whether it is "
+                .'the right address.',
+            $gone * 3 > $present => "It answered without $gone of the $present entries known. That is more than a third, so nothing "
+                .'was changed.',
             default => null,
         };
     }

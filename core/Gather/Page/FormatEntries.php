@@ -63,12 +63,23 @@ final class FormatEntries
 
     private function review(Item $item, ?Item $parent): void
     {
-        $of = $item->item('item') ?? ($parent !== null && $parent->is('h-product', 'h-event', 'h-card', 'h-item', 'h-adr') ? $parent : null);
+        $of = $item->item('item') ?? (
+            $parent !== null && $parent->is('h-product', 'h-event', 'h-card', 'h-item', 'h-adr')
+                ? $parent
+                : null
+        );
         $subject = Words::line($of === null ? $item->text('item') : $of->text('name'));
         $this->entries[] = $this->entry($item, Kind::Review, $this->author($item, $parent), $subject, $this->rating($item));
         if ($subject !== null) {
             $before = $this->described[$subject] ?? null;
-            $this->described[$subject] = new Described($subject, 'Thing', Address::webOrNull($of?->text('url'), $this->address), Address::webOrNull($of?->text('photo'), $this->address), $before?->figures, 1 + ($before->reviews ?? 0));
+            $this->described[$subject] = new Described(
+                $subject,
+                'Thing',
+                Address::webOrNull($of?->text('url'), $this->address),
+                Address::webOrNull($of?->text('photo'), $this->address),
+                $before?->figures,
+                1 + ($before->reviews ?? 0),
+            );
         }
     }
 
@@ -92,17 +103,25 @@ final class FormatEntries
             }
         }
         $media->addPictures($body->pictures);
-        $tags = array_map(fn (string|Item $tag): ?string => Words::line(ltrim(is_string($tag) ? $tag : (string) $tag->text('name'), '#')), $item->all('category'));
+        $tags = array_map(
+            fn (string|Item $tag): ?string => Words::line(ltrim(is_string($tag) ? $tag : (string) $tag->text('name'), '#')),
+            $item->all('category'),
+        );
 
         return new Entry(
-            id: Identity::unique(Identity::of($item->text('uid'), $url, $title.$author->name, EntryJson::date($published), $body->text), $this->ids),
+            id: Identity::unique(
+                Identity::of($item->text('uid'), $url, $title.$author->name, EntryJson::date($published), $body->text),
+                $this->ids,
+            ),
             kind: $kind,
             subject: $subject,
             url: $url,
             author: $author,
             rating: $rating,
             // A post without a title has its words implied as its name; they are no title.
-            title: $title !== null && $kind === Kind::Post && str_starts_with((string) Words::line($body->text), rtrim($title, '…. ')) ? null : $title,
+            title: $title !== null && $kind === Kind::Post && str_starts_with((string) Words::line($body->text), rtrim($title, '…. '))
+                ? null
+                : $title,
             text: $body->text,
             html: $body->html,
             published: $published,
@@ -131,7 +150,10 @@ final class FormatEntries
             return null;
         }
         try {
-            return $read->on(Scale::between(RatingText::read((string) $item->text('worst'))->value ?? ($read->value < 1.0 ? 0.0 : 1.0), RatingText::read((string) $item->text('best'))->value ?? 5.0));
+            return $read->on(Scale::between(
+                RatingText::read((string) $item->text('worst'))->value ?? ($read->value < 1.0 ? 0.0 : 1.0),
+                RatingText::read((string) $item->text('best'))->value ?? 5.0,
+            ));
         } catch (RatingException $wrong) {
             $this->problems[] = new Problem('', $wrong->getMessage().' The rating was left out.');
 
@@ -143,7 +165,10 @@ final class FormatEntries
     {
         $of = $item->item('item');
         $name = Words::line($of === null ? $item->text('item') : $of->text('name'));
-        $rating = $this->rating(new Item([], ['rating' => $item->all('average', 'rating'), 'best' => $item->all('best'), 'worst' => $item->all('worst')]));
+        $rating = $this->rating(new Item(
+            [],
+            ['rating' => $item->all('average', 'rating'), 'best' => $item->all('best'), 'worst' => $item->all('worst')],
+        ));
         if ($name !== null && $rating !== null) {
             $count = $item->text('count', 'votes');
             $before = $this->described[$name] ?? null;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Page;
 
 use DOMNode;
+use Gnomic\Entry\Html;
 use Gnomic\Gather\Problem;
-use Gnomic\Text\Html;
 
 /**
  * The things that a page describes in JSON-LD 1.1 (W3C), as pages use it: nodes, lists of nodes and @graph, values with
@@ -53,7 +53,11 @@ final class JsonLd
 
     private static function decoded(string $json): mixed
     {
-        $bare = trim((string) preg_replace('~^\s*(?:<!--|//\s*<!\[CDATA\[|/\*\s*<!\[CDATA\[\s*\*/|<!\[CDATA\[)|(?:-->|//\s*\]\]>|/\*\s*\]\]>\s*\*/|\]\]>)\s*$~', '', trim($json)));
+        $bare = trim((string) preg_replace(
+            '~^\s*(?:<!--|//\s*<!\[CDATA\[|/\*\s*<!\[CDATA\[\s*\*/|<!\[CDATA\[)|(?:-->|//\s*\]\]>|/\*\s*\]\]>\s*\*/|\]\]>)\s*$~',
+            '',
+            trim($json),
+        ));
         $value = json_decode($bare, true, 64);
         if ($value === null) {
             // Line breaks within strings and commas before a closing bracket are the usual faults.
@@ -86,7 +90,9 @@ final class JsonLd
     {
         $items = [];
         if (array_is_list($value) || isset($value['@graph'])) {
-            $parts = array_is_list($value) ? $value : (is_array($value['@graph']) ? (array_is_list($value['@graph']) ? $value['@graph'] : [$value['@graph']]) : []);
+            $parts = array_is_list($value)
+                ? $value
+                : (is_array($value['@graph']) ? (array_is_list($value['@graph']) ? $value['@graph'] : [$value['@graph']]) : []);
             foreach ($depth < self::DEEPEST ? $parts : [] as $part) {
                 array_push($items, ...(is_array($part) ? $this->top($part, $depth + 1) : []));
             }
@@ -153,6 +159,10 @@ final class JsonLd
             $value = $value['@list'] ?? $value['@set'];
         }
 
-        return is_array($value) && array_is_list($value) ? array_values(array_merge(...array_map(fn (mixed $one): array => is_array($one) && array_is_list($one) ? $one : [$one], $value))) : [$value];
+        return is_array($value) && array_is_list($value)
+            ? array_values(
+                array_merge(...array_map(fn (mixed $one): array => is_array($one) && array_is_list($one) ? $one : [$one], $value)),
+            )
+            : [$value];
     }
 }

@@ -6,7 +6,7 @@ namespace Gnomic\Gather\Page;
 
 use DOMElement;
 use DOMNode;
-use Gnomic\Text\Html;
+use Gnomic\Entry\Html;
 
 /** The things that a page describes in microdata (HTML standard, §5), with itemref. */
 final class Microdata

@@ -6,7 +6,7 @@ namespace Gnomic\Gather\Page;
 
 use DOMElement;
 use DOMNode;
-use Gnomic\Text\Html;
+use Gnomic\Entry\Html;
 
 /**
  * Microformats2 (microformats.org/wiki/microformats2-parsing) as far as reviews and posts go: h-review, h-entry,
@@ -14,11 +14,36 @@ use Gnomic\Text\Html;
  */
 final class Microformats
 {
-    private const OLD_ROOTS = ['hreview' => 'h-review', 'hreview-aggregate' => 'h-review-aggregate', 'hentry' => 'h-entry', 'hfeed' => 'h-feed', 'vcard' => 'h-card', 'hproduct' => 'h-product'];
+    private const OLD_ROOTS = [
+        'hreview' => 'h-review',
+        'hreview-aggregate' => 'h-review-aggregate',
+        'hentry' => 'h-entry',
+        'hfeed' => 'h-feed',
+        'vcard' => 'h-card',
+        'hproduct' => 'h-product',
+    ];
 
     private const OLD_NAMES = [
-        'h-review' => ['summary' => 'p-name', 'item' => 'p-item', 'reviewer' => 'p-author', 'dtreviewed' => 'dt-published', 'rating' => 'p-rating', 'best' => 'p-best', 'worst' => 'p-worst', 'description' => 'e-content', 'permalink' => 'u-url'],
-        'h-entry' => ['entry-title' => 'p-name', 'entry-summary' => 'p-summary', 'entry-content' => 'e-content', 'published' => 'dt-published', 'updated' => 'dt-updated', 'author' => 'p-author', 'bookmark' => 'u-url'],
+        'h-review' => [
+            'summary' => 'p-name',
+            'item' => 'p-item',
+            'reviewer' => 'p-author',
+            'dtreviewed' => 'dt-published',
+            'rating' => 'p-rating',
+            'best' => 'p-best',
+            'worst' => 'p-worst',
+            'description' => 'e-content',
+            'permalink' => 'u-url',
+        ],
+        'h-entry' => [
+            'entry-title' => 'p-name',
+            'entry-summary' => 'p-summary',
+            'entry-content' => 'e-content',
+            'published' => 'dt-published',
+            'updated' => 'dt-updated',
+            'author' => 'p-author',
+            'bookmark' => 'u-url',
+        ],
         'h-card' => ['fn' => 'p-name', 'photo' => 'u-photo', 'url' => 'u-url', 'locality' => 'p-locality', 'title' => 'p-job-title'],
         'h-product' => ['fn' => 'p-name', 'photo' => 'u-photo', 'url' => 'u-url', 'review' => 'p-review'],
         'h-item' => ['fn' => 'p-name', 'photo' => 'u-photo', 'url' => 'u-url'],
@@ -88,7 +113,12 @@ final class Microformats
     private function properties(DOMElement $element, Item $item, bool $isOld, int $depth): void
     {
         for ($child = $element->firstElementChild; $child !== null && $depth < 200; $child = $child->nextElementSibling) {
-            $names = $isOld ? self::oldNames($child, $item) : array_filter(self::classes($child), fn (string $class): bool => preg_match('/^(?:p|u|dt|e)-[a-z]+(?:-[a-z]+)*$/', $class) === 1);
+            $names = $isOld
+                ? self::oldNames($child, $item)
+                : array_filter(
+                    self::classes($child),
+                    fn (string $class): bool => preg_match('/^(?:p|u|dt|e)-[a-z]+(?:-[a-z]+)*$/', $class) === 1,
+                );
             $roots = self::roots($child);
             if ($isOld && $roots === [] && in_array('p-item', $names, true)) {
                 $roots = ['h-item'];
@@ -147,7 +177,9 @@ final class Microformats
                 $name === 'object' => 'data',
                 default => null,
             };
-            $written = $attribute === null || ! $element->hasAttribute($attribute) ? ($element->getAttribute('value') ?: trim($element->textContent)) : $element->getAttribute($attribute);
+            $written = $attribute === null || ! $element->hasAttribute($attribute)
+                ? ($element->getAttribute('value') ?: trim($element->textContent))
+                : $element->getAttribute($attribute);
 
             return (string) Values::whole($written, $this->base);
         }
@@ -198,10 +230,25 @@ final class Microformats
     private function imply(DOMElement $element, Item $item): void
     {
         $explicit = array_filter($item->properties, fn (array $values): bool => $values !== []);
-        if ($item->all('name') === [] && ! isset($explicit['content']) && ($explicit === [] || array_diff(array_keys($explicit), ['url', 'photo']) === [])) {
+        if (
+            $item->all('name') === []
+            && ! isset($explicit['content'])
+            && ($explicit === [] || array_diff(array_keys($explicit), ['url', 'photo']) === [])
+        ) {
             $name = strtolower((string) $element->localName);
-            $image = $element->firstElementChild !== null && $element->childElementCount === 1 && strtolower((string) $element->firstElementChild->localName) === 'img' ? $element->firstElementChild : null;
-            $item->add('name', self::own($element, $name) ?? ($image !== null && $image->getAttribute('alt') !== '' ? $image->getAttribute('alt') : Html::textOf($element)));
+            $image = $element->firstElementChild !== null
+                && $element->childElementCount === 1
+                && strtolower((string) $element->firstElementChild->localName) === 'img'
+                ? $element->firstElementChild
+                : null;
+            $item->add(
+                'name',
+                self::own($element, $name) ?? (
+                    $image !== null && $image->getAttribute('alt') !== ''
+                        ? $image->getAttribute('alt')
+                        : Html::textOf($element)
+                ),
+            );
         }
         if ($item->all('url') === [] && strtolower((string) $element->localName) === 'a' && $element->hasAttribute('href')) {
             $item->add('url', (string) Values::whole($element->getAttribute('href'), $this->base));

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Page;
 
 use Gnomic\Entry\Entry;
+use Gnomic\Entry\Html;
 use Gnomic\Gather\Feed\Discovery;
 use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
 use Gnomic\Text\Charset;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** Reads what is marked up in a page: reviews in JSON-LD, microdata and RDFa; reviews and posts in microformats. */
@@ -34,7 +34,11 @@ final class PageReader
         $title = Html::elements($document, 'title')[0] ?? null;
 
         $schema = new SchemaReviews($base, $problems);
-        foreach ([...JsonLd::itemsIn($document, $schema->problems), ...Microdata::itemsIn($document, $base), ...Rdfa::itemsIn($document, $base)] as $item) {
+        foreach ([
+            ...JsonLd::itemsIn($document, $schema->problems),
+            ...Microdata::itemsIn($document, $base),
+            ...Rdfa::itemsIn($document, $base),
+        ] as $item) {
             $schema->take($item);
         }
         $formats = new FormatEntries($base, $schema->problems);
@@ -42,7 +46,10 @@ final class PageReader
             $formats->take($item);
         }
         $entries = self::once([...$schema->entries, ...$formats->entries]);
-        $described = array_values([...$schema->described, ...array_diff_key($formats->described, array_flip(array_map(fn (Described $one): string => $one->name, $schema->described)))]);
+        $described = array_values([
+            ...$schema->described,
+            ...array_diff_key($formats->described, array_flip(array_map(fn (Described $one): string => $one->name, $schema->described))),
+        ]);
 
         return new PageReading(
             new Reading('Page', $entries, $formats->problems, Words::line($title?->textContent), $address),
@@ -57,7 +64,8 @@ final class PageReader
         $page = self::read($bytes, $contentType, $address);
         if ($page->reading->entries === []) {
             throw NotReadable::without('reviews marked up', match (count($page->feeds)) {
-                0 => 'It has none as JSON-LD, microdata, RDFa or microformats, and names no feed. Give the page that lists the reviews; or hand them over as a spreadsheet.',
+                0 => 'It has none as JSON-LD, microdata, RDFa or microformats, and names no feed. Give the page that lists the '
+                    .'reviews; or hand them over as a spreadsheet.',
                 default => 'It names a feed, though: give the address '.$page->feeds[0]->address.' instead.',
             });
         }
@@ -76,7 +84,13 @@ final class PageReader
         $kept = $ids = [];
         foreach ($entries as $entry) {
             $words = mb_substr((string) preg_replace('/\W+/u', '', mb_strtolower($entry->text)), 0, 80);
-            $key = implode("\n", [mb_strtolower((string) $entry->author->name), $words === '' ? "$entry->title ".$entry->stars().' '.$entry->published?->format('Y-m-d') : $words]);
+            $key = implode(
+                "\n",
+                [
+                    mb_strtolower((string) $entry->author->name),
+                    $words === '' ? "$entry->title ".$entry->stars().' '.$entry->published?->format('Y-m-d') : $words,
+                ],
+            );
             $number = $ids[$entry->id] ?? 0;
             if (isset($kept[$key])) {
                 continue;

@@ -58,7 +58,12 @@ final class Rdfa
             }
             $below = $child->hasAttribute('about') && $id !== null ? ($this->byId[$id] ?? $item) : $item;
             $waiting = self::names($child, 'rel');
-            if ($waiting !== [] && $item !== null && ($child->hasAttribute('href') || $child->hasAttribute('resource')) && $properties === []) {
+            if (
+                $waiting !== []
+                && $item !== null
+                && ($child->hasAttribute('href') || $child->hasAttribute('resource'))
+                && $properties === []
+            ) {
                 foreach ($waiting as $name) {
                     $item->add($name, Values::of($child, $this->base));
                 }

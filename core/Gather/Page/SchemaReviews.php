@@ -26,7 +26,24 @@ final class SchemaReviews
     private const REVIEWS = ['Review', 'UserReview', 'CriticReview', 'EmployerReview', 'MediaReview', 'Recommendation', 'review'];
 
     /** Things that say who runs the page or how it is built, never what a review is of. */
-    private const FRAMES = ['WebPage', 'WebSite', 'ItemList', 'ListItem', 'BreadcrumbList', 'CollectionPage', 'ItemPage', 'SearchAction', 'ImageObject', 'Rating', 'AggregateRating', 'PostalAddress', 'Offer', 'AggregateOffer', 'Person', 'Brand'];
+    private const FRAMES = [
+        'WebPage',
+        'WebSite',
+        'ItemList',
+        'ListItem',
+        'BreadcrumbList',
+        'CollectionPage',
+        'ItemPage',
+        'SearchAction',
+        'ImageObject',
+        'Rating',
+        'AggregateRating',
+        'PostalAddress',
+        'Offer',
+        'AggregateOffer',
+        'Person',
+        'Brand',
+    ];
 
     /** @var list<Entry> */
     public array $entries = [];
@@ -48,7 +65,8 @@ final class SchemaReviews
             return;
         }
         $this->seen[spl_object_id($item)] = true;
-        $isReview = $item->is(...self::REVIEWS) || (in_array($as, ['review', 'reviews'], true) && ! $item->is('AggregateRating', 'Review-aggregate'));
+        $isReview = $item->is(...self::REVIEWS)
+            || (in_array($as, ['review', 'reviews'], true) && ! $item->is('AggregateRating', 'Review-aggregate'));
         if ($isReview && ! $item->is('ClaimReview')) {
             $this->review($item, $parent);
         }
@@ -65,7 +83,9 @@ final class SchemaReviews
     private function review(Item $item, ?Item $parent): void
     {
         $about = $item->item('itemReviewed');
-        $about = $about !== null && $about->text('name') !== null ? $about : ($parent !== null && ! $parent->is(...self::FRAMES) ? $parent : null);
+        $about = $about !== null && $about->text('name') !== null
+            ? $about
+            : ($parent !== null && ! $parent->is(...self::FRAMES) ? $parent : null);
         $rating = $this->rating($item);
         $body = self::body((string) $item->text('reviewBody', 'description', 'text', 'reviewbody'), $this->address);
         $title = Words::line($item->text('name', 'headline', 'summary'));
@@ -78,13 +98,18 @@ final class SchemaReviews
         foreach ($item->all('image', 'associatedMedia', 'photo') as $picture) {
             $media->add(is_string($picture) ? $picture : $picture->text('contentUrl', 'url'), 'image');
         }
-        $id = $item->id ?? $item->text('identifier') ?? 'made:'.substr(hash('sha256', implode("\n", [$author->name, EntryJson::date($published), $title, $body->text])), 0, 24);
+        $id = $item->id
+            ?? $item->text('identifier')
+            ?? 'made:'.substr(hash('sha256', implode("\n", [$author->name, EntryJson::date($published), $title, $body->text])), 0, 24);
         $likes = $item->text('upvoteCount');
         $this->entries[] = new Entry(
             id: $id,
             kind: Kind::Review,
             subject: self::named(Words::line($about?->text('name')) ?? Words::line($item->text('itemReviewed'))),
-            url: Address::webOrNull($item->text('url'), $this->address) ?? Address::webOrNull($item->id !== null && preg_match('~^https?://|^#~i', $item->id) === 1 ? $item->id : null, $this->address),
+            url: Address::webOrNull($item->text('url'), $this->address) ?? Address::webOrNull(
+                $item->id !== null && preg_match('~^https?://|^#~i', $item->id) === 1 ? $item->id : null,
+                $this->address,
+            ),
             author: $author,
             rating: $rating,
             title: $title,
@@ -101,7 +126,9 @@ final class SchemaReviews
 
     private static function body(string $text, ?string $base): Body
     {
-        return preg_match('~</?[a-z][a-z0-9]*(?:\s[^<>]*)?/?>~i', $text) === 1 ? Body::ofHtml($text, $base) : Body::ofText(html_entity_decode($text, ENT_QUOTES | ENT_HTML5, 'UTF-8'));
+        return preg_match('~</?[a-z][a-z0-9]*(?:\s[^<>]*)?/?>~i', $text) === 1
+            ? Body::ofHtml($text, $base)
+            : Body::ofText(html_entity_decode($text, ENT_QUOTES | ENT_HTML5, 'UTF-8'));
     }
 
     /** An address says which thing is meant, and nothing of what it is called. */
@@ -122,10 +149,17 @@ final class SchemaReviews
     private function author(Item $item): Author
     {
         $author = $item->item('author', 'creator', 'reviewer');
-        $name = Words::line($author === null ? $item->text('author', 'creator', 'reviewer') : ($author->text('name') ?? trim($author->text('givenName').' '.$author->text('familyName'))));
+        $name = Words::line(
+            $author === null
+                ? $item->text('author', 'creator', 'reviewer')
+                : ($author->text('name') ?? trim($author->text('givenName').' '.$author->text('familyName'))),
+        );
         $image = $author?->item('image');
 
-        return new Author($name, role: Words::line($author?->text('jobTitle')), place: Words::line($author?->item('address')?->text('addressLocality') ?? ($author?->item('address') === null ? $author?->text('address') : null)),
+        return new Author($name, role: Words::line($author?->text('jobTitle')), place: Words::line(
+            $author?->item('address')?->text('addressLocality')
+                ?? ($author?->item('address') === null ? $author?->text('address') : null),
+        ),
             url: Address::webOrNull($author?->text('url'), $this->address),
             image: Address::webOrNull($image === null ? $author?->text('image') : $image->text('contentUrl', 'url'), $this->address));
     }
@@ -196,10 +230,24 @@ final class SchemaReviews
         $image = $about->item('image', 'logo');
         $this->described["$type\n$name"] = new Described($name, $type,
             Address::webOrNull($about->text('url'), $this->address) ?? $before?->url,
-            Address::webOrNull($image === null ? $about->text('image', 'logo') : $image->text('contentUrl', 'url'), $this->address) ?? $before?->image,
+            Address::webOrNull(
+                $image === null ? $about->text('image', 'logo') : $image->text('contentUrl', 'url'),
+                $this->address,
+            ) ?? $before?->image,
             ($aggregate === null ? null : $this->figures($aggregate)) ?? $before?->figures,
             $reviews,
-            array_values(array_unique([...($before->sameAs ?? []), ...array_filter(array_map(fn (string|Item $same): ?string => Address::webOrNull(is_string($same) ? $same : ($same->id ?? $same->text('url')), $this->address), $about->all('sameAs')))])),
+            array_values(
+                array_unique([
+                    ...($before->sameAs ?? []),
+                    ...array_filter(array_map(
+                        fn (string|Item $same): ?string => Address::webOrNull(
+                            is_string($same) ? $same : ($same->id ?? $same->text('url')),
+                            $this->address,
+                        ),
+                        $about->all('sameAs'),
+                    )),
+                ]),
+            ),
             Words::line($about->item('address')?->text('addressLocality')) ?? $before?->town,
         );
     }
@@ -210,6 +258,11 @@ final class SchemaReviews
         $rating = $written === null ? null : $this->rated($written, $aggregate);
         $count = $aggregate->text('ratingCount', 'reviewCount');
 
-        return $rating === null ? null : new Figures($rating, preg_match('/^[\d.,\s\x{A0}\x{202F}]+$/u', (string) $count) === 1 ? (int) preg_replace('/\D/', '', (string) $count) : null);
+        return $rating === null
+            ? null
+            : new Figures(
+                $rating,
+                preg_match('/^[\d.,\s\x{A0}\x{202F}]+$/u', (string) $count) === 1 ? (int) preg_replace('/\D/', '', (string) $count) : null,
+            );
     }
 }

@@ -34,7 +34,9 @@ final readonly class Sitemap
         $pages = $sitemaps = [];
         foreach ($document->getElementsByTagName('*') as $element) {
             if ($element->localName === 'loc' && $element->parentNode !== null) {
-                $element->parentNode->localName === 'sitemap' ? $sitemaps[] = trim($element->textContent) : ($element->parentNode->localName === 'url' ? $pages[] = trim($element->textContent) : null);
+                $element->parentNode->localName === 'sitemap'
+                    ? $sitemaps[] = trim($element->textContent)
+                    : ($element->parentNode->localName === 'url' ? $pages[] = trim($element->textContent) : null);
             }
         }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Page;
 
 use DOMElement;
+use Gnomic\Entry\Html;
 use Gnomic\Text\Address;
-use Gnomic\Text\Html;
 
 /** What an element says as the value of a property (HTML standard, §5.2.4, and RDFa Lite, which agree but for "content"). */
 final class Values

@@ -44,7 +44,9 @@ final class CorkwallPins
                 html: $body->html,
                 original: $body->original,
                 published: $pin->date('pinned'),
-                media: $url === null ? [] : [new Media('image', $url, $picture->int('width'), $picture->int('height'), $body->text === '' ? null : $body->text)],
+                media: $url === null
+                    ? []
+                    : [new Media('image', $url, $picture->int('width'), $picture->int('height'), $body->text === '' ? null : $body->text)],
                 tags: ShutterfenPhotos::tags($body->text),
             );
         }

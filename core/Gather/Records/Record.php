@@ -28,7 +28,9 @@ final readonly class Record
     {
         $value = json_decode($json, true, 32);
 
-        return is_array($value) ? new self($value) : throw NotReadable::found('no JSON ('.json_last_error_msg().')', "$service answered nonsense; it is tried again by itself.");
+        return is_array($value)
+            ? new self($value)
+            : throw NotReadable::found('no JSON ('.json_last_error_msg().')', "$service answered nonsense; it is tried again by itself.");
     }
 
     public function text(string $name): ?string

@@ -25,7 +25,10 @@ final class TicketwickRatings
     {
         $page = Record::parsed($json, 'Ticketwick');
         if (! $page->has('ratings')) {
-            throw NotReadable::found('an answer without ratings', 'Ticketwick may have changed its interface; it is tried again by itself.');
+            throw NotReadable::found(
+                'an answer without ratings',
+                'Ticketwick may have changed its interface; it is tried again by itself.',
+            );
         }
         $entries = $problems = [];
         foreach ($page->records('ratings') as $index => $rating) {
@@ -70,6 +73,8 @@ final class TicketwickRatings
         $score = $overall->number('score');
         $best = $overall->number('out_of') ?? 10.0;
 
-        return $score === null || $best <= 0.0 || $score < 0.0 || $score > $best ? null : new Figures(Rating::on(Scale::between(0.0, $best), $score), $overall->int('ratings'));
+        return $score === null || $best <= 0.0 || $score < 0.0 || $score > $best
+            ? null
+            : new Figures(Rating::on(Scale::between(0.0, $best), $score), $overall->int('ratings'));
     }
 }

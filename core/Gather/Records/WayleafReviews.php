@@ -51,7 +51,13 @@ final class WayleafReviews
         }
 
         return new WayleafPage(
-            new Reading('Wayleaf reviews', $entries, $problems, Words::line($place->textOrNull('name')), Address::webOrNull($place->textOrNull('url'), null)),
+            new Reading(
+                'Wayleaf reviews',
+                $entries,
+                $problems,
+                Words::line($place->textOrNull('name')),
+                Address::webOrNull($place->textOrNull('url'), null),
+            ),
             $page->textOrNull('next'),
         );
     }

@@ -57,7 +57,11 @@ final readonly class Columns
      */
     public static function said(array $places, Table $table): self
     {
-        $known = array_filter($places, fn (int $index, string $name): bool => Column::tryFrom($name) !== null && isset($table->header[$index]), ARRAY_FILTER_USE_BOTH);
+        $known = array_filter(
+            $places,
+            fn (int $index, string $name): bool => Column::tryFrom($name) !== null && isset($table->header[$index]),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return new self($known, array_fill_keys(array_values($known), 'You said so.'));
     }
@@ -105,10 +109,18 @@ final readonly class Columns
 
         return match (true) {
             $share(fn (string $cell): bool => preg_match('~^https?://\S+$~i', $cell) === 1) > 0.8 => Column::Url,
-            $share(fn (string $cell): bool => preg_match('/\d/', $cell) === 1 && preg_match('/^[\d.,]+$/', $cell) !== 1 && DateReader::read(DateOrder::DayFirst->iso($cell)) !== null) > 0.8 => Column::Date,
-            $share(fn (string $cell): bool => RatingText::read($cell) !== null && mb_strlen($cell) <= 12) > 0.9 && max(array_map(fn (string $cell): float => RatingText::read($cell)->value ?? 0.0, $cells)) <= 100.0 => Column::Rating,
+            $share(
+                fn (string $cell): bool => preg_match('/\d/', $cell) === 1
+                    && preg_match('/^[\d.,]+$/', $cell) !== 1
+                    && DateReader::read(DateOrder::DayFirst->iso($cell)) !== null,
+            ) > 0.8 => Column::Date,
+            $share(fn (string $cell): bool => RatingText::read($cell) !== null && mb_strlen($cell) <= 12) > 0.9
+                && max(array_map(fn (string $cell): float => RatingText::read($cell)->value ?? 0.0, $cells)) <= 100.0 => Column::Rating,
             array_sum(array_map(mb_strlen(...), $cells)) / count($cells) > 30 => Column::Text,
-            $share(fn (string $cell): bool => preg_match('/^\p{L}[\p{L}.\'’-]*(?:\s\p{L}[\p{L}.\'’-]*){1,3}$/u', $cell) === 1) > 0.7 => Column::Author,
+            $share(fn (string $cell): bool => preg_match(
+                '/^\p{L}[\p{L}.\'’-]*(?:\s\p{L}[\p{L}.\'’-]*){1,3}$/u',
+                $cell,
+            ) === 1) > 0.7 => Column::Author,
             default => null,
         };
     }

@@ -10,6 +10,7 @@ use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
+use Gnomic\Entry\Html;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\RatingException;
@@ -20,7 +21,6 @@ use Gnomic\Gather\Feed\Identity;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
-use Gnomic\Text\Html;
 use Gnomic\Text\Words;
 
 /** Turns the rows of a table of past entries into entries, each for itself: a wrong row keeps no other out. */
@@ -35,8 +35,12 @@ final class EntryRows
      * @param  DateOrder  $order  of dates in figures
      * @param  DateTimeZone  $zone  of dates that name none
      */
-    public function __construct(private readonly Table $table, private readonly Columns $columns, private readonly DateOrder $order, private readonly DateTimeZone $zone)
-    {
+    public function __construct(
+        private readonly Table $table,
+        private readonly Columns $columns,
+        private readonly DateOrder $order,
+        private readonly DateTimeZone $zone,
+    ) {
         $this->best = self::bestOf($table, $columns);
     }
 
@@ -54,7 +58,10 @@ final class EntryRows
         $evident = $order ?? DateOrder::evident(self::dates($table, $columns));
         $problems = $table->problems;
         if ($evident === null) {
-            $problems[] = new Problem('', 'Its dates in figures fit both orders, or contradict each other; they were read day first. Say which with --dates.');
+            $problems[] = new Problem(
+                '',
+                'Its dates in figures fit both orders, or contradict each other; they were read day first. Say which with --dates.',
+            );
         }
         $entries = [];
         foreach ((new self($table, $columns, $evident ?? DateOrder::DayFirst, $zone))->all() as $row) {
@@ -101,7 +108,11 @@ final class EntryRows
         $published = $this->date($cell(Column::Date), $wrong);
         $replied = $this->date($cell(Column::ReplyDate), $wrong);
         $notes = [];
-        $url = $this->address($cell(Column::Url), $this->table->links[$number][$this->columns->places[Column::Url->value] ?? -1] ?? null, $notes);
+        $url = $this->address(
+            $cell(Column::Url),
+            $this->table->links[$number][$this->columns->places[Column::Url->value] ?? -1] ?? null,
+            $notes,
+        );
         $picture = Address::webOrNull($cell(Column::Picture), null);
         if ($text === '' && $title === null && $rating === null && $wrong === []) {
             $wrong[] = 'It has neither words nor a title nor a rating. Fill one of them in, or leave the row out.';
@@ -113,9 +124,18 @@ final class EntryRows
         $author = Words::line($cell(Column::Author));
         $saidAt = Words::line($cell(Column::SaidAt));
         $own = Words::line($cell(Column::Id));
-        $id = Identity::unique(Identity::of($own, $url, implode("\n", [$author, $saidAt, $title]), EntryJson::date($published), $text), $this->seen);
+        $id = Identity::unique(
+            Identity::of($own, $url, implode("\n", [$author, $saidAt, $title]), EntryJson::date($published), $text),
+            $this->seen,
+        );
         $reply = self::words($cell(Column::Reply));
-        $labels = array_filter(array_map(fn (string $label): ?string => Words::line(ltrim($label, '# ')), preg_split('/[,;|\n]+/', $cell(Column::Labels)) ?: []), fn (?string $label): bool => $label !== null);
+        $labels = array_filter(
+            array_map(
+                fn (string $label): ?string => Words::line(ltrim($label, '# ')),
+                preg_split('/[,;|\n]+/', $cell(Column::Labels)) ?: [],
+            ),
+            fn (?string $label): bool => $label !== null,
+        );
 
         return new EntryRow($number, new Entry(
             id: $id,
@@ -140,7 +160,9 @@ final class EntryRows
     /** Cells may hold markup, from exports of web shops: its words are kept. */
     private static function words(string $cell): string
     {
-        return preg_match('~</?(?:p|br|b|i|em|strong|div|span|a|ul|li)(?:\s[^<>]*)?/?>~i', $cell) === 1 ? Html::toText($cell) : Words::tidy($cell);
+        return preg_match('~</?(?:p|br|b|i|em|strong|div|span|a|ul|li)(?:\s[^<>]*)?/?>~i', $cell) === 1
+            ? Html::toText($cell)
+            : Words::tidy($cell);
     }
 
     /**
@@ -179,7 +201,13 @@ final class EntryRows
         }
         $date = DateReader::read($this->order->iso($written), $this->zone);
         if ($date === null) {
-            $wrong[] = "\"$written\" is no date".(DateReader::read(($this->order === DateOrder::DayFirst ? DateOrder::MonthFirst : DateOrder::DayFirst)->iso($written)) === null ? '' : " read {$this->order->value}").'. Write it as 2026-11-25.';
+            $wrong[] = "\"$written\" is no date".(
+                DateReader::read(
+                    ($this->order === DateOrder::DayFirst ? DateOrder::MonthFirst : DateOrder::DayFirst)->iso($written),
+                ) === null
+                    ? ''
+                    : " read {$this->order->value}"
+            ).'. Write it as 2026-11-25.';
         }
 
         return $date;
@@ -194,7 +222,10 @@ final class EntryRows
         if ($written === '') {
             return null;
         }
-        $url = Address::webOrNull($link, null) ?? Address::webOrNull(preg_match('~^www\.~i', $written) === 1 ? "https://$written" : $written, null);
+        $url = Address::webOrNull($link, null) ?? Address::webOrNull(
+            preg_match('~^www\.~i', $written) === 1 ? "https://$written" : $written,
+            null,
+        );
         if ($url === null) {
             $notes[] = '"'.mb_strimwidth($written, 0, 60, '…').'" is no web address; it was left out.';
         }
@@ -213,7 +244,8 @@ final class EntryRows
             return $rating !== null || $saidAt !== '' ? Kind::Review : Kind::Testimonial;
         }
 
-        return Kind::tryFrom(rtrim(mb_strtolower($written), 's')) ?? ($rating !== null || $saidAt !== '' ? Kind::Review : Kind::Testimonial);
+        return Kind::tryFrom(rtrim(mb_strtolower($written), 's'))
+            ?? ($rating !== null || $saidAt !== '' ? Kind::Review : Kind::Testimonial);
     }
 
     /** The scale of bare numbers: by the column's name ("rating (of 10)"), else the smallest usual one that holds them all. */

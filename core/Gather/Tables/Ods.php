@@ -71,7 +71,11 @@ final class Ods
         };
         $text = '';
         $paragraphs = 0;
-        for ($isOpen = ! $reader->isEmptyElement; $isOpen && @$reader->read() && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->name === $name);) {
+        for (
+            $isOpen = ! $reader->isEmptyElement; $isOpen
+            && @$reader->read()
+            && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->name === $name);
+        ) {
             if ($reader->nodeType === XMLReader::ELEMENT && $reader->name === 'office:annotation' && ! $reader->isEmptyElement) {
                 $depth = $reader->depth;
                 while (@$reader->read() && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->depth === $depth)) {
@@ -86,7 +90,11 @@ final class Ods
                     'text:s' => str_repeat(' ', min(20, (int) ($reader->getAttribute('text:c') ?? 1))),
                     default => '',
                 };
-            } elseif (in_array($reader->nodeType, [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE, XMLReader::WHITESPACE], true)) {
+            } elseif (in_array(
+                $reader->nodeType,
+                [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE, XMLReader::WHITESPACE],
+                true,
+            )) {
                 $text .= $reader->value;
             }
         }

@@ -11,7 +11,20 @@ use Gnomic\Text\Words;
 /** Turns a table of subjects, with a column for each channel, into subjects and their addresses. */
 final class SubjectRows
 {
-    private const NAMES = ['subject', 'name', 'venue', 'product', 'property', 'business', 'place', 'objekt', 'etablissement', 'nombre', 'nome', 'naam'];
+    private const NAMES = [
+        'subject',
+        'name',
+        'venue',
+        'product',
+        'property',
+        'business',
+        'place',
+        'objekt',
+        'etablissement',
+        'nombre',
+        'nome',
+        'naam',
+    ];
 
     private const KINDS = ['kind', 'type', 'art', 'tipo', 'soort'];
 
@@ -54,7 +67,13 @@ final class SubjectRows
                     $addresses[$key] = $address;
                 }
             }
-            $rows[] = ['number' => $number, 'name' => (string) $subject, 'kind' => $kind === null ? null : Words::line($cells[$kind] ?? ''), 'addresses' => $addresses, 'wrong' => $wrong];
+            $rows[] = [
+                'number' => $number,
+                'name' => (string) $subject,
+                'kind' => $kind === null ? null : Words::line($cells[$kind] ?? ''),
+                'addresses' => $addresses,
+                'wrong' => $wrong,
+            ];
         }
 
         return $rows;

@@ -21,8 +21,13 @@ final readonly class Table
      * @param  list<Problem>  $problems
      * @param  array<int, array<int, string>>  $links  addresses that cells lead to, by row and column; what they say is in the rows
      */
-    private function __construct(public string $format, public array $header, public array $rows, public array $problems, public array $links)
-    {
+    private function __construct(
+        public string $format,
+        public array $header,
+        public array $rows,
+        public array $problems,
+        public array $links,
+    ) {
     }
 
     /**
@@ -53,7 +58,11 @@ final readonly class Table
                 throw TableIsWrong::tooManyRows();
             }
             if (count($cells) > count($header)) {
-                $problems[] = new Problem("row $number", 'It has more cells than the first row names ('.count($cells).' instead of '.count($header).'); those beyond were left out.');
+                $problems[] = new Problem(
+                    "row $number",
+                    'It has more cells than the first row names ('.count($cells).' instead of '.count($header)
+                        .'); those beyond were left out.',
+                );
             }
             $kept[$number] = array_slice(array_pad($cells, count($header), ''), 0, count($header));
         }
@@ -67,7 +76,10 @@ final readonly class Table
     /** @return list<string> the column's cells that are not blank */
     public function column(int $index): array
     {
-        return array_values(array_filter(array_map(fn (array $row): string => $row[$index] ?? '', $this->rows), fn (string $cell): bool => $cell !== ''));
+        return array_values(array_filter(
+            array_map(fn (array $row): string => $row[$index] ?? '', $this->rows),
+            fn (string $cell): bool => $cell !== '',
+        ));
     }
 
     /**
@@ -81,7 +93,10 @@ final readonly class Table
         }
         foreach ($cells as $cell) {
             // What stands here is what rows hold, not what columns are called.
-            if (mb_strlen($cell) > 80 || preg_match('~^https?://|^\S+@\S+\.\S+$|^\d{1,4}([-./]\d{1,2}){2}|^[\d.,]+(\s*/\s*\d+|%)?$|^[★⭐☆ ]+$~u', $cell) === 1) {
+            if (
+                mb_strlen($cell) > 80
+                || preg_match('~^https?://|^\S+@\S+\.\S+$|^\d{1,4}([-./]\d{1,2}){2}|^[\d.,]+(\s*/\s*\d+|%)?$|^[★⭐☆ ]+$~u', $cell) === 1
+            ) {
                 throw TableIsWrong::noHeader($cell);
             }
         }

@@ -16,12 +16,20 @@ final class TableIsWrong extends DomainException
 
     public static function noHeader(string $cell): self
     {
-        return new self('The first row names no columns: it holds "'.mb_strimwidth($cell, 0, 60, '…').'". Put a row above it with names such as author, date, rating, text.');
+        return new self(
+            'The first row names no columns: it holds "'
+                .mb_strimwidth($cell, 0, 60, '…')
+                .'". Put a row above it with names such as author, date, rating, text.',
+        );
     }
 
     public static function tooManyColumns(int $count): self
     {
-        return new self("The table has $count columns; at most ".Table::MOST_COLUMNS.' are read. Leave the columns that say something of the entries.');
+        return new self(
+            "The table has $count columns; at most "
+                .Table::MOST_COLUMNS
+                .' are read. Leave the columns that say something of the entries.',
+        );
     }
 
     public static function tooManyRows(): self

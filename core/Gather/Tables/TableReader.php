@@ -15,7 +15,9 @@ final class TableReader
     {
         if (str_starts_with($bytes, "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1")) {
             // The container of old office files: a locked workbook lies in one too, under a name of its own.
-            throw str_contains($bytes, "E\0n\0c\0r\0y\0p\0t\0e\0d\0P\0a\0c\0k\0a\0g\0e") ? TableIsWrong::withPassword() : TableIsWrong::oldWorkbook();
+            throw str_contains($bytes, "E\0n\0c\0r\0y\0p\0t\0e\0d\0P\0a\0c\0k\0a\0g\0e")
+                ? TableIsWrong::withPassword()
+                : TableIsWrong::oldWorkbook();
         }
         if (str_starts_with($bytes, "PK\x03\x04")) {
             $zip = Zip::of($bytes);
@@ -50,7 +52,10 @@ final class TableReader
         }
         $text = ltrim(self::decoded(substr($bytes, 0, 60_000))->text);
 
-        return $text !== '' && ! in_array($text[0], ['<', '{', '['], true) && str_contains($text, "\n") && Delimited::separatorOf($text) !== null;
+        return $text !== ''
+            && ! in_array($text[0], ['<', '{', '['], true)
+            && str_contains($text, "\n")
+            && Delimited::separatorOf($text) !== null;
     }
 
     private static function text(string $bytes): Table
@@ -66,7 +71,11 @@ final class TableReader
         $separator = Delimited::separatorOf($text) ?? "\t";
         $format = [',' => 'CSV', ';' => 'CSV with semicolons', "\t" => 'TSV'][$separator] ?? "Text separated by $separator";
 
-        return Table::of($format, Delimited::rows($text, $separator), $charset->problem === null || ! str_contains($charset->problem, 'Declared') ? [] : [new Problem('', $charset->problem)]);
+        return Table::of(
+            $format,
+            Delimited::rows($text, $separator),
+            $charset->problem === null || ! str_contains($charset->problem, 'Declared') ? [] : [new Problem('', $charset->problem)],
+        );
     }
 
     /** Tables declare no encoding: UTF-16 without a mark shows by its zeros, anything else that is not UTF-8 is Windows-1252. */
@@ -74,7 +83,10 @@ final class TableReader
     {
         $head = substr($bytes, 0, 400);
         $zeros = substr_count($head, "\0");
-        $isWide = ! str_starts_with($bytes, "\xFF\xFE") && ! str_starts_with($bytes, "\xFE\xFF") && strlen($head) > 8 && $zeros * 3 > strlen($head);
+        $isWide = ! str_starts_with($bytes, "\xFF\xFE")
+            && ! str_starts_with($bytes, "\xFE\xFF")
+            && strlen($head) > 8
+            && $zeros * 3 > strlen($head);
         $name = $isWide ? ($head[0] === "\0" ? 'UTF-16BE' : 'UTF-16LE') : null;
 
         return Charset::decoded($bytes, $name);

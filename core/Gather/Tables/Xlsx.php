@@ -13,7 +13,39 @@ use XMLReader;
 final class Xlsx
 {
     /** Built-in number formats that show a date or a time (ISO/IEC 29500-1, §18.8.30, and those of East Asian locales). */
-    private const DATES = [14, 15, 16, 17, 18, 19, 20, 21, 22, 27, 28, 29, 30, 31, 32, 33, 34, 35, 36, 45, 46, 47, 50, 51, 52, 53, 54, 55, 56, 57, 58];
+    private const DATES = [
+        14,
+        15,
+        16,
+        17,
+        18,
+        19,
+        20,
+        21,
+        22,
+        27,
+        28,
+        29,
+        30,
+        31,
+        32,
+        33,
+        34,
+        35,
+        36,
+        45,
+        46,
+        47,
+        50,
+        51,
+        52,
+        53,
+        54,
+        55,
+        56,
+        57,
+        58,
+    ];
 
     /** @var list<string> */
     private array $strings = [];
@@ -53,7 +85,12 @@ final class Xlsx
             $table === null => throw TableIsWrong::damaged('it has no sheet'),
             $table instanceof TableIsWrong => throw $table,
             $reader->problems === [] => $table,
-            default => Table::of('Excel workbook', [0 => $table->header] + $table->rows, [...$table->problems, ...array_slice($reader->problems, 0, 20)], $table->links),
+            default => Table::of(
+                'Excel workbook',
+                [0 => $table->header] + $table->rows,
+                [...$table->problems, ...array_slice($reader->problems, 0, 20)],
+                $table->links,
+            ),
         };
     }
 
@@ -69,7 +106,11 @@ final class Xlsx
         $this->from1904 = in_array((string) ($workbook->workbookPr['date1904'] ?? ''), ['1', 'true'], true);
         $shown = $hidden = [];
         foreach ($workbook->sheets->sheet ?? [] as $sheet) {
-            $id = (string) ($sheet->attributes('http://schemas.openxmlformats.org/officeDocument/2006/relationships')['id'] ?? $sheet->attributes('http://purl.oclc.org/ooxml/officeDocument/relationships')['id'] ?? '');
+            $id = (string) (
+                $sheet->attributes('http://schemas.openxmlformats.org/officeDocument/2006/relationships')['id']
+                    ?? $sheet->attributes('http://purl.oclc.org/ooxml/officeDocument/relationships')['id']
+                    ?? ''
+            );
             $path = $targets[$id] ?? null;
             if ($path !== null && in_array($path, $this->zip->names(), true)) {
                 (string) ($sheet['state'] ?? 'visible') === 'visible' ? $shown[] = $path : $hidden[] = $path;
@@ -132,7 +173,10 @@ final class Xlsx
         preg_match_all('/<(?:\w+:)?hyperlink\s[^>]*>/', $targets === [] ? '' : (string) $this->zip->read($path), $found);
         $links = [];
         foreach ($found[0] as $element) {
-            $cell = preg_match('/\sref="([A-Z]{1,3}(\d+))"/', $element, $ref) === 1 && preg_match('/\s\w+:id="([^"]+)"/', $element, $id) === 1 ? self::columnOf($ref[1]) : null;
+            $cell = preg_match('/\sref="([A-Z]{1,3}(\d+))"/', $element, $ref) === 1
+                && preg_match('/\s\w+:id="([^"]+)"/', $element, $id) === 1
+                ? self::columnOf($ref[1])
+                : null;
             if ($cell !== null && isset($id[1], $ref[2], $targets[$id[1]])) {
                 $links[(int) $ref[2]][$cell] = $targets[$id[1]];
             }
@@ -187,7 +231,10 @@ final class Xlsx
             }
         }
         if ($isFormula && $value === null) {
-            $this->problems[] = new Problem("row $row", 'A formula has no stored result; its cell was taken as empty. Save the workbook once in a program that computes it.');
+            $this->problems[] = new Problem(
+                "row $row",
+                'A formula has no stored result; its cell was taken as empty. Save the workbook once in a program that computes it.',
+            );
         }
 
         return match (true) {
@@ -240,13 +287,21 @@ final class Xlsx
     /** Characters that XML cannot hold are written as _x000D_ (§22.4.2.4). */
     private static function unescaped(string $text): string
     {
-        return (string) preg_replace_callback('/_x([0-9A-Fa-f]{4})_/', fn (array $code): string => (string) mb_chr((int) hexdec($code[1])), $text);
+        return (string) preg_replace_callback(
+            '/_x([0-9A-Fa-f]{4})_/',
+            fn (array $code): string => (string) mb_chr((int) hexdec($code[1])),
+            $text,
+        );
     }
 
     private static function skip(XMLReader $reader): void
     {
         $depth = $reader->depth;
-        for ($isOpen = ! $reader->isEmptyElement; $isOpen && @$reader->read() && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->depth === $depth);) {
+        for (
+            $isOpen = ! $reader->isEmptyElement; $isOpen
+            && @$reader->read()
+            && ! ($reader->nodeType === XMLReader::END_ELEMENT && $reader->depth === $depth);
+        ) {
             continue;
         }
     }

@@ -29,7 +29,11 @@ final readonly class Zip
         $at = self::int($record['start'] ?? 0);
         for ($index = 0; $index < self::int($record['count'] ?? 0); $index++) {
             $entry = substr($bytes, $at, 4) === "PK\x01\x02" && strlen($bytes) >= $at + 46
-                ? unpack('vflags/vmethod/Vtime/Vcrc/Vpacked/Vsize/vname/vextra/vcomment/vdisk/vinner/Vouter/Vlocal', $bytes, $at + 8) : false;
+                ? unpack(
+                    'vflags/vmethod/Vtime/Vcrc/Vpacked/Vsize/vname/vextra/vcomment/vdisk/vinner/Vouter/Vlocal',
+                    $bytes,
+                    $at + 8,
+                ) : false;
             if ($entry === false) {
                 throw TableIsWrong::damaged('its list of files is broken');
             }

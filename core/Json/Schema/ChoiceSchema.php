@@ -28,7 +28,11 @@ final readonly class ChoiceSchema extends Schema
     /** One of the cases, this one where it is missing. */
     public static function case(BackedEnum $default, string $about = ''): self
     {
-        return new self(array_map(fn (BackedEnum $case): string => (string) $case->value, $default::cases()), $about, (string) $default->value);
+        return new self(
+            array_map(fn (BackedEnum $case): string => (string) $case->value, $default::cases()),
+            $about,
+            (string) $default->value,
+        );
     }
 
     protected function keywords(): array
@@ -38,7 +42,9 @@ final readonly class ChoiceSchema extends Schema
 
     protected function taken(mixed $value, string $pointer): string
     {
-        return is_string($value) && in_array($value, $this->words, true) ? $value : throw MemberIsWrong::at($pointer, $this->wanted(), $value);
+        return is_string($value) && in_array($value, $this->words, true)
+            ? $value
+            : throw MemberIsWrong::at($pointer, $this->wanted(), $value);
     }
 
     protected function wanted(): string

@@ -10,8 +10,15 @@ use Gnomic\Json\MemberIsWrong;
 final readonly class ListSchema extends Schema
 {
     /** @param  list<mixed>|null  $default */
-    private function __construct(private Schema $items, private int $fewest, private ?int $most, private bool $isDistinct, string $about, bool $isNullable, ?array $default)
-    {
+    private function __construct(
+        private Schema $items,
+        private int $fewest,
+        private ?int $most,
+        private bool $isDistinct,
+        string $about,
+        bool $isNullable,
+        ?array $default,
+    ) {
         parent::__construct($about, $isNullable, $default);
     }
 
@@ -28,7 +35,11 @@ final readonly class ListSchema extends Schema
 
     protected function keywords(): array
     {
-        return ['type' => 'array'] + ($this->fewest > 0 ? ['minItems' => $this->fewest] : []) + ($this->most === null ? [] : ['maxItems' => $this->most])
+        return ['type' => 'array'] + ($this->fewest > 0 ? ['minItems' => $this->fewest] : []) + (
+            $this->most === null
+                ? []
+                : ['maxItems' => $this->most]
+        )
             + ($this->isDistinct ? ['uniqueItems' => true] : []) + ['items' => $this->items->toArray()];
     }
 
@@ -44,8 +55,20 @@ final readonly class ListSchema extends Schema
         if (count($value) < $this->fewest) {
             throw MemberIsWrong::at($pointer, 'null, or a list with at least '.($this->fewest === 1 ? 'one' : $this->fewest), $value);
         }
-        $taken = array_map(fn (mixed $item, int $index): mixed => $this->items->read($item, "$pointer/$index"), $value, array_keys($value));
-        if ($this->isDistinct && count(array_unique(array_map(fn (mixed $item): string => json_encode($item, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), $taken))) !== count($taken)) {
+        $taken = array_map(
+            fn (mixed $item, int $index): mixed => $this->items->read($item, "$pointer/$index"),
+            $value,
+            array_keys($value),
+        );
+        if (
+            $this->isDistinct
+            && count(
+                array_unique(array_map(
+                    fn (mixed $item): string => json_encode($item, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+                    $taken,
+                )),
+            ) !== count($taken)
+        ) {
             throw MemberIsWrong::at($pointer, 'without repetitions', $value);
         }
 

@@ -9,8 +9,14 @@ use Gnomic\Json\MemberIsWrong;
 /** A number within bounds, both included. */
 final readonly class NumberSchema extends Schema
 {
-    private function __construct(private bool $isWhole, private int $least, private int $most, string $about, bool $isNullable, int|float|null $default)
-    {
+    private function __construct(
+        private bool $isWhole,
+        private int $least,
+        private int $most,
+        string $about,
+        bool $isNullable,
+        int|float|null $default,
+    ) {
         parent::__construct($about, $isNullable, $default);
     }
 

@@ -73,7 +73,9 @@ final readonly class ObjectSchema extends Schema
         $isDecoded = $value instanceof stdClass;
         foreach ($this->members as $name => $member) {
             $taken[$name] = match (true) {
-                $isDecoded && ($given[$name] ?? null) === [] && ! $member instanceof ListSchema => throw MemberIsWrong::at(self::to($pointer, $name), $member->wanted(), []),
+                $isDecoded
+                    && ($given[$name] ?? null) === []
+                    && ! $member instanceof ListSchema => throw MemberIsWrong::at(self::to($pointer, $name), $member->wanted(), []),
                 array_key_exists($name, $given) => $member->read($given[$name], self::to($pointer, $name)),
                 in_array($name, $this->required, true) => throw MemberIsWrong::missing(self::to($pointer, $name), $member->wanted()),
                 default => $member->missing(),

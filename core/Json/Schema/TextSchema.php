@@ -11,8 +11,16 @@ use Gnomic\Json\MemberIsWrong;
 final readonly class TextSchema extends Schema
 {
     /** @param  string|null  $pattern  a regular expression that JavaScript and PHP read alike, with ^ and $ */
-    private function __construct(private int $shortest, private ?int $longest, private ?string $pattern, private bool $isDay, private string $remedy, string $about, bool $isNullable, ?string $default)
-    {
+    private function __construct(
+        private int $shortest,
+        private ?int $longest,
+        private ?string $pattern,
+        private bool $isDay,
+        private string $remedy,
+        string $about,
+        bool $isNullable,
+        ?string $default,
+    ) {
         parent::__construct($about, $isNullable, $default);
     }
 
@@ -41,7 +49,11 @@ final readonly class TextSchema extends Schema
 
     protected function keywords(): array
     {
-        return ['type' => 'string'] + ($this->shortest > 0 ? ['minLength' => $this->shortest] : []) + ($this->longest === null ? [] : ['maxLength' => $this->longest])
+        return ['type' => 'string'] + ($this->shortest > 0 ? ['minLength' => $this->shortest] : []) + (
+            $this->longest === null
+                ? []
+                : ['maxLength' => $this->longest]
+        )
             + ($this->pattern === null ? [] : ['pattern' => $this->pattern]) + ($this->isDay ? ['format' => 'date'] : []);
     }
 
@@ -52,7 +64,11 @@ final readonly class TextSchema extends Schema
         }
         $length = mb_strlen($value, 'UTF-8');
         if ($length < $this->shortest || ($this->longest !== null && $length > $this->longest)) {
-            throw MemberIsWrong::at($pointer, $this->shortest === 0 ? "at most $this->longest characters long" : "$this->shortest to $this->longest characters long", $value);
+            throw MemberIsWrong::at(
+                $pointer,
+                $this->shortest === 0 ? "at most $this->longest characters long" : "$this->shortest to $this->longest characters long",
+                $value,
+            );
         }
         if (($this->pattern !== null && preg_match("~$this->pattern~uD", $value) !== 1) || ($this->isDay && ! self::isDay($value))) {
             throw MemberIsWrong::at($pointer, $this->remedy, $value);

@@ -44,7 +44,11 @@ final readonly class CarouselLayout extends Layout
 
     public function phrase(): string
     {
-        return Numbers::spoken($this->across).' across in a carousel'.($this->autoplay === null ? '' : ', moving every '.Numbers::counted($this->autoplay, 'second'));
+        return Numbers::spoken($this->across).' across in a carousel'.(
+            $this->autoplay === null
+                ? ''
+                : ', moving every '.Numbers::counted($this->autoplay, 'second')
+        );
     }
 
     public function across(): int

@@ -39,7 +39,11 @@ final readonly class AboutSubjects extends Clause
 
     public static function members(): array
     {
-        return ['/gather/subjects' => ListSchema::orNull(TextSchema::of(1, 200), 200, about: 'Keys of subjects; null for all, and for entries about none.')];
+        return ['/gather/subjects' => ListSchema::orNull(
+            TextSchema::of(1, 200),
+            200,
+            about: 'Keys of subjects; null for all, and for entries about none.',
+        )];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self
@@ -69,7 +73,9 @@ final readonly class AboutSubjects extends Clause
 
     public function reason(Facts $entry): string
     {
-        return $entry->subject === null ? 'It is about none of the chosen subjects.' : 'It is about '.$this->site->names->subject($entry->subject).', which is not chosen.';
+        return $entry->subject === null
+            ? 'It is about none of the chosen subjects.'
+            : 'It is about '.$this->site->names->subject($entry->subject).', which is not chosen.';
     }
 
     public function condition(): Condition

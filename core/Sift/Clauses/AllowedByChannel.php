@@ -44,7 +44,12 @@ final readonly class AllowedByChannel extends Clause
     {
         $one = ObjectSchema::of(['channel' => TextSchema::of(0, 100), 'show' => ChoiceSchema::case(Allowed::Everything)], ['channel']);
 
-        return ['/gather/allowed' => ListSchema::of($one, 200, about: 'What may be shown of a channel\'s entries: everything (as where it is not named), the overall figures only, or words only in full, never shortened. Of a channel that is named twice, the last counts.')];
+        return ['/gather/allowed' => ListSchema::of(
+            $one,
+            200,
+            about: 'What may be shown of a channel\'s entries: everything (as where it is not named), the overall figures only, or '
+                .'words only in full, never shortened. Of a channel that is named twice, the last counts.',
+        )];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self
@@ -69,7 +74,10 @@ final readonly class AllowedByChannel extends Clause
     /** @return list<string> channels */
     public static function figuresOnly(Criteria $wanted): array
     {
-        return array_map(strval(...), array_keys(array_filter(self::wanted($wanted), fn (Allowed $one): bool => $one === Allowed::Figures)));
+        return array_map(
+            strval(...),
+            array_keys(array_filter(self::wanted($wanted), fn (Allowed $one): bool => $one === Allowed::Figures)),
+        );
     }
 
     public static function yieldsToPins(): bool

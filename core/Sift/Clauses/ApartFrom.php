@@ -42,7 +42,12 @@ final readonly class ApartFrom extends Clause
 
     public static function members(): array
     {
-        return ['/gather/apartFrom' => ListSchema::of(TextSchema::of(1, 40), 50, true, about: 'Keys of widgets on the same page: what they show is left out here.')];
+        return ['/gather/apartFrom' => ListSchema::of(
+            TextSchema::of(1, 40),
+            50,
+            true,
+            about: 'Keys of widgets on the same page: what they show is left out here.',
+        )];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

@@ -76,7 +76,10 @@ final readonly class CountedOnce extends Clause
         }
         $any = implode(' OR ', array_fill(0, count($this->sources), 'INSTR(duplicate_of, ?) > 0'));
 
-        return new Condition("(duplicate_of IS NULL OR NOT ($any))", array_map(fn (string $source): string => "|$source|", $this->sources));
+        return new Condition(
+            "(duplicate_of IS NULL OR NOT ($any))",
+            array_map(fn (string $source): string => "|$source|", $this->sources),
+        );
     }
 
     /**
@@ -95,7 +98,9 @@ final readonly class CountedOnce extends Clause
         }
         $sources ??= array_map(strval(...), array_keys($site->channels)) ?: $channels;
 
-        return $sources === null ? null : array_values(array_filter($sources, fn (string $source): bool => ! in_array($site->channelOf($source), $silent, true)
+        return $sources === null
+            ? null
+            : array_values(array_filter($sources, fn (string $source): bool => ! in_array($site->channelOf($source), $silent, true)
             && ($channels === null || in_array($site->channelOf($source), $channels, true))));
     }
 }

@@ -84,7 +84,10 @@ final readonly class FromChannels extends Clause
      */
     public static function sourcesOf(array $channels, SiteContext $site): Condition
     {
-        $theirs = array_map(strval(...), array_keys(array_filter($site->channels, fn (string $channel): bool => in_array($channel, $channels, true))));
+        $theirs = array_map(
+            strval(...),
+            array_keys(array_filter($site->channels, fn (string $channel): bool => in_array($channel, $channels, true))),
+        );
         $known = array_map(strval(...), array_keys($site->channels));
 
         return Condition::oneOf('source', [...$theirs, ...array_values(array_diff($channels, $known))]);

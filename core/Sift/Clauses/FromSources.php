@@ -39,7 +39,11 @@ final readonly class FromSources extends Clause
 
     public static function members(): array
     {
-        return ['/gather/sources' => ListSchema::orNull(TextSchema::of(1, 100), 200, about: 'Keys of sources; null for all of the site\'s.')];
+        return ['/gather/sources' => ListSchema::orNull(
+            TextSchema::of(1, 100),
+            200,
+            about: 'Keys of sources; null for all of the site\'s.',
+        )];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

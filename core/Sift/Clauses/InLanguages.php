@@ -18,7 +18,10 @@ use Gnomic\Sift\Topic;
 use Gnomic\Text\Numbers;
 use Locale;
 
-/** Entries in the languages that the brief names, by basic filtering (RFC 4647, section 3.3.1): "en" is every English, "en-gb" the British one. */
+/**
+ * Entries in the languages that the brief names, by basic filtering (RFC 4647, section 3.3.1): "en" is every English, "en-gb" the
+ * British one.
+ */
 final readonly class InLanguages extends Clause
 {
     /** @param  list<string>  $only  ranges */
@@ -81,7 +84,10 @@ final readonly class InLanguages extends Clause
         $languages = $wanted->part('sift')->objectOrNull('languages');
 
         return $languages === null || $languages->string('unknown') === 'keep' ? []
-            : [$wanted->with('/sift/languages', ['only' => $languages->strings('only'), 'unknown' => 'keep', 'pageFirst' => self::pageFirst($wanted)])];
+            : [$wanted->with(
+                '/sift/languages',
+                ['only' => $languages->strings('only'), 'unknown' => 'keep', 'pageFirst' => self::pageFirst($wanted)],
+            )];
     }
 
     public static function without(Criteria $wanted): Criteria
@@ -93,7 +99,11 @@ final readonly class InLanguages extends Clause
     {
         $names = array_map(self::named(...), $this->only);
 
-        return 'in '.(count($names) > 3 ? Numbers::counted(count($names), 'language') : implode(' or ', $names)).($this->keepsUnknown ? ' or an unknown language' : '');
+        return 'in '.(
+            count($names) > 3
+                ? Numbers::counted(count($names), 'language')
+                : implode(' or ', $names)
+        ).($this->keepsUnknown ? ' or an unknown language' : '');
     }
 
     public function keeps(Facts $entry): bool
@@ -113,7 +123,11 @@ final readonly class InLanguages extends Clause
 
     public function reason(Facts $entry): string
     {
-        return ($entry->language === null ? 'Its language is unknown' : 'It is in '.self::named($entry->language)).'; the widget asks for those '.$this->phrase().'.';
+        return (
+            $entry->language === null
+                ? 'Its language is unknown'
+                : 'It is in '.self::named($entry->language)
+        ).'; the widget asks for those '.$this->phrase().'.';
     }
 
     public function condition(): Condition

@@ -14,7 +14,9 @@ use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 
-/** Entries whose words are neither too short nor too long, in characters as readers count them; bounds the wrong way round mean the same. */
+/**
+ * Entries whose words are neither too short nor too long, in characters as readers count them; bounds the wrong way round mean the same.
+ */
 final readonly class Length extends Clause
 {
     /** Of a bound. */
@@ -41,7 +43,10 @@ final readonly class Length extends Clause
 
     public static function members(): array
     {
-        return ['/sift/length' => ObjectSchema::orNull(['from' => NumberSchema::whole(0, self::MOST), 'to' => NumberSchema::whole(0, self::MOST)],
+        return ['/sift/length' => ObjectSchema::orNull([
+            'from' => NumberSchema::whole(0, self::MOST),
+            'to' => NumberSchema::whole(0, self::MOST),
+        ],
             'Characters of the words, both bounds included; null for any.')];
     }
 
@@ -69,7 +74,10 @@ final readonly class Length extends Clause
         [$least, $most] = [$length->least(), $length->most()];
         $looser = [];
         for ($times = 2; $times <= 4096 && ($least >= $times || ($most !== null && $most * $times < self::MOST)); $times *= 2) {
-            $looser[] = $wanted->with('/sift/length', ['from' => intdiv($least, $times), 'to' => $most === null ? null : min(self::MOST, $most * $times)]);
+            $looser[] = $wanted->with(
+                '/sift/length',
+                ['from' => intdiv($least, $times), 'to' => $most === null ? null : min(self::MOST, $most * $times)],
+            );
         }
 
         return $looser;
@@ -101,7 +109,11 @@ final readonly class Length extends Clause
 
     public function reason(Facts $entry): string
     {
-        return 'Its text is '.number_format($entry->length).' character'.($entry->length === 1 ? '' : 's').' long; the widget asks for '.$this->phrase().'.';
+        return 'Its text is '.number_format($entry->length).' character'.(
+            $entry->length === 1
+                ? ''
+                : 's'
+        ).' long; the widget asks for '.$this->phrase().'.';
     }
 
     public function condition(): Condition

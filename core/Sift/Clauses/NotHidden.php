@@ -38,7 +38,12 @@ final readonly class NotHidden extends Clause
 
     public static function members(): array
     {
-        return ['/sift/hidden' => ListSchema::of(TextSchema::of(1, 600), 2000, true, about: 'Entries never shown in this widget, pinned or not.')];
+        return ['/sift/hidden' => ListSchema::of(
+            TextSchema::of(1, 600),
+            2000,
+            true,
+            about: 'Entries never shown in this widget, pinned or not.',
+        )];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): self

@@ -42,7 +42,12 @@ final readonly class OfKinds extends Clause
     {
         $words = array_map(fn (Kind $kind): string => $kind->value, Kind::cases());
 
-        return ['/gather/kinds' => ListSchema::orNull(ChoiceSchema::among($words), fewest: 1, distinct: true, about: 'Kinds of entries; null for all.')];
+        return ['/gather/kinds' => ListSchema::orNull(
+            ChoiceSchema::among($words),
+            fewest: 1,
+            distinct: true,
+            about: 'Kinds of entries; null for all.',
+        )];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

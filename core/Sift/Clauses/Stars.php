@@ -59,7 +59,9 @@ final readonly class Stars extends Clause
     {
         $stars = $wanted->part('sift')->objectOrNull('stars');
 
-        return $stars === null ? null : new self((float) $stars->numberOrNull('from'), (float) $stars->numberOrNull('to'), $stars->string('unrated') === 'keep');
+        return $stars === null
+            ? null
+            : new self((float) $stars->numberOrNull('from'), (float) $stars->numberOrNull('to'), $stars->string('unrated') === 'keep');
     }
 
     public static function flatters(Criteria $wanted, SiteContext $site): ?Flattery
@@ -83,7 +85,10 @@ final readonly class Stars extends Clause
         $now = ['from' => $stars->from, 'to' => $stars->to, 'unrated' => $stars->keepsUnrated ? 'keep' : 'drop'];
         $looser = $stars->keepsUnrated ? [] : [$wanted->with('/sift/stars', ['unrated' => 'keep'] + $now)];
         for ($from = ceil($stars->least()) - 1, $to = floor($stars->most()) + 1; $from >= 1.0 || $to <= 5.0; $from--, $to++) {
-            $looser[] = $wanted->with('/sift/stars', ['from' => max(1.0, $from), 'to' => $stars->most() >= 5.0 ? 5.0 : min(5.0, $to)] + $now);
+            $looser[] = $wanted->with(
+                '/sift/stars',
+                ['from' => max(1.0, $from), 'to' => $stars->most() >= 5.0 ? 5.0 : min(5.0, $to)] + $now,
+            );
         }
 
         return $looser;
@@ -139,6 +144,9 @@ final readonly class Stars extends Clause
 
     public function condition(): Condition
     {
-        return new Condition('(CASE WHEN stars IS NULL THEN ? ELSE stars >= ? AND stars <= ? END)', [$this->keepsUnrated ? 1 : 0, $this->least(), $this->most()]);
+        return new Condition(
+            '(CASE WHEN stars IS NULL THEN ? ELSE stars >= ? AND stars <= ? END)',
+            [$this->keepsUnrated ? 1 : 0, $this->least(), $this->most()],
+        );
     }
 }

@@ -44,7 +44,9 @@ final readonly class TagTest
             }
         }
 
-        return self::has($line, self::needles($this->terms->any), true) ? null : "It has none of the {$this->noun}s ".Terms::listed($this->terms->any, 'or').'.';
+        return self::has($line, self::needles($this->terms->any), true)
+            ? null
+            : "It has none of the {$this->noun}s ".Terms::listed($this->terms->any, 'or').'.';
     }
 
     /** @param  string  $column  that holds them between bars: "|dome|night sky|", and an empty text where there are none */
@@ -52,7 +54,11 @@ final readonly class TagTest
     {
         $parts = [];
         $bindings = [];
-        foreach ([[$this->terms->all, ' AND ', '> 0'], [$this->terms->any, ' OR ', '> 0'], [$this->terms->none, ' AND ', '= 0']] as [$tags, $glue, $test]) {
+        foreach ([
+            [$this->terms->all, ' AND ', '> 0'],
+            [$this->terms->any, ' OR ', '> 0'],
+            [$this->terms->none, ' AND ', '= 0'],
+        ] as [$tags, $glue, $test]) {
             $needles = self::needles($tags);
             if (count($needles) > self::IN_LINE) {
                 [$exists, $inner] = $glue === ' OR ' ? ['EXISTS', $test] : ['NOT EXISTS', $test === '> 0' ? '= 0' : '> 0'];

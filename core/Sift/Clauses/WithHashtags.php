@@ -36,7 +36,11 @@ final readonly class WithHashtags extends Clause
 
     public static function members(): array
     {
-        return ['/sift/hashtags' => Terms::schema('Hashtags, those in the text included; whole, folded; a star at the end is any ending. Null for any.')];
+        return [
+            '/sift/hashtags' => Terms::schema(
+                'Hashtags, those in the text included; whole, folded; a star at the end is any ending. Null for any.',
+            ),
+        ];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

@@ -42,7 +42,8 @@ final readonly class WithLabels extends Clause
     {
         return ['/sift/labels' => ObjectSchema::orNull(Terms::lists() + [
             'byPage' => ListSchema::of(ObjectSchema::of(['page' => TextSchema::of(0, 2000)] + Terms::lists(), ['page']), 50,
-                about: 'Labels in place of those above, on pages whose path fits; a star is any run of characters; the first that fits counts.'),
+                about: 'Labels in place of those above, on pages whose path fits; a star is any run of characters; the first that '
+                    .'fits counts.'),
         ], 'Labels, likewise, and by page.')];
     }
 

@@ -51,7 +51,12 @@ final readonly class WithTerms extends Clause
 
     public static function members(): array
     {
-        return ['/sift/words' => Terms::schema('Words of title and text: whole, folded by Unicode, in any script; a star at the end is any ending; several in a row are looked for in a row. Null for any.')];
+        return [
+            '/sift/words' => Terms::schema(
+                'Words of title and text: whole, folded by Unicode, in any script; a star at the end is any ending; several in a row '
+                    .'are looked for in a row. Null for any.',
+            ),
+        ];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self
@@ -73,7 +78,11 @@ final readonly class WithTerms extends Clause
 
     public static function doubts(Criteria $wanted): array
     {
-        return Terms::doubts('words', Terms::read($wanted->part('sift')->object('words'))->each(), fn (string $word): bool => Term::tryFrom($word) !== null);
+        return Terms::doubts(
+            'words',
+            Terms::read($wanted->part('sift')->object('words'))->each(),
+            fn (string $word): bool => Term::tryFrom($word) !== null,
+        );
     }
 
     public function phrase(): string

@@ -30,8 +30,14 @@ final readonly class Within extends Clause
      * @param  string|null  $from  a day, "2026-03-01", included
      * @param  string|null  $to  a day, included
      */
-    private function __construct(private ?int $last, private string $unit, private ?string $from, private ?string $to, private bool $sinceReopened, private SiteContext $site)
-    {
+    private function __construct(
+        private ?int $last,
+        private string $unit,
+        private ?string $from,
+        private ?string $to,
+        private bool $sinceReopened,
+        private SiteContext $site,
+    ) {
     }
 
     public static function key(): string
@@ -66,7 +72,14 @@ final readonly class Within extends Clause
         if ($when === null) {
             return null;
         }
-        $read = new self($when->intOrNull('last'), $when->string('unit'), $when->stringOrNull('from'), $when->stringOrNull('to'), $when->boolOr('sinceReopened', false), $site);
+        $read = new self(
+            $when->intOrNull('last'),
+            $when->string('unit'),
+            $when->stringOrNull('from'),
+            $when->stringOrNull('to'),
+            $when->boolOr('sinceReopened', false),
+            $site,
+        );
 
         return $read->last === null && $read->from === null && $read->to === null && ! $read->sinceReopened ? null : $read;
     }
@@ -97,9 +110,16 @@ final readonly class Within extends Clause
         $days = $when->string('unit') === 'days' ? $last : $last * 30;
         $longer = array_filter([[30, 'days'], [90, 'days'], [6, 'months'], [12, 'months'], [24, 'months'], [60, 'months']],
             fn (array $one): bool => $days < $one[0] * ($one[1] === 'days' ? 1 : 30.4));
-        $rest = ['from' => $when->stringOrNull('from'), 'to' => $when->stringOrNull('to'), 'sinceReopened' => $when->boolOr('sinceReopened', false)];
+        $rest = [
+            'from' => $when->stringOrNull('from'),
+            'to' => $when->stringOrNull('to'),
+            'sinceReopened' => $when->boolOr('sinceReopened', false),
+        ];
 
-        return array_values(array_map(fn (array $one): Criteria => $wanted->with('/sift/when', ['last' => $one[0], 'unit' => $one[1]] + $rest), $longer));
+        return array_values(array_map(
+            fn (array $one): Criteria => $wanted->with('/sift/when', ['last' => $one[0], 'unit' => $one[1]] + $rest),
+            $longer,
+        ));
     }
 
     public static function doubts(Criteria $wanted): array
@@ -107,13 +127,17 @@ final readonly class Within extends Clause
         $when = $wanted->part('sift')->object('when');
         [$from, $to] = [$when->stringOrNull('from'), $when->stringOrNull('to')];
 
-        return $from === null || $to === null || $from <= $to ? [] : ["The days go from $from to $to, backwards. They are taken the other way round."];
+        return $from === null || $to === null || $from <= $to
+            ? []
+            : ["The days go from $from to $to, backwards. They are taken the other way round."];
     }
 
     public function phrase(): string
     {
         return implode(', ', array_filter([
-            $this->last === null ? null : 'of the last '.($this->last === 1 ? rtrim($this->unit, 's') : Numbers::spoken($this->last).' '.$this->unit),
+            $this->last === null
+                ? null
+                : 'of the last '.($this->last === 1 ? rtrim($this->unit, 's') : Numbers::spoken($this->last).' '.$this->unit),
             $this->between(),
             $this->sinceReopened ? 'since the subject reopened' : null,
         ]));
@@ -160,7 +184,11 @@ final readonly class Within extends Clause
         $from = PHP_INT_MIN;
         $before = PHP_INT_MAX;
         if ($this->last !== null) {
-            $from = ($this->unit === 'days' ? $today->modify('-'.($this->last - 1).' days') : self::monthsBefore($today, $this->last))->getTimestamp();
+            $from = (
+                $this->unit === 'days'
+                    ? $today->modify('-'.($this->last - 1).' days')
+                    : self::monthsBefore($today, $this->last)
+            )->getTimestamp();
         }
         if ($first !== null) {
             $from = max($from, (new DateTimeImmutable($first, $zone))->getTimestamp());
@@ -175,14 +203,20 @@ final readonly class Within extends Clause
     /** @return array{string|null, string|null} the first day and the last, where there are any; the wrong way round, they are turned */
     private function days(): array
     {
-        return $this->from !== null && $this->to !== null ? [min($this->from, $this->to), max($this->from, $this->to)] : [$this->from, $this->to];
+        return $this->from !== null && $this->to !== null
+            ? [min($this->from, $this->to), max($this->from, $this->to)]
+            : [$this->from, $this->to];
     }
 
     private static function monthsBefore(DateTimeImmutable $day, int $months): DateTimeImmutable
     {
         $month = $day->modify('first day of this month')->modify("-$months months");
 
-        return $month->setDate((int) $month->format('Y'), (int) $month->format('n'), min((int) $day->format('j'), (int) $month->format('t')));
+        return $month->setDate(
+            (int) $month->format('Y'),
+            (int) $month->format('n'),
+            min((int) $day->format('j'), (int) $month->format('t')),
+        );
     }
 
     private function between(): ?string

@@ -2,9 +2,23 @@
 /** @var string $standins */
 $title = 'About';
 $linked = ['@graph' => [
-    ['@type' => 'Organization', 'name' => 'Quillmoor Observatory', 'url' => '/', 'sameAs' => ["$standins/shutterfen/@quillmoor", "$standins/corkwall/quillmoor"]],
-    ['@type' => 'TouristAttraction', 'name' => 'The Dome', 'address' => ['@type' => 'PostalAddress', 'addressLocality' => 'Quillmoor'], 'sameAs' => ["$standins/wayleaf/places/wl-dome", "$standins/ticketwick/venues/tv-dome"]],
-    ['@type' => 'TouristAttraction', 'name' => 'Harrow Lane Planetarium', 'sameAs' => ["$standins/wayleaf/places/wl-harrow", "$standins/ticketwick/venues/tv-harrow"]],
+    [
+        '@type' => 'Organization',
+        'name' => 'Quillmoor Observatory',
+        'url' => '/',
+        'sameAs' => ["$standins/shutterfen/@quillmoor", "$standins/corkwall/quillmoor"],
+    ],
+    [
+        '@type' => 'TouristAttraction',
+        'name' => 'The Dome',
+        'address' => ['@type' => 'PostalAddress', 'addressLocality' => 'Quillmoor'],
+        'sameAs' => ["$standins/wayleaf/places/wl-dome", "$standins/ticketwick/venues/tv-dome"],
+    ],
+    [
+        '@type' => 'TouristAttraction',
+        'name' => 'Harrow Lane Planetarium',
+        'sameAs' => ["$standins/wayleaf/places/wl-harrow", "$standins/ticketwick/venues/tv-harrow"],
+    ],
 ]];
 ?>
 <div class="wide"><h1>About</h1>

@@ -3,9 +3,25 @@
 $title = 'Shop';
 $linked = ['@graph' => [
     ['@type' => 'Product', 'name' => 'Pocket Star Wheel', 'sameAs' => ["$standins/barrowfair/items/star-wheel"]],
-    ['@type' => 'Product', 'name' => 'Moon Atlas', 'aggregateRating' => ['@type' => 'AggregateRating', 'ratingValue' => 4.8, 'reviewCount' => 2], 'review' => [
-        ['@type' => 'Review', 'author' => ['@type' => 'Person', 'name' => 'Hamish Lorne'], 'datePublished' => '2026-09-14', 'reviewRating' => ['@type' => 'Rating', 'ratingValue' => 5], 'reviewBody' => 'Bought at the desk after a cloudy night, and the best consolation I know.'],
-        ['@type' => 'Review', 'author' => ['@type' => 'Person', 'name' => 'Noor Haddad'], 'datePublished' => '2026-10-02', 'reviewRating' => ['@type' => 'Rating', 'ratingValue' => 4.5], 'reviewBody' => 'Every crater I looked for was where the atlas said it would be.'],
+    ['@type' => 'Product', 'name' => 'Moon Atlas', 'aggregateRating' => [
+        '@type' => 'AggregateRating',
+        'ratingValue' => 4.8,
+        'reviewCount' => 2,
+    ], 'review' => [
+        [
+            '@type' => 'Review',
+            'author' => ['@type' => 'Person', 'name' => 'Hamish Lorne'],
+            'datePublished' => '2026-09-14',
+            'reviewRating' => ['@type' => 'Rating', 'ratingValue' => 5],
+            'reviewBody' => 'Bought at the desk after a cloudy night, and the best consolation I know.',
+        ],
+        [
+            '@type' => 'Review',
+            'author' => ['@type' => 'Person', 'name' => 'Noor Haddad'],
+            'datePublished' => '2026-10-02',
+            'reviewRating' => ['@type' => 'Rating', 'ratingValue' => 4.5],
+            'reviewBody' => 'Every crater I looked for was where the atlas said it would be.',
+        ],
     ]],
 ]];
 ?>

@@ -17,17 +17,7 @@
   /** The height of a wedge's edge: what is left, in proportion; never nothing while something is left. */
   const edge = (count: number): number => (count === 0 ? 0 : Math.max(1.5, (18 * count) / collected));
   const before = (index: number): number => steps[Math.max(0, index - 1)]?.kept ?? 0;
-  const phrases: Record<string, string[]> = {
-    order: ['shown', 'kinds'],
-    sources: ['sources', 'channels', 'subjects'],
-    stars: ['stars', 'words'],
-    words: ['said', 'hashtags', 'length'],
-    media: ['pictures', 'reply'],
-    most: ['mostOfAuthor', 'mostOfSource'],
-    hand: ['hidden'],
-  };
-  const isActive = (step: Step): boolean =>
-    bench.open !== null && (phrases[bench.open] ?? [bench.open]).includes(step.key);
+  const isActive = (step: Step): boolean => bench.open === step.topic && step.key !== 'collected';
 
   const look = (step: string, kept: boolean): void => {
     looked = looked?.step === step && looked.kept === kept ? null : { step, kept };

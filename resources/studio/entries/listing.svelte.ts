@@ -41,13 +41,13 @@ export class Listing implements Holder {
   readonly current = $derived(this.rows.get(this.at));
 
   /** Whether some entries are left out. */
-  readonly narrowed = $derived.by(() => {
-    const { gather, sift } = this.brief ?? {};
-    const wishes = [gather?.sources, gather?.channels, gather?.subjects, gather?.kinds, sift?.stars, sift?.length];
-    const more = [sift?.languages, sift?.when, sift?.words, sift?.hashtags, sift?.labels];
-    const switches = [this.search, this.state, sift?.withWords, sift?.withPictures, sift?.withReply];
-    return [...wishes, ...more].some((wish) => wish != null) || switches.some(Boolean);
-  });
+  readonly narrowed = $derived(
+    this.search !== '' ||
+      this.state !== '' ||
+      this.brief?.gather.kinds != null ||
+      // The order is always spoken of, and narrows nothing.
+      this.sentence.some(({ key, isOffer }) => key !== null && key !== 'order' && !isOffer),
+  );
 
   /** What the interface is asked: the parts of a brief that choose, a state and words. */
   readonly query = $derived({

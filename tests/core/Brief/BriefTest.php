@@ -30,10 +30,18 @@ final class BriefTest extends TestCase
     {
         $brief = BriefReader::read(['version' => 1,
             'gather' => ['sources' => ['dome', 'lane', 'rook'], 'kinds' => ['review', 'post']],
-            'sift' => ['stars' => ['from' => 3, 'to' => 4], 'withWords' => true, 'order' => 'shuffled', 'limit' => 14, 'pins' => ['a', 'b'], 'hidden' => ['c']],
+            'sift' => [
+                'stars' => ['from' => 3, 'to' => 4],
+                'withWords' => true,
+                'order' => 'shuffled',
+                'limit' => 14,
+                'pins' => ['a', 'b'],
+                'hidden' => ['c'],
+            ],
             'shape' => ['layout' => 'list', 'head' => ['count']], 'dress' => ['name' => 'night-ink']]);
         self::assertSame(
-            'Show 14 reviews and posts, shuffled daily from three sources, three to four stars, with words, two pinned first, one hidden. In a list, with the number of ratings above, in Night ink, checked every hour and every day.',
+            'Show 14 reviews and posts, shuffled daily from three sources, three to four stars, with words, two pinned first, one '
+                .'hidden. In a list, with the number of ratings above, in Night ink, checked every hour and every day.',
             Sentence::text($brief, new SentenceContext(self::site(), ['every hour', 'every day'], self::LOOKS)),
         );
     }
@@ -47,7 +55,13 @@ final class BriefTest extends TestCase
     #[DataProvider('phrases')]
     public function test_phrases_follow_the_brief(array $sift, string $phrase): void
     {
-        self::assertStringContainsString($phrase, Sentence::text(BriefReader::read(['version' => 1, 'gather' => ['kinds' => ['review'], 'sources' => ['dome']], 'sift' => $sift]), new SentenceContext(self::site())));
+        self::assertStringContainsString(
+            $phrase,
+            Sentence::text(
+                BriefReader::read(['version' => 1, 'gather' => ['kinds' => ['review'], 'sources' => ['dome']], 'sift' => $sift]),
+                new SentenceContext(self::site()),
+            ),
+        );
     }
 
     /** @return iterable<array{array<string, mixed>, string}> */
@@ -80,7 +94,11 @@ final class BriefTest extends TestCase
 
     public function test_what_is_written_whole_is_read_the_same(): void
     {
-        $brief = BriefReader::read(['version' => 1, 'sift' => ['stars' => ['from' => 4]], 'shape' => ['shorten' => null, 'autoplay' => 5]]);
+        $brief = BriefReader::read([
+            'version' => 1,
+            'sift' => ['stars' => ['from' => 4]],
+            'shape' => ['shorten' => null, 'autoplay' => 5],
+        ]);
         self::assertEquals($brief, BriefReader::read($brief->toArray()));
         self::assertNull($brief->shape->shorten);
     }
@@ -105,12 +123,36 @@ final class BriefTest extends TestCase
         yield 'another version' => [['version' => 9], '/version', 'is 9'];
         yield 'an unknown part' => [['version' => 1, 'sieve' => 1], '/sieve', 'not known. Known here: version, gather'];
         yield 'an unknown member' => [['version' => 1, 'sift' => ['star' => 4]], '/sift/star', 'stars, withWords'];
-        yield 'a language that is none' => [['version' => 1, 'sift' => ['languages' => ['only' => ['en_GB!']]]], '/sift/languages/only/0', 'BCP 47'];
-        yield 'a day that is none' => [['version' => 1, 'sift' => ['when' => ['from' => '2026-02-30']]], '/sift/when/from', 'a day such as'];
-        yield 'too many words' => [['version' => 1, 'sift' => ['words' => ['any' => array_fill(0, 5001, 'a')]]], '/sift/words/any', 'at most 5000'];
-        yield 'an unknown member of words' => [['version' => 1, 'sift' => ['words' => ['some' => ['a']]]], '/sift/words/some', 'all, any, none'];
-        yield 'a weight beyond its scale' => [['version' => 1, 'sift' => ['balance' => ['variety' => 11]]], '/sift/balance/variety', 'between 0 and 10'];
-        yield 'another leave' => [['version' => 1, 'gather' => ['allowed' => [['channel' => 'wayleaf', 'show' => 'some']]]], '/gather/allowed/0/show', '"everything", "figures", "whole"'];
+        yield 'a language that is none' => [
+            ['version' => 1, 'sift' => ['languages' => ['only' => ['en_GB!']]]],
+            '/sift/languages/only/0',
+            'BCP 47',
+        ];
+        yield 'a day that is none' => [
+            ['version' => 1, 'sift' => ['when' => ['from' => '2026-02-30']]],
+            '/sift/when/from',
+            'a day such as',
+        ];
+        yield 'too many words' => [
+            ['version' => 1, 'sift' => ['words' => ['any' => array_fill(0, 5001, 'a')]]],
+            '/sift/words/any',
+            'at most 5000',
+        ];
+        yield 'an unknown member of words' => [
+            ['version' => 1, 'sift' => ['words' => ['some' => ['a']]]],
+            '/sift/words/some',
+            'all, any, none',
+        ];
+        yield 'a weight beyond its scale' => [
+            ['version' => 1, 'sift' => ['balance' => ['variety' => 11]]],
+            '/sift/balance/variety',
+            'between 0 and 10',
+        ];
+        yield 'another leave' => [
+            ['version' => 1, 'gather' => ['allowed' => [['channel' => 'wayleaf', 'show' => 'some']]]],
+            '/gather/allowed/0/show',
+            '"everything", "figures", "whole"',
+        ];
         yield 'six stars' => [['version' => 1, 'sift' => ['stars' => ['from' => 6]]], '/sift/stars/from', 'between 1 and 5'];
         yield 'a limit of none' => [['version' => 1, 'sift' => ['limit' => 0]], '/sift/limit', 'between 1 and 100'];
         yield 'a limit in words' => [['version' => 1, 'sift' => ['limit' => 'ten']], '/sift/limit', 'a whole number'];

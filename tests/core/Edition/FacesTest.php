@@ -30,7 +30,10 @@ final class FacesTest extends TestCase
     #[DataProvider('names')]
     public function test_names(?string $name, ?string $short, ?string $initials, string $face): void
     {
-        self::assertSame([$name, $short, $initials, $face], [Naming::Full->of($name), Naming::Short->of($name), Naming::Initials->of($name), Naming::face($name)]);
+        self::assertSame(
+            [$name, $short, $initials, $face],
+            [Naming::Full->of($name), Naming::Short->of($name), Naming::Initials->of($name), Naming::face($name)],
+        );
     }
 
     /** @return iterable<array{string|null, string|null, string|null, string}> */
@@ -72,20 +75,37 @@ final class FacesTest extends TestCase
     {
         $brief = BriefReader::read(['version' => 1, 'shape' => $shape]);
 
-        return Plan::of($brief, self::on(), [$entry], Overall::ofTally([]), [], new DateTimeZone('UTC'), self::words(), $pictures)->cards[0];
+        return Plan::of(
+            $brief,
+            self::on(),
+            [$entry],
+            Overall::ofTally([]),
+            [],
+            new DateTimeZone('UTC'),
+            self::words(),
+            $pictures,
+        )->cards[0];
     }
 
     public function test_a_card_shows_what_is_kept_and_leaves_no_gap_for_the_rest(): void
     {
         $entry = new Entry('x', Kind::Post, author: new Author('Ines Marlow', image: 'https://a.example/me.jpg'), text: 'Words',
-            media: [new Media('image', 'https://a.example/1.jpg', alt: 'One'), new Media('image', 'https://a.example/lost.jpg'), new Media('video', 'https://a.example/v.mp4'), ...array_map(fn (int $number): Media => new Media('image', "https://a.example/$number.jpg"), range(2, 9))]);
+            media: [
+                new Media('image', 'https://a.example/1.jpg', alt: 'One'),
+                new Media('image', 'https://a.example/lost.jpg'),
+                new Media('video', 'https://a.example/v.mp4'),
+                ...array_map(fn (int $number): Media => new Media('image', "https://a.example/$number.jpg"), range(2, 9)),
+            ]);
         $kept = [];
         foreach (['me', ...array_map(strval(...), range(1, 9))] as $name) {
             $kept["https://a.example/$name.jpg"] = new StoredPicture([320 => "/p/$name.webp"], 320, 240);
         }
         $card = self::card(['card' => ['words', 'face', 'pictures']], $entry, ...$kept);
         self::assertSame(['/p/me.webp', null], [$card->face?->address, $card->name]);
-        self::assertSame(['/p/1.webp', '/p/2.webp', '/p/3.webp', '/p/4.webp'], array_map(fn ($shot): string => $shot->stored->at(1), $card->pictures));
+        self::assertSame(
+            ['/p/1.webp', '/p/2.webp', '/p/3.webp', '/p/4.webp'],
+            array_map(fn ($shot): string => $shot->stored->at(1), $card->pictures),
+        );
         self::assertSame('One', $card->pictures[0]->alt);
         $bare = self::card(['card' => ['words', 'name'], 'names' => 'initials'], $entry, ...$kept);
         self::assertSame([null, [], 'I. M.'], [$bare->face, $bare->pictures, $bare->name]);

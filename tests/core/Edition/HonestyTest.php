@@ -46,7 +46,13 @@ final class HonestyTest extends TestCase
         $sift = ['stars' => ['from' => 4], 'withWords' => true];
         self::assertEquals(new HonestLine('A selection: four stars and up, with words.', 'See all (318)'), self::line($sift, 318));
         self::assertEquals(new HonestLine('Eine Auswahl: ab 4 Sternen, mit Text.', 'Alle ansehen (1.318)'), self::line($sift, 1318, 'de'));
-        foreach ([[1, 1, 'nur 1 Stern'], [4, 4, 'nur 4 Sterne'], [4.5, 5, 'ab 4,5 Sternen'], [1, 2, 'bis 2 Sterne'], [2, 3, '2 bis 3 Sterne']] as [$from, $to, $says]) {
+        foreach ([
+            [1, 1, 'nur 1 Stern'],
+            [4, 4, 'nur 4 Sterne'],
+            [4.5, 5, 'ab 4,5 Sternen'],
+            [1, 2, 'bis 2 Sterne'],
+            [2, 3, '2 bis 3 Sterne'],
+        ] as [$from, $to, $says]) {
             self::assertSame("Eine Auswahl: $says.", self::line(['stars' => ['from' => $from, 'to' => $to]], language: 'de')?->text);
         }
     }
@@ -62,7 +68,10 @@ final class HonestyTest extends TestCase
     public static function choices(): iterable
     {
         yield [[], null];
-        yield [['limit' => 1, 'languages' => ['only' => ['en']], 'when' => ['last' => 9], 'labels' => ['any' => ['x']], 'order' => 'highest'], null];
+        yield [
+            ['limit' => 1, 'languages' => ['only' => ['en']], 'when' => ['last' => 9], 'labels' => ['any' => ['x']], 'order' => 'highest'],
+            null,
+        ];
         yield [['stars' => ['from' => 1]], null];
         yield [['stars' => ['from' => 5, 'to' => 3]], 'A selection: three stars and up.'];
         yield [['withWords' => true], 'A selection: those with words.'];
@@ -72,21 +81,53 @@ final class HonestyTest extends TestCase
 
     public function test_words_that_a_site_never_shows_are_a_choice_too(): void
     {
-        self::assertSame([Flattery::ByWords], Honesty::choices(Criteria::read(), new SiteContext(new DateTimeImmutable('2026-01-01'), never: ['x'])));
+        self::assertSame(
+            [Flattery::ByWords],
+            Honesty::choices(Criteria::read(), new SiteContext(new DateTimeImmutable('2026-01-01'), never: ['x'])),
+        );
     }
 
     public function test_everything_is_what_the_figures_rest_on(): void
     {
-        $entries = [new Facts('a', 's', 'review', 5.0, 9, 3), new Facts('b', 's', 'review', 1.0, 0, 2), new Facts('c', 't', 'review', 1.0, 9, 1), new Facts('d', 's', 'review', 2.0, 9, 1, hidden: true)];
-        $brief = BriefReader::read(['version' => 1, 'gather' => ['sources' => ['s']], 'sift' => ['stars' => ['from' => 4], 'limit' => 1, 'hidden' => ['a']], 'shape' => ['names' => 'initials']]);
+        $entries = [
+            new Facts('a', 's', 'review', 5.0, 9, 3),
+            new Facts('b', 's', 'review', 1.0, 0, 2),
+            new Facts('c', 't', 'review', 1.0, 9, 1),
+            new Facts('d', 's', 'review', 2.0, 9, 1, hidden: true),
+        ];
+        $brief = BriefReader::read([
+            'version' => 1,
+            'gather' => ['sources' => ['s']],
+            'sift' => ['stars' => ['from' => 4], 'limit' => 1, 'hidden' => ['a']],
+            'shape' => ['names' => 'initials'],
+        ]);
         $everything = Honesty::everything($brief);
-        self::assertSame(['a', 'b'], Sifting::of($everything->criteria, $entries, self::on())->selection()->shown, 'hidden everywhere stays hidden');
-        self::assertEquals(Sifting::of($brief->criteria, $entries, self::on())->tally->overall(), Sifting::of($everything->criteria, $entries, self::on())->tally->overall());
+        self::assertSame(
+            ['a', 'b'],
+            Sifting::of($everything->criteria, $entries, self::on())->selection()->shown,
+            'hidden everywhere stays hidden',
+        );
+        self::assertEquals(
+            Sifting::of($brief->criteria, $entries, self::on())->tally->overall(),
+            Sifting::of($everything->criteria, $entries, self::on())->tally->overall(),
+        );
         self::assertSame('initials', $everything->shape->names->value);
-        self::assertSame('1 more counts in the figures and is not shown by the owner of this site.', Honesty::note(Sifting::of($everything->criteria, $entries, self::on())->tally, self::words()));
-        self::assertSame('Everything that was collected, nothing left out.', Honesty::note(Sifting::of($everything->criteria, array_slice($entries, 0, 3), self::on())->tally, self::words()));
-        $many = array_map(fn (int $number): Facts => new Facts("m$number", 's', 'review', 5.0, 9, $number, held: $number < 2), range(0, 119));
-        self::assertSame('The newest 100 of 118. 2 more count in the figures and are not shown by the owner of this site.', Honesty::note(Sifting::of($everything->criteria, $many, self::on())->tally, self::words()));
+        self::assertSame(
+            '1 more counts in the figures and is not shown by the owner of this site.',
+            Honesty::note(Sifting::of($everything->criteria, $entries, self::on())->tally, self::words()),
+        );
+        self::assertSame(
+            'Everything that was collected, nothing left out.',
+            Honesty::note(Sifting::of($everything->criteria, array_slice($entries, 0, 3), self::on())->tally, self::words()),
+        );
+        $many = array_map(
+            fn (int $number): Facts => new Facts("m$number", 's', 'review', 5.0, 9, $number, held: $number < 2),
+            range(0, 119),
+        );
+        self::assertSame(
+            'The newest 100 of 118. 2 more count in the figures and are not shown by the owner of this site.',
+            Honesty::note(Sifting::of($everything->criteria, $many, self::on())->tally, self::words()),
+        );
     }
 
     public function test_what_is_hardly_meant_is_told_with_what_it_is_taken_for(): void
@@ -96,33 +137,79 @@ final class HonestyTest extends TestCase
         self::assertStringContainsString('from 4 to 5', $about(['stars' => ['from' => 5, 'to' => 4]])[0]);
         self::assertStringContainsString('backwards', $about(['when' => ['from' => '2026-02-01', 'to' => '2026-01-01']])[0]);
         foreach (['/dome.*/i', 'dom(e|es)', '\bdome', '[dD]ome', '^dome$', 'd.*e'] as $pattern) {
-            self::assertStringContainsString('looks like a regular expression', $about(['words' => ['any' => [$pattern]]])[0] ?? '', $pattern);
+            self::assertStringContainsString(
+                'looks like a regular expression',
+                $about(['words' => ['any' => [$pattern]]])[0] ?? '',
+                $pattern,
+            );
         }
-        self::assertStringContainsString('5,000 words are a long list', $about(['words' => ['none' => array_map(fn (int $number): string => "w$number", range(1, 5000))]])[0]);
+        self::assertStringContainsString(
+            '5,000 words are a long list',
+            $about(['words' => ['none' => array_map(fn (int $number): string => "w$number", range(1, 5000))]])[0],
+        );
         self::assertStringContainsString('without a letter or a number', $about(['hashtags' => ['all' => ['#']]])[0]);
     }
 
     public function test_loosening_goes_by_small_steps_until_the_clause_is_gone(): void
     {
-        $phrases = fn (array $sift, string $key): array => array_map(fn (Loosening $looser): string => $looser->phrase, Loosening::of(Criteria::read(sift: $sift), $key));
-        self::assertSame(['Four stars and up or unrated', 'Three stars and up', 'Two stars and up', 'Any stars', 'Leave out the stars'], $phrases(['stars' => ['from' => 4]], 'stars'));
-        self::assertSame(['Of the last 90 days', 'Of the last six months', 'Of the last twelve months', 'Of the last 24 months', 'Of the last 60 months', 'Leave out the time'], $phrases(['when' => ['last' => 45]], 'when'));
+        $phrases = fn (array $sift, string $key): array => array_map(
+            fn (Loosening $looser): string => $looser->phrase,
+            Loosening::of(Criteria::read(sift: $sift), $key),
+        );
+        self::assertSame(
+            ['Four stars and up or unrated', 'Three stars and up', 'Two stars and up', 'Any stars', 'Leave out the stars'],
+            $phrases(['stars' => ['from' => 4]], 'stars'),
+        );
+        self::assertSame(
+            [
+                'Of the last 90 days',
+                'Of the last six months',
+                'Of the last twelve months',
+                'Of the last 24 months',
+                'Of the last 60 months',
+                'Leave out the time',
+            ],
+            $phrases(['when' => ['last' => 45]], 'when'),
+        );
         self::assertSame(['Leave out the words said'], $phrases(['words' => ['any' => ['x']]], 'said'));
-        $without = Loosening::without(Criteria::read(sift: ['withReply' => true, 'stars' => ['from' => 5], 'most' => ['author' => 1, 'source' => 2]]), ['reply', 'stars', 'mostOfAuthor']);
-        self::assertSame([false, null, null, 2], [$without->wanted->part('sift')->boolOr('withReply', true), Stars::wanted($without->wanted), $without->wanted->most->author, $without->wanted->most->source]);
+        $without = Loosening::without(
+            Criteria::read(sift: ['withReply' => true, 'stars' => ['from' => 5], 'most' => ['author' => 1, 'source' => 2]]),
+            ['reply', 'stars', 'mostOfAuthor'],
+        );
+        self::assertSame(
+            [false, null, null, 2],
+            [
+                $without->wanted->part('sift')->boolOr('withReply', true),
+                Stars::wanted($without->wanted),
+                $without->wanted->most->author,
+                $without->wanted->most->source,
+            ],
+        );
     }
 
     public function test_what_waits_for_a_decision_says_why(): void
     {
         $hold = new Hold(3.0, ['comet*', 'queue'], true, true);
-        $entry = fn (float $stars, string $text, ?string $html = null): Entry => new Entry('a', Kind::Review, rating: Rating::on(Scale::between(1, 10), $stars), text: $text, html: $html);
-        self::assertSame(['2.3 stars, and you look at those below three first.', 'Its author has said nothing here before.'], $hold->reasons($entry(4.6, 'Fine'), true));
+        $entry = fn (float $stars, string $text, ?string $html = null): Entry => new Entry(
+            'a',
+            Kind::Review,
+            rating: Rating::on(Scale::between(1, 10), $stars),
+            text: $text,
+            html: $html,
+        );
+        self::assertSame(
+            ['2.3 stars, and you look at those below three first.', 'Its author has said nothing here before.'],
+            $hold->reasons($entry(4.6, 'Fine'), true),
+        );
         self::assertSame([], $hold->reasons($entry(6, 'Fine'), false));
         self::assertSame(['It says "comet*", which you want to look at first.'], $hold->reasons($entry(9, 'COMETS'), false));
         foreach (['see https://a.example/x', 'www.a.example'] as $text) {
             self::assertSame(['It has a link in its words.'], $hold->reasons($entry(9, $text), false));
         }
-        self::assertSame(['It has a link in its words.'], $hold->reasons($entry(9, 'here', '<p><a href="https://a.example">here</a></p>'), false));
+        self::assertSame(
+            ['It has a link in its words.'],
+            $hold->reasons($entry(9, 'here', '<p><a href="https://a.example">here</a></p>'), false),
+        );
         self::assertTrue((new Hold)->asksNothing());
         self::assertEquals($hold, Hold::read($hold->toArray()));
         $this->expectException(MemberIsWrong::class);
@@ -146,7 +233,11 @@ final class HonestyTest extends TestCase
             foreach ([1, 3, 50] as $count) {
                 foreach (['day', 'visit'] as $shuffle) {
                     $spoken = array_map(fn (int $number): string => "l$number", range(1, $languages));
-                    $many = $names(['order' => 'shuffled', 'shuffle' => $shuffle, 'languages' => ['pageFirst' => true], 'labels' => $pages($count)], range('a', 'z'), $spoken);
+                    $many = $names(
+                        ['order' => 'shuffled', 'shuffle' => $shuffle, 'languages' => ['pageFirst' => true], 'labels' => $pages($count)],
+                        range('a', 'z'),
+                        $spoken,
+                    );
                     self::assertLessThan(Variants::MOST, count($many), 'with the usual one, they are '.Variants::MOST.' at most');
                     self::assertSame($shuffle === 'visit', in_array('v2', $many, true), 'a shuffle has two orders at least');
                 }

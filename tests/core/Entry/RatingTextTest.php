@@ -69,8 +69,14 @@ final class RatingTextTest extends TestCase
     {
         self::assertSame('9.2 of 10', RatingText::read('9.2/10')?->on(Scale::ofStars())->spoken());
         self::assertSame('4 of 7', RatingText::read('4')?->on(Scale::between(1, 7))->spoken());
-        self::assertSame([5.0, 1.0], [RatingText::read('yes')?->on(Scale::ofStars())->stars(), RatingText::read('no')?->on(Scale::ofStars())->stars()]);
-        self::assertSame(['recommended', 'not recommended'], [RatingText::read('yes')?->on(Scale::ofStars())->spoken(), RatingText::read('no')?->on(Scale::ofStars())->spoken()]);
+        self::assertSame(
+            [5.0, 1.0],
+            [RatingText::read('yes')?->on(Scale::ofStars())->stars(), RatingText::read('no')?->on(Scale::ofStars())->stars()],
+        );
+        self::assertSame(
+            ['recommended', 'not recommended'],
+            [RatingText::read('yes')?->on(Scale::ofStars())->spoken(), RatingText::read('no')?->on(Scale::ofStars())->spoken()],
+        );
         $this->expectException(RatingOutOfScale::class);
         RatingText::read('7/5')?->on(Scale::ofStars());
     }

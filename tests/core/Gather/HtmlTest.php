@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\core\Gather;
 
-use Gnomic\Text\Html;
+use Gnomic\Entry\Html;
 use Gnomic\Text\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -36,24 +36,40 @@ final class HtmlTest extends TestCase
     public function test_nothing_that_runs_is_left(string $html): void
     {
         $safe = Html::sanitised($html, 'https://hill.example/');
-        self::assertDoesNotMatchRegularExpression('/<(script|style|iframe|object|embed|svg|math|form|input|img|video|link|meta|base|template)|\son\w+\s*=|javascript:|vbscript:|data:|style\s*=/i', $safe);
+        self::assertDoesNotMatchRegularExpression(
+            '/<(script|style|iframe|object|embed|svg|math|form|input|img|video|link|meta|base|template)|\son\w+\s*=|javascript:|vbscript:|data:|style\s*=/i',
+            $safe,
+        );
     }
 
     /** @return iterable<array{string}> Common practice: the shapes that lists of attack vectors collect. */
     public static function attacks(): iterable
     {
         foreach (['<script>alert(1)</script>', '<img src=x onerror=alert(1)>', '<svg/onload=alert(1)>', '<a href="javascript:alert(1)">x</a>', '<a href=" java&#x09;script:alert(1)">x</a>',
-            '<a href="JaVaScRiPt:alert(1)">x</a>', '<a href="data:text/html,<script>alert(1)</script>">x</a>', '<iframe srcdoc="<script>alert(1)</script>"></iframe>',
-            '<math><mtext><table><mglyph><style><img src=x onerror=alert(1)>', '<p style="background:url(javascript:alert(1))">x</p>', '<form action="javascript:alert(1)"><input type=submit>',
-            '<svg><style><img src="</style><img src=x onerror=alert(1)>">', '<noscript><p title="</noscript><img src=x onerror=alert(1)>">', '<template><img src=x onerror=alert(1)></template>',
-            '<b onmouseover=alert(1)>x</b>', '<a href="vbscript:x">x</a>', '<base href="javascript:/"><a href="x">y</a>', '<<script>alert(1)//<</script>', '<details open ontoggle=alert(1)>'] as $attack) {
+            '<a href="JaVaScRiPt:alert(1)">x</a>',
+            '<a href="data:text/html,<script>alert(1)</script>">x</a>',
+            '<iframe srcdoc="<script>alert(1)</script>"></iframe>',
+            '<math><mtext><table><mglyph><style><img src=x onerror=alert(1)>',
+            '<p style="background:url(javascript:alert(1))">x</p>',
+            '<form action="javascript:alert(1)"><input type=submit>',
+            '<svg><style><img src="</style><img src=x onerror=alert(1)>">',
+            '<noscript><p title="</noscript><img src=x onerror=alert(1)>">',
+            '<template><img src=x onerror=alert(1)></template>',
+            '<b onmouseover=alert(1)>x</b>',
+            '<a href="vbscript:x">x</a>',
+            '<base href="javascript:/"><a href="x">y</a>',
+            '<<script>alert(1)//<</script>',
+            '<details open ontoggle=alert(1)>'] as $attack) {
             yield [$attack];
         }
     }
 
     public function test_links_become_whole_and_harmless(): void
     {
-        self::assertSame('<a href="https://hill.example/map" rel="nofollow ugc noopener">x</a>', Html::sanitised('<a href="/map" target=_top class=c>x</a>', 'https://hill.example/a/b'));
+        self::assertSame(
+            '<a href="https://hill.example/map" rel="nofollow ugc noopener">x</a>',
+            Html::sanitised('<a href="/map" target=_top class=c>x</a>', 'https://hill.example/a/b'),
+        );
     }
 
     public function test_invisible_characters_go_and_joiners_stay(): void

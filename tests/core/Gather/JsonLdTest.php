@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\core\Gather;
 
+use Gnomic\Entry\Html;
 use Gnomic\Gather\Page\Item;
 use Gnomic\Gather\Page\JsonLd;
 use Gnomic\Gather\Problem;
-use Gnomic\Text\Html;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -27,30 +27,73 @@ final class JsonLdTest extends TestCase
 
     public function test_a_node_its_types_and_values(): void
     {
-        [$item] = $this->items('{"@context":"https://schema.org","@type":["schema:Product","http://schema.org/Thing"],"@id":"#p","name":["First","Second"],"price":12.5,"ok":true,"none":null,"sku":{"@value":"A1","@language":"en"},"steps":{"@list":["a","b"]},"brand":{"@type":"Brand","name":"B"}}');
-        self::assertSame([['Product', 'Thing'], '#p', 'First', '12.5', 'true', null, 'A1'], [$item->types, $item->id, $item->text('name'), $item->text('price'), $item->text('ok'), $item->text('none'), $item->text('sku')]);
-        self::assertSame([['a', 'b'], 'B', true, false], [$item->all('steps'), $item->text('brand'), $item->is('Thing', 'Place'), $item->is('Place')]);
+        [$item] = $this->items(
+            '{"@context":"https://schema.org","@type":["schema:Product","http://schema.org/Thing"],"@id":"#p","name":["First",'
+                .'"Second"],"price":12.5,"ok":true,"none":null,"sku":{"@value":"A1","@language":"en"},"steps":{"@list":["a","b"]},'
+                .'"brand":{"@type":"Brand","name":"B"}}',
+        );
+        self::assertSame(
+            [['Product', 'Thing'], '#p', 'First', '12.5', 'true', null, 'A1'],
+            [
+                $item->types,
+                $item->id,
+                $item->text('name'),
+                $item->text('price'),
+                $item->text('ok'),
+                $item->text('none'),
+                $item->text('sku'),
+            ],
+        );
+        self::assertSame(
+            [['a', 'b'], 'B', true, false],
+            [$item->all('steps'), $item->text('brand'), $item->is('Thing', 'Place'), $item->is('Place')],
+        );
         self::assertSame('B', $item->item('missing', 'brand')?->text('name'));
     }
 
     public function test_graphs_lists_and_several_scripts(): void
     {
-        self::assertSame(['A', 'B', 'C', 'D'], array_map(fn (Item $item): string => $item->types[0], $this->items('{"@graph":[{"@type":"A"},{"@type":"B"}]}', '[{"@type":"C"}]', '{"@type":"D"}')));
-        self::assertSame(['One'], array_map(fn (Item $item): ?string => $item->text('name'), $this->items('{"@graph":{"@type":"A","name":"One"}}')));
+        self::assertSame(
+            ['A', 'B', 'C', 'D'],
+            array_map(
+                fn (Item $item): string => $item->types[0],
+                $this->items('{"@graph":[{"@type":"A"},{"@type":"B"}]}', '[{"@type":"C"}]', '{"@type":"D"}'),
+            ),
+        );
+        self::assertSame(
+            ['One'],
+            array_map(fn (Item $item): ?string => $item->text('name'), $this->items('{"@graph":{"@type":"A","name":"One"}}')),
+        );
     }
 
     public function test_references_are_followed_across_scripts_and_never_in_circles(): void
     {
-        [$review] = $this->items('{"@type":"Review","itemReviewed":{"@id":"#p"}}', '{"@type":"Product","@id":"#p","name":"P","review":{"@id":"#r"}}', '{"@type":"Review","@id":"#r","itemReviewed":{"@id":"#p"},"reviewBody":"x"}');
+        [$review] = $this->items(
+            '{"@type":"Review","itemReviewed":{"@id":"#p"}}',
+            '{"@type":"Product","@id":"#p","name":"P","review":{"@id":"#r"}}',
+            '{"@type":"Review","@id":"#r","itemReviewed":{"@id":"#p"},"reviewBody":"x"}',
+        );
         $product = $review->item('itemReviewed');
-        self::assertSame(['P', '#r', '#p'], [$product?->text('name'), $product?->item('review')?->id, $product?->item('review')?->item('itemReviewed')?->id]);
+        self::assertSame(
+            ['P', '#r', '#p'],
+            [$product?->text('name'), $product?->item('review')?->id, $product?->item('review')?->item('itemReviewed')?->id],
+        );
         self::assertNull($product?->item('review')?->item('itemReviewed')?->text('name'), 'a way back is no part');
-        self::assertSame(['#nowhere', null], [$this->items('{"@type":"A","is":{"@id":"#nowhere"}}')[0]->item('is')?->id, $this->items('{"@type":"A","is":{"@id":"#nowhere"}}')[0]->text('is')]);
+        self::assertSame(
+            ['#nowhere', null],
+            [
+                $this->items('{"@type":"A","is":{"@id":"#nowhere"}}')[0]->item('is')?->id,
+                $this->items('{"@type":"A","is":{"@id":"#nowhere"}}')[0]->text('is'),
+            ],
+        );
     }
 
     public function test_what_stands_the_other_way_round(): void
     {
-        [$product] = $this->items('{"@type":"Product","name":"P","@reverse":{"itemReviewed":[{"@type":"Review","reviewBody":"x"},{"@type":"Review","reviewBody":"y"}]}}');
+        [$product] = $this->items(
+            '{"@type":"Product","name":"P","@reverse":{"itemReviewed":[{"@type":"Review","reviewBody":"x"},{"@type":"Review",'
+                .'"reviewBody":"y"}]}}',
+        );
         self::assertCount(2, $product->all('review'));
     }
 
@@ -77,20 +120,38 @@ final class JsonLdTest extends TestCase
 
     public function test_broken_ones_are_told_and_keep_no_other_out(): void
     {
-        self::assertSame(['B'], array_map(fn (Item $item): string => $item->types[0], $this->items('{"@type":"A"', '{"@type":"B"}', 'null')));
-        self::assertSame(['JSON-LD script 1', 'JSON-LD script 3'], array_map(fn (Problem $problem): string => $problem->where, $this->problems));
+        self::assertSame(
+            ['B'],
+            array_map(fn (Item $item): string => $item->types[0], $this->items('{"@type":"A"', '{"@type":"B"}', 'null')),
+        );
+        self::assertSame(
+            ['JSON-LD script 1', 'JSON-LD script 3'],
+            array_map(fn (Problem $problem): string => $problem->where, $this->problems),
+        );
     }
 
     public function test_what_is_nested_without_end_is_read_as_far_as_pages_go(): void
     {
         $deep = str_repeat('{"@type":"A","part":', 60).'{"@type":"Z"}'.str_repeat('}', 60);
         self::assertCount(1, $this->items($deep));
-        $wide = '{"@graph":['.implode(',', array_map(fn (int $number): string => "{\"@type\":\"A\",\"@id\":\"#$number\",\"next\":{\"@id\":\"#".(($number + 1) % 300).'"}}', range(0, 299))).']}';
+        $wide = '{"@graph":['.implode(
+            ',',
+            array_map(
+                fn (int $number): string => "{\"@type\":\"A\",\"@id\":\"#$number\",\"next\":{\"@id\":\"#".(($number + 1) % 300).'"}}',
+                range(0, 299),
+            ),
+        ).']}';
         self::assertCount(300, $this->items($wide), 'and circles of three hundred end');
     }
 
     public function test_names_without_their_vocabulary(): void
     {
-        self::assertSame(['Review', 'Review', 'Review', 'Review', ''], array_map(Item::short(...), ['https://schema.org/Review', 'schema:Review', 'http://rdf.data-vocabulary.org/#Review', ' Review ', '']));
+        self::assertSame(
+            ['Review', 'Review', 'Review', 'Review', ''],
+            array_map(
+                Item::short(...),
+                ['https://schema.org/Review', 'schema:Review', 'http://rdf.data-vocabulary.org/#Review', ' Review ', ''],
+            ),
+        );
     }
 }

@@ -38,13 +38,21 @@ final class MatcherTest extends TestCase
     /** @return list<string> */
     private static function ids(Matched $matched): array
     {
-        return [implode(' ', array_map(fn (Entry $entry) => $entry->id, $matched->new)), implode(' ', array_map(fn (Entry $entry) => $entry->id, $matched->changed)), implode(' ', $matched->gone)];
+        return [
+            implode(' ', array_map(fn (Entry $entry) => $entry->id, $matched->new)),
+            implode(' ', array_map(fn (Entry $entry) => $entry->id, $matched->changed)),
+            implode(' ', $matched->gone),
+        ];
     }
 
     public function test_new_changed_same_and_gone(): void
     {
         $known = self::known([self::entry(1), self::entry(2), self::entry(3), self::entry(4), self::entry(5)]);
-        $matched = Matcher::match($known, [self::entry(2), self::entry(3, 'edited'), self::entry(4), self::entry(5), self::entry(6), self::entry(6)], Coverage::Whole);
+        $matched = Matcher::match(
+            $known,
+            [self::entry(2), self::entry(3, 'edited'), self::entry(4), self::entry(5), self::entry(6), self::entry(6)],
+            Coverage::Whole,
+        );
         self::assertSame(['e6', 'e3', 'e1'], self::ids($matched));
         self::assertSame(3, $matched->same);
         self::assertNull($matched->held);
@@ -59,7 +67,10 @@ final class MatcherTest extends TestCase
 
     public function test_what_comes_back_is_told(): void
     {
-        self::assertSame(['', 'e1', ''], self::ids(Matcher::match(self::known([self::entry(1)], true), [self::entry(1)], Coverage::Whole)));
+        self::assertSame(
+            ['', 'e1', ''],
+            self::ids(Matcher::match(self::known([self::entry(1)], true), [self::entry(1)], Coverage::Whole)),
+        );
     }
 
     public function test_an_empty_answer_and_a_sudden_loss_are_held(): void

@@ -19,7 +19,27 @@ use Random\Randomizer;
 /** What is written by the rules is read back the same, for much that chance makes, with a fixed seed. */
 final class RoundTripTest extends TestCase
 {
-    private const PIECES = ['a', 'Ünï', '日本', '"', '""', ',', ';', "\t", '|', "\n", "\r\n", ' ', '=1+1', "'", '😀', 'x"y', '0', 'sep=;', '\\'];
+    private const PIECES = [
+        'a',
+        'Ünï',
+        '日本',
+        '"',
+        '""',
+        ',',
+        ';',
+        "\t",
+        '|',
+        "\n",
+        "\r\n",
+        ' ',
+        '=1+1',
+        "'",
+        '😀',
+        'x"y',
+        '0',
+        'sep=;',
+        '\\',
+    ];
 
     private static function cell(Randomizer $chance): string
     {
@@ -37,9 +57,21 @@ final class RoundTripTest extends TestCase
         foreach ([',', ';', "\t", '|'] as $separator) {
             for ($time = 0; $time < 150; $time++) {
                 $width = $chance->getInt(2, 6);
-                $rows = array_map(fn (): array => array_map(fn (): string => self::cell($chance), range(1, $width)), range(1, $chance->getInt(1, 8)));
+                $rows = array_map(
+                    fn (): array => array_map(fn (): string => self::cell($chance), range(1, $width)),
+                    range(1, $chance->getInt(1, 8)),
+                );
                 $rows[0][0] = 'head'; // "sep=" may only begin a file as the note that it is
-                $text = implode("\r\n", array_map(fn (array $row): string => implode($separator, array_map(fn (string $cell): string => '"'.str_replace('"', '""', $cell).'"', $row)), $rows));
+                $text = implode(
+                    "\r\n",
+                    array_map(
+                        fn (array $row): string => implode(
+                            $separator,
+                            array_map(fn (string $cell): string => '"'.str_replace('"', '""', $cell).'"', $row),
+                        ),
+                        $rows,
+                    ),
+                );
                 self::assertSame($rows, array_values([...Delimited::rows($text, $separator)]));
                 self::assertSame($rows, array_values([...Delimited::rows("$text\r\n", $separator)]), 'with a line break at the end');
             }
@@ -49,7 +81,13 @@ final class RoundTripTest extends TestCase
     public function test_the_separator_is_found(): void
     {
         foreach ([',', ';', "\t", '|'] as $separator) {
-            $text = implode("\n", array_map(fn (array $row): string => implode($separator, $row), [['author', 'text', 'date'], ['Jo', 'Good; and fine', '2026-01-01'], ['Al', '"a, b"', '2026-01-02']]));
+            $text = implode(
+                "\n",
+                array_map(
+                    fn (array $row): string => implode($separator, $row),
+                    [['author', 'text', 'date'], ['Jo', 'Good; and fine', '2026-01-01'], ['Al', '"a, b"', '2026-01-02']],
+                ),
+            );
             self::assertSame($separator, Delimited::separatorOf($text), $separator);
         }
         self::assertSame(';', Delimited::separatorOf("sep=;\r\na;b"));
@@ -62,7 +100,10 @@ final class RoundTripTest extends TestCase
         $csv = Templates::csv($rows);
         self::assertDoesNotMatchRegularExpression('/(?:^|,|\n)"?[=+@-]/', substr($csv, 3));
         $table = TableReader::read($csv);
-        self::assertSame([["'=HYPERLINK(\"http://a.example\")", "Two\nlines, \"quoted\""], ["'+1", "'@x"], ['Jo', 'plain']], array_values($table->rows));
+        self::assertSame(
+            [["'=HYPERLINK(\"http://a.example\")", "Two\nlines, \"quoted\""], ["'+1", "'@x"], ['Jo', 'plain']],
+            array_values($table->rows),
+        );
         self::assertSame($rows[0], TableReader::read(Templates::workbook($rows))->header);
         self::assertSame(array_slice($rows, 1), array_values(TableReader::read(Templates::workbook($rows))->rows));
     }
@@ -73,7 +114,12 @@ final class RoundTripTest extends TestCase
         for ($time = 0; $time < 200; $time++) {
             $day = (new \DateTimeImmutable('2020-01-01'))->modify('+'.$chance->getInt(0, 2000).' days');
             $sign = ['/', '-', '.'][$chance->getInt(0, 2)];
-            foreach ([[DateOrder::DayFirst, "d{$sign}m{$sign}Y"], [DateOrder::DayFirst, "j{$sign}n{$sign}y"], [DateOrder::MonthFirst, "m{$sign}d{$sign}Y"], [DateOrder::MonthFirst, "n{$sign}j{$sign}y"]] as [$order, $form]) {
+            foreach ([
+                [DateOrder::DayFirst, "d{$sign}m{$sign}Y"],
+                [DateOrder::DayFirst, "j{$sign}n{$sign}y"],
+                [DateOrder::MonthFirst, "m{$sign}d{$sign}Y"],
+                [DateOrder::MonthFirst, "n{$sign}j{$sign}y"],
+            ] as [$order, $form]) {
                 self::assertSame($day->format('Y-m-d'), $order->iso($day->format($form)));
             }
             $dates = array_map(fn (int $month): string => sprintf('%02d/%02d/2026', $month, $chance->getInt(13, 28)), range(1, 12));
@@ -84,8 +130,17 @@ final class RoundTripTest extends TestCase
     public function test_the_same_table_gives_the_same_identities_and_no_two_alike(): void
     {
         $chance = new Randomizer(new Mt19937(8));
-        $rows = array_map(fn (int $number): string => '"P '.$chance->getInt(1, 9).'",2026-01-0'.$chance->getInt(1, 9).','.$chance->getInt(1, 5).',"Words '.$chance->getInt(1, 5).'"', range(1, 200));
-        $read = fn (array $rows): array => array_map(fn (Entry $entry): string => $entry->id, EntryRows::reading(TableReader::read("author,date,rating,text\n".implode("\n", $rows)), new DateTimeZone('UTC'))->entries);
+        $rows = array_map(
+            fn (int $number): string => '"P '.$chance->getInt(1, 9).'",2026-01-0'.$chance
+                ->getInt(1, 9).','.$chance
+                ->getInt(1, 5).',"Words '.$chance
+                ->getInt(1, 5).'"',
+            range(1, 200),
+        );
+        $read = fn (array $rows): array => array_map(
+            fn (Entry $entry): string => $entry->id,
+            EntryRows::reading(TableReader::read("author,date,rating,text\n".implode("\n", $rows)), new DateTimeZone('UTC'))->entries,
+        );
         $first = $read($rows);
         self::assertSame($first, $read($rows));
         self::assertCount(200, array_unique($first));

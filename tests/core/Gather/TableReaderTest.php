@@ -34,7 +34,11 @@ final class TableReaderTest extends TestCase
         self::assertSame([['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']], $rows("aaa,bbb,ccc\r\nzzz,yyy,xxx\r\n"), 'rule 1');
         self::assertSame([['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']], $rows("aaa,bbb,ccc\r\nzzz,yyy,xxx"), 'rule 2');
         self::assertSame([['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']], $rows("\"aaa\",\"bbb\",\"ccc\"\r\nzzz,yyy,xxx"), 'rule 5');
-        self::assertSame([['aaa', "b \r\nbb", 'ccc'], ['zzz', 'yyy', 'xxx']], $rows("\"aaa\",\"b \r\nbb\",\"ccc\"\r\nzzz,yyy,xxx"), 'rule 6');
+        self::assertSame(
+            [['aaa', "b \r\nbb", 'ccc'], ['zzz', 'yyy', 'xxx']],
+            $rows("\"aaa\",\"b \r\nbb\",\"ccc\"\r\nzzz,yyy,xxx"),
+            'rule 6',
+        );
         self::assertSame([['aaa', 'b"bb', 'ccc']], $rows('"aaa","b""bb","ccc"'), 'rule 7');
         self::assertSame([['', 'b', '']], $rows(',b,'), 'empty fields');
         self::assertSame([['a "quoted" word', 'x']], $rows('a "quoted" word,x'), 'quotes within a bare cell are its own');
@@ -45,14 +49,21 @@ final class TableReaderTest extends TestCase
     {
         $reading = self::reading($bytes);
         self::assertSame([], $reading->problems);
-        self::assertSame([['Jörg', 'Sehr schön; "wirklich"', 4.5, '2025-12-31T00:00:00Z'], ['Ännchen', "Zwei\nZeilen", 4.0, '2026-02-01T00:00:00Z']],
-            array_map(fn (Entry $entry): array => [$entry->author->name, $entry->text, $entry->stars(), EntryJson::date($entry->published)], $reading->entries));
+        self::assertSame([
+            ['Jörg', 'Sehr schön; "wirklich"', 4.5, '2025-12-31T00:00:00Z'],
+            ['Ännchen', "Zwei\nZeilen", 4.0, '2026-02-01T00:00:00Z'],
+        ],
+            array_map(
+                fn (Entry $entry): array => [$entry->author->name, $entry->text, $entry->stars(), EntryJson::date($entry->published)],
+                $reading->entries,
+            ));
     }
 
     /** @return iterable<string, array{string}> */
     public static function encodings(): iterable
     {
-        $semicolons = "Verfasser;Datum;Bewertung;Kommentar\r\nJörg;31.12.2025;4,5;\"Sehr schön; \"\"wirklich\"\"\"\r\nÄnnchen;01.02.2026;★★★★☆;\"Zwei\nZeilen\"\r\n";
+        $semicolons = "Verfasser;Datum;Bewertung;Kommentar\r\nJörg;31.12.2025;4,5;\"Sehr schön; "
+            ."\"\"wirklich\"\"\"\r\nÄnnchen;01.02.2026;★★★★☆;\"Zwei\nZeilen\"\r\n";
         $single = str_replace('★★★★☆', '4 von 5', $semicolons);
         yield 'UTF-8' => [$semicolons];
         yield 'UTF-8 with a mark' => ["\xEF\xBB\xBF$semicolons"];
@@ -89,9 +100,18 @@ final class TableReaderTest extends TestCase
 
     public function test_bare_numbers_take_the_scale_that_holds_them_all_or_that_the_column_names(): void
     {
-        self::assertSame(['8 of 10', '9.5 of 10'], array_map(fn (Entry $entry) => $entry->rating?->spoken(), self::reading("score,text\n8,a\n9.5,b")->entries));
-        self::assertSame(['4 of 10'], array_map(fn (Entry $entry) => $entry->rating?->spoken(), self::reading("rating (of 10),text\n4,a")->entries));
-        self::assertSame(['4 of 7'], array_map(fn (Entry $entry) => $entry->rating?->spoken(), self::reading("rating,scale,text\n4,7,a")->entries));
+        self::assertSame(
+            ['8 of 10', '9.5 of 10'],
+            array_map(fn (Entry $entry) => $entry->rating?->spoken(), self::reading("score,text\n8,a\n9.5,b")->entries),
+        );
+        self::assertSame(
+            ['4 of 10'],
+            array_map(fn (Entry $entry) => $entry->rating?->spoken(), self::reading("rating (of 10),text\n4,a")->entries),
+        );
+        self::assertSame(
+            ['4 of 7'],
+            array_map(fn (Entry $entry) => $entry->rating?->spoken(), self::reading("rating,scale,text\n4,7,a")->entries),
+        );
     }
 
     public function test_dates_by_the_files_own_evidence(): void
@@ -101,31 +121,67 @@ final class TableReaderTest extends TestCase
         self::assertNull(DateOrder::evident(['01/02/2026', '03/04/2026']), 'both fit: ask');
         self::assertNull(DateOrder::evident(['31/12/2025', '12/31/2025']), 'they contradict each other');
         self::assertSame(DateOrder::DayFirst, DateOrder::evident(['01.02.2026']), 'points put the day first');
-        self::assertSame(['2024-03-01', '2024-03-01 13:30:00', '1234'], [DateOrder::DayFirst->iso('45352'), DateOrder::MonthFirst->iso('45352.5625'), DateOrder::DayFirst->iso('1234')], 'serial numbers that lost their format');
-        self::assertSame(['2026-12-31', '2026-12-31 16:05:00', '2 May 2026'], [DateOrder::MonthFirst->iso('12/31/26'), DateOrder::MonthFirst->iso('12/31/2026 4:05 PM'), DateOrder::DayFirst->iso('2 May 2026')]);
+        self::assertSame(
+            ['2024-03-01', '2024-03-01 13:30:00', '1234'],
+            [DateOrder::DayFirst->iso('45352'), DateOrder::MonthFirst->iso('45352.5625'), DateOrder::DayFirst->iso('1234')],
+            'serial numbers that lost their format',
+        );
+        self::assertSame(
+            ['2026-12-31', '2026-12-31 16:05:00', '2 May 2026'],
+            [
+                DateOrder::MonthFirst->iso('12/31/26'),
+                DateOrder::MonthFirst->iso('12/31/2026 4:05 PM'),
+                DateOrder::DayFirst->iso('2 May 2026'),
+            ],
+        );
     }
 
     public function test_columns_by_name_in_several_languages_and_by_content(): void
     {
         $places = fn (string $table): array => Columns::found(TableReader::read($table))->places;
-        self::assertEquals(['author' => 0, 'date' => 1, 'rating' => 2, 'text' => 3], $places("Nombre;Fecha;Puntuación;Reseña\nA;2026-01-01;4;b"));
-        self::assertEquals(['author' => 0, 'date' => 1, 'rating' => 2, 'text' => 3], $places("Naam;Datum;Beoordeling;Opmerking\nA;2026-01-01;4;b"));
-        self::assertEquals(['author' => 0, 'said at' => 1, 'rating' => 2, 'text' => 3], $places("Full name of the guest;Where;Stars given;What they wrote\nA;Gazette;4;b"));
-        self::assertEquals(['date' => 1, 'rating' => 2, 'text' => 0], $places("Foo;Bar;Baz\nWe came for the eclipse talk and stayed.;2026-01-01;4\nThe seats tip back and the ceiling goes.;2026-02-01;5"));
+        self::assertEquals(
+            ['author' => 0, 'date' => 1, 'rating' => 2, 'text' => 3],
+            $places("Nombre;Fecha;Puntuación;Reseña\nA;2026-01-01;4;b"),
+        );
+        self::assertEquals(
+            ['author' => 0, 'date' => 1, 'rating' => 2, 'text' => 3],
+            $places("Naam;Datum;Beoordeling;Opmerking\nA;2026-01-01;4;b"),
+        );
+        self::assertEquals(
+            ['author' => 0, 'said at' => 1, 'rating' => 2, 'text' => 3],
+            $places("Full name of the guest;Where;Stars given;What they wrote\nA;Gazette;4;b"),
+        );
+        self::assertEquals(
+            ['date' => 1, 'rating' => 2, 'text' => 0],
+            $places(
+                "Foo;Bar;Baz\nWe came for the eclipse talk and stayed.;2026-01-01;4\nThe seats tip back and the ceiling "
+                    .'goes.;2026-02-01;5',
+            ),
+        );
     }
 
     public function test_wrong_rows_say_why_and_keep_no_other_out(): void
     {
-        $reading = self::reading("author,date,rating,text,url\nA,2026-01-01,5,good,https://a.example/1\nB,2026-99-01,5,x,\nC,2026-01-01,splendid,x,\nD,2026-01-01,,,\nE,2026-01-01,4,fine,not there");
+        $reading = self::reading(
+            "author,date,rating,text,url\nA,2026-01-01,5,good,https://a.example/1\nB,2026-99-01,5,x,\nC,2026-01-01,splendid,x,\nD,2026-01-01,,,\nE,2026-01-01,4,fine,not there",
+        );
         self::assertSame(['A', 'E'], array_map(fn (Entry $entry) => $entry->author->name, $reading->entries));
-        self::assertSame(['row 3: "2026-99-01" is no date. Write it as 2026-11-25.', 'row 4: "splendid" is no rating. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.',
-            'row 5: It has neither words nor a title nor a rating. Fill one of them in, or leave the row out.', 'row 6: "not there" is no web address; it was left out.'],
+        self::assertSame(['row 3: "2026-99-01" is no date. Write it as '
+            .'2026-11-25.', 'row 4: "splendid" is no rating. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.',
+            'row 5: It has neither words nor a title nor a rating. Fill one of them in, or leave the row out.',
+            'row 6: "not there" is no web address; it was left out.'],
             array_map(fn (Problem $problem): string => (string) $problem, $reading->problems));
     }
 
     public function test_what_was_said_elsewhere_is_a_review_and_what_was_said_here_a_testimonial(): void
     {
-        self::assertSame(['review', 'review', 'testimonial', 'post'], array_map(fn (Entry $entry) => $entry->kind->value, self::reading("text,rating,said at,kind\na,5,,\nb,,Gazette,\nc,,,\nd,,,Post")->entries));
+        self::assertSame(
+            ['review', 'review', 'testimonial', 'post'],
+            array_map(
+                fn (Entry $entry) => $entry->kind->value,
+                self::reading("text,rating,said at,kind\na,5,,\nb,,Gazette,\nc,,,\nd,,,Post")->entries,
+            ),
+        );
     }
 
     #[DataProvider('wrongFiles')]
@@ -141,12 +197,18 @@ final class TableReaderTest extends TestCase
     {
         yield 'nothing' => ["\n \n", 'empty'];
         yield 'no header' => ["Ann,2024-01-01,5,Good\nBob,2024-01-02,4,ok", 'first row names no columns'];
-        yield 'three hundred columns' => [implode(',', array_map(fn (int $number): string => "c$number", range(1, 300)))."\n1,2", '300 columns'];
+        yield 'three hundred columns' => [
+            implode(',', array_map(fn (int $number): string => "c$number", range(1, 300)))."\n1,2",
+            '300 columns',
+        ];
         yield 'rows without end' => ["text\n".str_repeat("a\n", 20_002), 'more than 20,000 rows'];
         yield 'a page' => ['<!doctype html><p>no', 'a page or XML'];
         yield 'a PDF' => ['%PDF-1.7', 'a PDF'];
         yield 'an old workbook' => ["\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600), 'old kind'];
-        yield 'a locked workbook' => ["\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600).mb_convert_encoding('EncryptedPackage', 'UTF-16LE'), 'password'];
+        yield 'a locked workbook' => [
+            "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600).mb_convert_encoding('EncryptedPackage', 'UTF-16LE'),
+            'password',
+        ];
         yield 'a broken workbook' => ["PK\x03\x04 and no more", 'damaged'];
         yield 'nothing known' => ["foo,bar\nx,y", 'No column holds words'];
     }
@@ -158,7 +220,10 @@ final class TableReaderTest extends TestCase
 
     public function test_subjects_with_their_addresses(): void
     {
-        $rows = SubjectRows::of(TableReader::read("Venue,Kind,Wayleaf,Feed\nThe Dome,Venue,wl-dome,https://a.example/f\n,x,,\nThe dome,,,\nLane,,,ftp://x"), ['wayleaf' => 'Wayleaf', 'feed' => 'Feed']);
+        $rows = SubjectRows::of(
+            TableReader::read("Venue,Kind,Wayleaf,Feed\nThe Dome,Venue,wl-dome,https://a.example/f\n,x,,\nThe dome,,,\nLane,,,ftp://x"),
+            ['wayleaf' => 'Wayleaf', 'feed' => 'Feed'],
+        );
         self::assertSame(['wayleaf' => 'wl-dome', 'feed' => 'https://a.example/f'], $rows[0]['addresses']);
         self::assertSame([0, 1, 1, 1], array_map(fn (array $row): int => count($row['wrong']), $rows));
     }

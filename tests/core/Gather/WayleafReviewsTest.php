@@ -23,28 +23,56 @@ final class WayleafReviewsTest extends TestCase
     public function test_a_review_with_everything(): void
     {
         $page = WayleafReviews::read(self::page([[
-            'review_id' => 'w1', 'author' => ['name' => " Ines \n Marlow "], 'points' => 4, 'of' => 5, 'comment' => "Cold.\r\n\r\n\r\nWonderful. <b>", 'language' => 'en',
-            'created' => '2026-01-02T03:04:05Z', 'edited' => '2026-01-03T00:00:00Z', 'owner_reply' => ['text' => 'Thank you.', 'created' => '2026-01-04T00:00:00Z'],
+            'review_id' => 'w1',
+            'author' => ['name' => " Ines \n Marlow "],
+            'points' => 4,
+            'of' => 5,
+            'comment' => "Cold.\r\n\r\n\r\nWonderful. <b>",
+            'language' => 'en',
+            'created' => '2026-01-02T03:04:05Z',
+            'edited' => '2026-01-03T00:00:00Z',
+            'owner_reply' => ['text' => 'Thank you.', 'created' => '2026-01-04T00:00:00Z'],
         ]], 'abc'));
         self::assertSame(['abc', 'The Dome', []], [$page->next, $page->reading->title, $page->reading->problems]);
         $entry = $page->reading->entries[0];
-        self::assertSame(['w1', Kind::Review, 'Ines Marlow', 4.0, "Cold.\n\nWonderful. <b>", 'en'], [$entry->id, $entry->kind, $entry->author->name, $entry->stars(), $entry->text, $entry->language]);
+        self::assertSame(
+            ['w1', Kind::Review, 'Ines Marlow', 4.0, "Cold.\n\nWonderful. <b>", 'en'],
+            [$entry->id, $entry->kind, $entry->author->name, $entry->stars(), $entry->text, $entry->language],
+        );
         self::assertSame('<p>Cold.</p><p>Wonderful. &lt;b&gt;</p>', $entry->html, 'words are words, not markup');
-        self::assertSame(['2026-01-02T03:04:05Z', '2026-01-03T00:00:00Z', '2026-01-04T00:00:00Z'], array_map(EntryJson::date(...), [$entry->published, $entry->updated, $entry->reply?->published]));
+        self::assertSame(
+            ['2026-01-02T03:04:05Z', '2026-01-03T00:00:00Z', '2026-01-04T00:00:00Z'],
+            array_map(EntryJson::date(...), [$entry->published, $entry->updated, $entry->reply?->published]),
+        );
     }
 
     public function test_what_is_missing_is_missing(): void
     {
         $entry = WayleafReviews::read(self::page([['review_id' => 'w1']]))->reading->entries[0];
-        self::assertSame([null, null, '', null, null, null], [$entry->author->name, $entry->rating, $entry->text, $entry->html, $entry->published, $entry->reply]);
+        self::assertSame(
+            [null, null, '', null, null, null],
+            [$entry->author->name, $entry->rating, $entry->text, $entry->html, $entry->published, $entry->reply],
+        );
     }
 
     public function test_a_wrong_review_is_told_by_its_place_and_the_others_stay(): void
     {
-        $reading = WayleafReviews::read(self::page([['review_id' => 'a', 'points' => 9, 'of' => 5], 'nonsense', ['points' => 5], ['review_id' => 'b', 'points' => 'five'], ['review_id' => 'c', 'points' => 5]]), 40)->reading;
+        $reading = WayleafReviews::read(
+            self::page([
+                ['review_id' => 'a', 'points' => 9, 'of' => 5],
+                'nonsense',
+                ['points' => 5],
+                ['review_id' => 'b', 'points' => 'five'],
+                ['review_id' => 'c', 'points' => 5],
+            ]),
+            40,
+        )->reading;
         self::assertSame(['a', 'c'], array_map(fn ($entry) => $entry->id, $reading->entries));
         self::assertNull($reading->entries[0]->rating);
-        self::assertSame(['review 41', 'review 42', 'review 43', 'review 44'], array_map(fn (Problem $problem) => $problem->where, $reading->problems));
+        self::assertSame(
+            ['review 41', 'review 42', 'review 43', 'review 44'],
+            array_map(fn (Problem $problem) => $problem->where, $reading->problems),
+        );
     }
 
     #[DataProvider('nonsense')]

@@ -15,8 +15,29 @@ final class MembersTest extends TestCase
     public function test_members_come_in_their_types(): void
     {
         $members = Members::of(['s' => 'x', 'n' => 1.5, 'i' => 2, 'b' => true, 'l' => ['a', 'b'], 'o' => ['k' => 'v'], 'null' => null]);
-        self::assertSame(['x', 1.5, 2.0, 2, true, ['a', 'b'], 'v'], [$members->string('s'), $members->numberOrNull('n'), $members->numberOrNull('i'), $members->intOrNull('i'), $members->boolOr('b', false), $members->strings('l'), $members->object('o')->string('k')]);
-        self::assertSame([null, null, null, [], false, '2'], [$members->stringOrNull('null'), $members->intOrNull('none'), $members->objectOrNull('none'), $members->list('none'), $members->has('null'), $members->textOrNull('i')]);
+        self::assertSame(
+            ['x', 1.5, 2.0, 2, true, ['a', 'b'], 'v'],
+            [
+                $members->string('s'),
+                $members->numberOrNull('n'),
+                $members->numberOrNull('i'),
+                $members->intOrNull('i'),
+                $members->boolOr('b', false),
+                $members->strings('l'),
+                $members->object('o')->string('k'),
+            ],
+        );
+        self::assertSame(
+            [null, null, null, [], false, '2'],
+            [
+                $members->stringOrNull('null'),
+                $members->intOrNull('none'),
+                $members->objectOrNull('none'),
+                $members->list('none'),
+                $members->has('null'),
+                $members->textOrNull('i'),
+            ],
+        );
         self::assertSame([], $members->object('none')->names());
     }
 
@@ -26,7 +47,10 @@ final class MembersTest extends TestCase
     {
         $this->expectExceptionObject(new \Exception);
         try {
-            $read(Members::of(['s' => 1, 'n' => 'x', 'i' => 1.5, 'b' => 'true', 'l' => ['a' => 1], 'l2' => ['a', 2], 'o' => ['x'], 'a/b~c' => 5], '/root'));
+            $read(Members::of(
+                ['s' => 1, 'n' => 'x', 'i' => 1.5, 'b' => 'true', 'l' => ['a' => 1], 'l2' => ['a', 2], 'o' => ['x'], 'a/b~c' => 5],
+                '/root',
+            ));
         } catch (MemberIsWrong $wrong) {
             self::assertSame($message, $wrong->getMessage());
             throw new \Exception;

@@ -53,13 +53,22 @@ final class CountedOnceTest extends TestCase
 
     public function test_figures_count_it_once_too(): void
     {
-        $overall = fn (?array $sources): string => ($found = Tally::ofEach(Sieve::of(self::brief($sources)->criteria, self::on()), self::told())->overall())->count.' '.$found->shown();
-        self::assertSame(['2 3.5', '2 3.3', '2 3.0', '1 5.0'], [$overall(null), $overall(['box', 'book']), $overall(['book']), $overall(['dir'])]);
+        $overall = fn (?array $sources): string => ($found = Tally::ofEach(
+            Sieve::of(self::brief($sources)->criteria, self::on()),
+            self::told(),
+        )->overall())->count.' '.$found->shown();
+        self::assertSame(
+            ['2 3.5', '2 3.3', '2 3.0', '1 5.0'],
+            [$overall(null), $overall(['box', 'book']), $overall(['book']), $overall(['dir'])],
+        );
     }
 
     public function test_a_pin_brings_no_duplicate_back(): void
     {
-        self::assertSame(['dir:a', 'book:b'], Sifting::of(self::brief(null, 'box:a')->criteria, self::told(), self::on())->selection()->shown);
+        self::assertSame(
+            ['dir:a', 'book:b'],
+            Sifting::of(self::brief(null, 'box:a')->criteria, self::told(), self::on())->selection()->shown,
+        );
     }
 
     public function test_a_change_of_who_speaks_touches_the_briefs_that_see_it(): void

@@ -51,7 +51,10 @@ final class SiftingTest extends TestCase
     #[DataProvider('briefs')]
     public function test_a_brief_selects(array $sift, array $gather, string $shown): void
     {
-        self::assertSame($shown, implode(' ', Sifting::of(self::brief($sift, $gather)->criteria, self::entries(), self::on())->selection()->shown));
+        self::assertSame(
+            $shown,
+            implode(' ', Sifting::of(self::brief($sift, $gather)->criteria, self::entries(), self::on())->selection()->shown),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, string}> */
@@ -77,9 +80,19 @@ final class SiftingTest extends TestCase
 
     public function test_the_account_adds_up_and_every_entry_has_a_reason(): void
     {
-        $sifting = Sifting::of(self::brief(['stars' => ['from' => 4], 'withWords' => true, 'limit' => 2, 'hidden' => ['b']], ['kinds' => ['review']])->criteria, self::entries(), self::on());
+        $sifting = Sifting::of(
+            self::brief(
+                ['stars' => ['from' => 4], 'withWords' => true, 'limit' => 2, 'hidden' => ['b']],
+                ['kinds' => ['review']],
+            )->criteria,
+            self::entries(),
+            self::on(),
+        );
         $steps = $sifting->selection()->steps;
-        self::assertSame(['collected 8 0', 'kinds 7 1', 'present 6 1', 'once 6 0', 'decided 6 0', 'hidden 4 2', 'stars 3 1', 'words 2 1', 'shown 2 0'], array_map(fn (Step $step) => "$step->key $step->kept $step->dropped", $steps));
+        self::assertSame(
+            ['collected 8 0', 'kinds 7 1', 'present 6 1', 'once 6 0', 'decided 6 0', 'hidden 4 2', 'stars 3 1', 'words 2 1', 'shown 2 0'],
+            array_map(fn (Step $step) => "$step->key $step->kept $step->dropped", $steps),
+        );
         foreach (array_slice($steps, 1) as $index => $step) {
             self::assertSame($steps[$index]->kept, $step->kept + $step->dropped);
         }
@@ -121,8 +134,14 @@ final class SiftingTest extends TestCase
         self::assertFalse(Touch::canChange($bare, self::on(), null, $two), 'it never shows');
         self::assertTrue(Touch::canChange($brief, self::on(), null, $two), 'but it counts in the figures');
         $silent = $brief->with(shape: $brief->shape->with(['honest' => false]));
-        self::assertFalse(Touch::canChange($silent, self::on(), $two, new Facts('n', 'dome', 'review', 2.0, 9, 1)), 'its words are not shown');
-        self::assertTrue(Touch::canChange($brief, self::on(), $two, new Facts('n', 'dome', 'review', 2.0, 9, 1)), 'but behind the honest line they are');
+        self::assertFalse(
+            Touch::canChange($silent, self::on(), $two, new Facts('n', 'dome', 'review', 2.0, 9, 1)),
+            'its words are not shown',
+        );
+        self::assertTrue(
+            Touch::canChange($brief, self::on(), $two, new Facts('n', 'dome', 'review', 2.0, 9, 1)),
+            'but behind the honest line they are',
+        );
         self::assertFalse(Touch::canChange($brief, self::on(), null, new Facts('n', 'lane', 'review', 5.0, 3, 1)), 'another source');
     }
 

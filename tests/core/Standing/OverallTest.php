@@ -29,7 +29,10 @@ final class OverallTest extends TestCase
 
     public function test_nothing_has_no_mean(): void
     {
-        self::assertSame([0, null, null, 0], [Overall::ofTally([])->count, Overall::ofTally([])->mean, Overall::ofTally([])->shown(), Overall::ofTally([])->sources]);
+        self::assertSame(
+            [0, null, null, 0],
+            [Overall::ofTally([])->count, Overall::ofTally([])->mean, Overall::ofTally([])->shown(), Overall::ofTally([])->sources],
+        );
     }
 
     public function test_a_rating_of_no_known_source_counts_but_is_no_source(): void

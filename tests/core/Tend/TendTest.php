@@ -31,6 +31,9 @@ final class TendTest extends TestCase
 
     public function test_cadences_are_spoken(): void
     {
-        self::assertSame(['every minute', 'every hour', 'every six hours', 'every day', 'every two weeks', 'every 90 seconds'], array_map(Cadence::spoken(...), [60, 3600, 21_600, 86_400, 1_209_600, 90]));
+        self::assertSame(
+            ['every minute', 'every hour', 'every six hours', 'every day', 'every two weeks', 'every 90 seconds'],
+            array_map(Cadence::spoken(...), [60, 3600, 21_600, 86_400, 1_209_600, 90]),
+        );
     }
 }

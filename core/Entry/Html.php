@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Text;
+namespace Gnomic\Entry;
 
 use DOMDocument;
 use DOMElement;
 use DOMNode;
 use DOMText;
-use Gnomic\Entry\Media;
+use Gnomic\Text\Address;
+use Gnomic\Text\Words;
 use Masterminds\HTML5;
 use Symfony\Component\HtmlSanitizer\HtmlSanitizer;
 use Symfony\Component\HtmlSanitizer\HtmlSanitizerConfig;
@@ -27,7 +28,20 @@ final class Html
         'figure', 'footer', 'form', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'header', 'hr', 'li', 'main', 'nav', 'ol', 'p', 'pre',
         'section', 'table', 'tr', 'ul'];
 
-    private const UNSEEN = ['script', 'style', 'template', 'noscript', 'head', 'title', 'iframe', 'object', 'svg', 'math', 'textarea', 'select'];
+    private const UNSEEN = [
+        'script',
+        'style',
+        'template',
+        'noscript',
+        'head',
+        'title',
+        'iframe',
+        'object',
+        'svg',
+        'math',
+        'textarea',
+        'select',
+    ];
 
     /**
      * The words' own markup and links, nothing else: no pictures, styles, classes, scripts or forms.
@@ -122,7 +136,8 @@ final class Html
         $paragraphs = preg_split('/\n{2,}/', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
         return implode('', array_map(
-            fn (string $paragraph): string => '<p>'.str_replace("\n", '<br>', htmlspecialchars($paragraph, ENT_QUOTES)).'</p>', $paragraphs));
+            fn (string $paragraph): string => '<p>'.str_replace("\n", '<br>', htmlspecialchars($paragraph, ENT_QUOTES)).'</p>',
+            $paragraphs));
     }
 
     public static function document(string $html): DOMDocument
@@ -209,7 +224,22 @@ final class Html
             }
             // Their words stay, their wrapping goes; all that is not named here goes with everything in it.
             foreach (['div', 'span', 'section', 'article', 'header', 'footer', 'main', 'figure', 'figcaption', 'font', 'center', 'big',
-                'tt', 'h1', 'h2', 'table', 'tbody', 'thead', 'tr', 'td', 'th', 'address', 'time', 'label', 'picture', 'body', 'details', 'summary'] as $element) {
+                'tt',
+                'h1',
+                'h2',
+                'table',
+                'tbody',
+                'thead',
+                'tr',
+                'td',
+                'th',
+                'address',
+                'time',
+                'label',
+                'picture',
+                'body',
+                'details',
+                'summary'] as $element) {
                 $config = $config->blockElement($element);
             }
             $sanitizer = new HtmlSanitizer($config);
