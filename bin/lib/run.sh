@@ -233,6 +233,8 @@ run_serve() {
     need_port "$HTTP_PORT" "Gnomic itself" GNOMIC_PORT
     : "${GNOMIC_DATA:=$ROOT/var/site}"
     prepare_data real_settings
+    # A new version may show what is out otherwise; what it does not is not made again.
+    artisan gnomic:publish --all >/dev/null
     guard
     start_web
     start_work

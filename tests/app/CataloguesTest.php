@@ -6,6 +6,7 @@ namespace Tests\app;
 
 use App\Editions\Catalogues;
 use MessageFormatter;
+use NumberFormatter;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use RecursiveDirectoryIterator;
@@ -81,7 +82,10 @@ final class CataloguesTest extends TestCase
     public function test_months_numbers_and_plurals_are_those_of_the_language(string $language): void
     {
         $words = (new Catalogues(dirname(__DIR__, 2).'/resources/words'))->of($language);
-        // Unicode CLDR, charts of plurals and numbers.
+        // Unicode CLDR, by ICU.
+        $number = (string) NumberFormatter::create(self::file($language)['locale'], NumberFormatter::DECIMAL)->format(1234);
+        self::assertStringContainsString($number, $words->say('figures.base', ['count' => 1234, 'sources' => 0, 'places' => '']));
+        // The same as its charts of plurals and numbers have it.
         [$one, $many] = [
             'en' => ['from 1 rating', 'from 1,234 ratings'],
             'de' => ['aus 1 Bewertung', 'aus 1.234 Bewertungen'],

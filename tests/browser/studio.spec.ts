@@ -119,7 +119,7 @@ test('a new site is empty and says what to do first', async ({ page }) => {
   );
   const sentence = [{ text: 'Entries, newest first.', key: null, stage: null, isOffer: false }];
   await page.route('**/api/entries', (route) =>
-    route.fulfill({ json: { entries: [], count: 0, wanted: {}, sentence, doubts: [] } }),
+    route.fulfill({ json: { entries: [], count: 0, wanted: { gather: {}, sift: {} }, sentence, doubts: [] } }),
   );
   await signIn(page);
   await expect(page.getByText('Nothing has been checked yet')).toBeVisible();

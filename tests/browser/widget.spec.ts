@@ -78,28 +78,47 @@ test('a carousel that moves by itself can be stopped, and stands still for who w
   page,
   browser,
 }) => {
-  const html = await (await page.request.get(`${GNOMIC}/w/dome4visit.html`)).text();
-  const moving = html
-    .replace('tabindex="0"', 'tabindex="0" data-autoplay="2"')
-    .replace(
-      '<div class="turn">',
-      '<div class="turn"><button type="button" class="pause" aria-pressed="false" aria-label="Pause"></button>',
-    );
-  const body = `<!doctype html><title>x</title><gnomic-widget key="dome4visit">${moving}</gnomic-widget><script src="${GNOMIC}/gnomic.js"></script>`;
-  const fourth = await atFourthOrigin(body);
+  const folder = mkdtempSync(join(tmpdir(), 'gnomic-moving-'));
+  const layout = { name: 'carousel', across: 3, autoplay: 4 };
+  writeFileSync(join(folder, 'brief.json'), JSON.stringify({ version: 2, sift: { limit: 9 }, shape: { layout } }));
+  const entries = Array.from({ length: 9 }, (_, index) => ({
+    id: `e${index}`,
+    kind: 'review',
+    text: `Night ${index}.`,
+  }));
+  writeFileSync(join(folder, 'entries.jsonl'), entries.map((entry) => JSON.stringify(entry)).join('\n'));
+  const command = [
+    'artisan',
+    'gnomic:render',
+    join(folder, 'brief.json'),
+    `--entries=${join(folder, 'entries.jsonl')}`,
+  ];
+  const html = execFileSync('php', command).toString();
+  const fourth = await atFourthOrigin(
+    `<!doctype html><title>x</title><gnomic-widget key="moving1">${html}</gnomic-widget><script src="${GNOMIC}/gnomic.js"></script>`,
+  );
+  await page.clock.install();
   await page.goto(fourth.origin);
   const at = page.locator('gnomic-widget .at');
-  await expect(at).toHaveText('2 of 3', { timeout: 5000 });
-  await page.locator('gnomic-widget .pause').click();
+  await expect(at).toHaveText('1 of 3');
+  await page.clock.runFor(4100);
+  await expect(at).toHaveText('2 of 3');
+  await page.getByRole('button', { name: 'Pause' }).click();
   await page.mouse.move(0, 0);
-  const stopped = await at.textContent();
-  await page.waitForTimeout(2600);
-  await expect(at).toHaveText(stopped ?? '');
+  await page.clock.runFor(20_000);
+  await expect(at).toHaveText('2 of 3');
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.mouse.move(0, 0);
+  await page.locator('body').click({ position: { x: 1, y: 1 } }); // the focus leaves it too
+  await page.clock.runFor(4100);
+  await expect(at).toHaveText('3 of 3');
 
   const calm = await browser.newContext({ reducedMotion: 'reduce' });
   const still = await calm.newPage();
+  await still.clock.install();
   await still.goto(fourth.origin);
-  await still.waitForTimeout(2600);
+  await expect(still.locator('gnomic-widget .at')).toHaveText('1 of 3');
+  await still.clock.runFor(20_000);
   await expect(still.locator('gnomic-widget .at')).toHaveText('1 of 3');
   await calm.close();
   fourth.close();
@@ -145,7 +164,8 @@ test('nothing on the page moves when the widget is included', async ({ page }) =
   });
   await page.goto(`${SITE}/visit`);
   await expect(page.locator('gnomic-widget .turn.live')).toBeVisible();
-  await page.waitForTimeout(500);
+  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
   expect(await page.evaluate(() => (window as unknown as { shift: number }).shift)).toBe(0);
 });
 

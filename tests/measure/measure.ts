@@ -1,6 +1,8 @@
 import { test, type APIRequestContext, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import { atFourthOrigin, signIn } from '../browser/people';
 import { GNOMIC, SITE } from '../browser/setting';
 
@@ -65,15 +67,33 @@ test('measure', async ({ page }) => {
   say('\nSize, packed with brotli');
   const twelve = await post('/widgets', {
     name: 'Twelve',
-    brief: { version: 1, gather: { sources: ['the-dome'] }, sift: { stars: { from: 4 }, withWords: true, limit: 12 } },
+    brief: { version: 2, gather: { kinds: ['review'] }, sift: { stars: { from: 4 }, withWords: true, limit: 12 } },
   });
   await post(`/widgets/${twelve.key}/editions`, {});
+  const edition = async (): Promise<number> => {
+    for (;;) {
+      const widget = (await (await page.request.get(`${GNOMIC}/api/widgets/${twelve.key}`, { headers })).json()) as {
+        publishing: boolean;
+        edition: { number: number } | null;
+      };
+      if (!widget.publishing && widget.edition) return widget.edition.number;
+      await page.waitForTimeout(200);
+    }
+  };
+  await edition();
   const [script, fragment] = [
     await bytes(page.request, '/gnomic.js'),
     await bytes(page.request, `/w/${twelve.key}.html`),
   ];
   say(`  the tag's script                     ${script} bytes (wanted: at most 4096)`);
   say(`  a twelve-review carousel, all of it  ${script + fragment} bytes (wanted: at most 12288)`);
+  // The usual way to a carousel on a page: a library for carousels with its styles, and the entries as JSON.
+  const library = ['js', 'css'].map((kind) => readFileSync(`node_modules/swiper/swiper-bundle.min.${kind}`));
+  const feed = await (await page.request.get(`${GNOMIC}/w/${twelve.key}.json`)).body();
+  const usual = [...library, feed].reduce((sum, part) => sum + brotliCompressSync(part).length, 0);
+  say(
+    `  the usual way: a library, JSON       ${usual} bytes; ours is ${((script + fragment) / usual).toFixed(3)} of it (wanted: below 0.25)`,
+  );
 
   say('Layout shift on the host page (wanted: 0.00)');
   say(`  included by the server               ${(await shift(page, `${SITE}/visit`)).toFixed(4)}`);
@@ -122,7 +142,7 @@ test('measure', async ({ page }) => {
     const took: Record<string, number> = {};
     for (const [name, brief] of Object.entries(briefs))
       took[name] = await timed(() =>
-        post('/proof', { brief: { version: 1, gather: { kinds: ['review'] }, ...brief }, widths: [360, 768, 1120] }),
+        post('/proof', { brief: { version: 2, gather: { kinds: ['review'] }, ...brief }, widths: [360, 768, 1120] }),
       );
     times[count] = took;
     const told = Object.entries(took).map(([name, ms]) => `${name} ${ms.toFixed(0)}`);
@@ -134,19 +154,48 @@ test('measure', async ({ page }) => {
     Object.keys(briefs)
       .map((name) => `${name} ${((times[to]?.[name] ?? NaN) / (times[from]?.[name] ?? NaN)).toFixed(1)}`)
       .join(', ');
-  say(`  growth from 1,000 to 20,000 (wanted: at most 3)     ${growth(1000, 20_000)}`);
-  say(`  growth from 10,000 to 100,000 (wanted: at most 4)   ${growth(10_000, 100_000)}`);
-  say('  (wanted at 1,000: under 100 ms; at 100,000: under 150 ms)');
+  say(`  growth from 1,000 to 20,000                         ${growth(1000, 20_000)}`);
+  say(`  growth from 1,000 to 100,000 (wanted: at most 4)    ${growth(1000, 100_000)}`);
 
-  say('Search in 100,000 entries, whole request (median of 30; wanted: under 100 ms)');
+  const plain = await timed(() => page.request.get(`${GNOMIC}/api/session`, { headers }));
+  say(
+    `Search in 100,000 entries, whole request (median of 30), against a bare one of ${plain.toFixed(0)} ms (wanted: at most 3 times)`,
+  );
   for (const words of ['saturn', 'the dome', 'nig', '天文', 'xylophone']) {
     const took = await timed(() =>
       page.request.get(`${GNOMIC}/api/entries?search=${encodeURIComponent(words)}`, { headers }),
     );
-    say(`  ${words.padEnd(10)} ${took.toFixed(0)} ms`);
+    say(`  ${words.padEnd(10)} ${took.toFixed(0)} ms, ${(took / plain).toFixed(1)} times`);
   }
   const listed = await timed(() => page.request.get(`${GNOMIC}/api/entries?from=60000`, { headers }));
   say(`  the list without words, from its 60,000th  ${listed.toFixed(0)} ms`);
+
+  say('Publishing (median of 9)');
+  const published = JSON.parse(php('tests/measure/publish.php', '9')) as Record<
+    'one' | 'many',
+    { milliseconds: number; queries: number; fragments: number }
+  >;
+  for (const { milliseconds, queries, fragments } of [published.one, published.many])
+    say(`  ${fragments} fragments  ${milliseconds.toFixed(0)} ms, ${queries} queries`);
+  say(`  ratio  ${(published.many.milliseconds / published.one.milliseconds).toFixed(1)} times (wanted: at most 6)`);
+
+  say('An import of 2,000 rows that a widget shows');
+  const numberBefore = await edition();
+  await page.goto(`${GNOMIC}/sources/add/table`);
+  const rows = Array.from(
+    { length: 2000 },
+    (_, index) => `Guest ${index},The Book,2026-11-0${1 + (index % 9)},5,The rings of night ${index} and more.`,
+  );
+  await page.getByLabel('CSV, TSV, XLSX').setInputFiles({
+    name: 'book.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`author,said at,date,rating,text\n${rows.join('\n')}\n`),
+  });
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await page.getByRole('button', { name: 'Import 2000 rows' }).click({ timeout: 120_000 });
+  await page.getByText('2000 new and 0 changed').waitFor({ timeout: 300_000 });
+  await page.waitForTimeout(15_000); // beyond the sweep of what waits
+  say(`  editions of it  ${(await edition()) - numberBefore} (wanted: 1)`);
 
   say('Requests a second (wrk, 2 threads, 16 connections)');
   const [file, answered] = [requestsPerSecond('/w/dome4visit.html'), requestsPerSecond('/')];
@@ -164,15 +213,16 @@ test('gather', () => {
     megabytes: number;
   }
   say('Reading and matching JSON Lines, language and likeness included, on one core');
-  const [few, many] = [10_000, 100_000].map((count) => {
+  const measured = [10_000, 100_000, 10_000, 100_000, 10_000, 100_000].map((count) => {
     const told = JSON.parse(php('tests/measure/gather.php', String(count))) as Gathered;
     say(
-      `  ${String(told.count).padStart(7)} entries  ${told.seconds.toFixed(1)} s, ${told.perSecond.toFixed(0)} a second (wanted: at least 3000), ` +
+      `  ${String(told.count).padStart(7)} entries  ${told.seconds.toFixed(1)} s, ${told.perSecond.toFixed(0)} a second (wanted: at least 5000), ` +
         `${told.megabytes.toFixed(0)} MB at most (wanted: below 256), ${told.alike} told again; ${(told.seconds / told.plain).toFixed(0)} times as long as parsing the JSON alone`,
     );
     return told;
   });
+  const growths = [0, 2, 4].map((pair) => (measured[pair + 1]?.seconds ?? NaN) / (measured[pair]?.seconds ?? NaN));
   say(
-    `  growth from 10,000 to 100,000  ${((many?.seconds ?? NaN) / (few?.seconds ?? NaN)).toFixed(2)} times (wanted: at most 11)`,
+    `  growth from 10,000 to 100,000  ${growths.map((one) => one.toFixed(2)).join(', ')}; median ${median(growths).toFixed(2)} times (wanted: at most 10.5)`,
   );
 });
