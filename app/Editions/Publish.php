@@ -97,7 +97,7 @@ final readonly class Publish
         $contexts = SiteContexts::of($site);
         $sieve = SiteSieve::of($site, $brief->criteria, $contexts->for($brief->criteria));
         $variants = Variants::of($brief, $site->spoken(), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : []);
-        $sieves = $wanted = [];
+        $sieves = $chosen = $wanted = [];
         /** @var Variant $variant */
         foreach ([$variants->usual(), ...$variants->others()] as $variant) {
             // Pages with labels of their own are counted once, whatever the language and the visit.
@@ -105,7 +105,9 @@ final readonly class Publish
                 ? $sieve
                 : SiteSieve::of($site, $variant->brief->criteria, $sieve->context());
             $at = $variant->first === null && $variant->visit === 1 ? $of : $of->at($variant->first, $variant->visit);
-            $wanted[$variant->name] = [$variant->brief, $at, $at->selection()->shown, $variant->words, null];
+            // What differs in its words alone shows the same.
+            $shown = $chosen[spl_object_id($variant->brief)."|$variant->first|$variant->visit"] ??= $at->selection()->shown;
+            $wanted[$variant->name] = [$variant->brief, $at, $shown, $variant->words, null];
         }
         if (Honesty::narrows($brief, $sieve->context())) {
             $everything = Honesty::everything($brief);

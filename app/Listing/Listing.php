@@ -11,6 +11,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Loosening;
+use Gnomic\Sift\Order;
 use Gnomic\Sift\Ranking;
 use Gnomic\Sift\Sieve;
 use Gnomic\Sift\SiteContext;
@@ -95,8 +96,13 @@ final readonly class Listing
             Sieve::of($this->wanted, $this->context)->clauses,
             fn (Clause $clause): bool => Loosening::canLeaveOut($clause::key()),
         );
-        $conditions = array_map(fn (Clause $clause): Condition => $clause->condition(), $wishes);
-        foreach ([...$conditions, ...$this->searched(), ...$this->inState()] as $condition) {
+        $conditions = [...array_map(fn (Clause $clause): Condition => $clause->condition(), $wishes), ...$this->inState()];
+        $searched = $this->searched();
+        // Where words are all that is asked, a narrow index has all that it takes.
+        if ($conditions === [] && $searched !== [] && in_array($this->wanted->order, [Order::Newest, Order::Oldest], true)) {
+            $query->fromRaw('entries INDEXED BY entries_by_id');
+        }
+        foreach ([...$conditions, ...$searched] as $condition) {
             $query->whereRaw($condition->sql, $condition->bindings);
         }
 

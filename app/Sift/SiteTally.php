@@ -30,6 +30,9 @@ final readonly class SiteTally
     /** Entries that are sooner fetched one by one than walked past. */
     public const FEW = 6000;
 
+    /** The same, where nothing but their class is asked. */
+    private const FEW_OF_CLASSES = 40_000;
+
     public Tally $tally;
 
     public WordMatches $matches;
@@ -44,12 +47,15 @@ final readonly class SiteTally
         $this->tally = $this->counted();
     }
 
-    /** @return list<string> classes that pass every clause which is asked of classes */
+    /** @return list<string> classes that pass every clause which is asked of classes, and have entries that pass the others */
     public function passing(): array
     {
         return array_map(
             strval(...),
-            array_keys(array_filter($this->classes, fn (array $class): bool => $this->sieve->failuresOfClass($class['facts']) === 0)),
+            array_keys(array_filter(
+                $this->classes,
+                fn (array $class): bool => ($class['times'][0] ?? 0) > 0 && $this->sieve->failuresOfClass($class['facts']) === 0,
+            )),
         );
     }
 
@@ -170,12 +176,13 @@ final readonly class SiteTally
     {
         $own = $this->sieve->own();
         $found = count($own) === 1 ? $this->matches->alone($this->sieve->clauses[$own[0]]->condition()) : null;
-        if ($found === null || $found['count'] > self::FEW) {
+        if ($found === null || $found['count'] > self::FEW_OF_CLASSES) {
             return null;
         }
         $counts = [];
         foreach (RawRows::asked(
-            "SELECT alike, COUNT(*) FROM temp.{$found['table']} CROSS JOIN entries ON entries.id = entry WHERE site_id = ? GROUP BY alike",
+            'SELECT alike, COUNT(*) FROM entries INDEXED BY entries_by_id '
+                ."WHERE site_id = ? AND id IN (SELECT entry FROM temp.{$found['table']}) GROUP BY alike",
             [$this->site->id],
         ) as [$class, $count]) {
             $counts[(string) $class] = is_int($count) ? $count : 0;

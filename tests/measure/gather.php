@@ -46,11 +46,13 @@ $neighbours = new Neighbours;
 $alike = $new = 0;
 $from = hrtime(true);
 $take = function (array $chunk) use (&$known, &$alike, &$new, $neighbours): void {
-    $matched = Matcher::match(
-        array_intersect_key($known, array_flip(array_map(fn ($entry): string => $entry->id, $chunk))),
-        $chunk,
-        Coverage::Some,
-    );
+    $before = [];
+    foreach ($chunk as $entry) {
+        if (isset($known[$entry->id])) {
+            $before[$entry->id] = $known[$entry->id];
+        }
+    }
+    $matched = Matcher::match($before, $chunk, Coverage::Some);
     foreach ($matched->new as $entry) {
         $known[$entry->id] = new Known($matched->digests[$entry->id], false, $entry->published?->getTimestamp());
         $alike += $neighbours->add(Languages::filled($entry)) === null ? 0 : 1;
