@@ -8,8 +8,8 @@ use App\Channels\Feed\FeedChannel;
 use App\Channels\Page\PageChannel;
 use App\Fetching\FetchFailed;
 use Gnomic\Gather\Feed\FeedLink;
-use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Page\PageReading;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
 
 /** What is at an address that an owner pastes: another channel's place, a feed, a page with reviews, a page that names feeds. */
@@ -23,7 +23,7 @@ final readonly class AtAddress
      * @return array{other: array{channel: string, address: string}|null, address: string, feed: Reading|null, page: PageReading|null,
      *     links: list<FeedLink>}
      *
-     * @throws FetchFailed|NotReadable
+     * @throws FetchFailed|PayloadIsUnreadable
      */
     public function look(string $address): array
     {
@@ -34,11 +34,11 @@ final readonly class AtAddress
         $answer = $this->feeds->fetched($address);
         try {
             return ['other' => null, 'address' => $answer->address, 'feed' => FeedChannel::read($answer), 'page' => null, 'links' => []];
-        } catch (NotReadable $notAFeed) {
+        } catch (PayloadIsUnreadable $notAFeed) {
             $page = PageChannel::read($answer);
             if ($page->reading->entries === [] && $page->feeds === []) {
-                throw str_contains($notAFeed->getMessage(), 'a web page')
-                    ? NotReadable::without(
+                throw $notAFeed->isPage
+                    ? PayloadIsUnreadable::without(
                         'reviews marked up, and it names no feed',
                         'Give the page that lists the reviews, or hand them over as a spreadsheet.',
                     )

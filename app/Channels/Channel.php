@@ -7,7 +7,7 @@ namespace App\Channels;
 use App\Fetching\FetchFailed;
 use App\Models\Source;
 use Closure;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 
 /** A kind of outside service: talks to it, and hands what it says to the core for reading. */
 interface Channel
@@ -31,7 +31,7 @@ interface Channel
      * @param  Closure(int): void  $progress  told how many entries have been read so far, whenever more have
      *
      * @throws FetchFailed where the service cannot be asked
-     * @throws NotReadable where its answer is of another kind
+     * @throws PayloadIsUnreadable where its answer is of another kind
      */
     public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered;
 }

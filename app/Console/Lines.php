@@ -7,7 +7,7 @@ namespace App\Console;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\RatingException;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Json\MemberIsWrong;
@@ -26,7 +26,7 @@ final class Lines
     /**
      * Wrong lines are told by their number and passed over.
      *
-     * @throws NotReadable where not one line is an entry
+     * @throws PayloadIsUnreadable where not one line is an entry
      */
     public static function read(string $text): Reading
     {
@@ -43,7 +43,7 @@ final class Lines
             }
         }
         if ($entries === [] && $problems !== []) {
-            throw NotReadable::found('no JSON Lines of entries', "First of all, $problems[0]");
+            throw PayloadIsUnreadable::found('no JSON Lines of entries', "First of all, $problems[0]");
         }
 
         return new Reading('JSON Lines', $entries, $problems);

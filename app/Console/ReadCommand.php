@@ -10,8 +10,8 @@ use App\Fetching\HttpResponse;
 use DateTimeZone;
 use Gnomic\Gather\Feed\FeedReader;
 use Gnomic\Gather\Language\Languages;
-use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Page\PageReader;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Tables\DateOrder;
 use Gnomic\Gather\Tables\EntryRows;
@@ -75,7 +75,7 @@ final class ReadCommand extends Command
         }
         try {
             return FeedReader::read($bytes, $type, $address);
-        } catch (NotReadable $notAFeed) {
+        } catch (PayloadIsUnreadable $notAFeed) {
             $page = preg_match(
                 '/<(?:!doctype html|html|head|body|div|script|article|section|main|meta|span|p)\b/i',
                 substr($bytes, 0, 20_000),

@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Fetching\FetchFailed;
 use Closure;
 use Gnomic\Brief\BriefIsWrong;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Tables\TableIsWrong;
 use InvalidArgumentException;
@@ -23,7 +23,7 @@ trait TellsProblems
             $work();
 
             return self::SUCCESS;
-        } catch (InvalidArgumentException|BriefIsWrong|NotReadable|TableIsWrong|FetchFailed $wrong) {
+        } catch (InvalidArgumentException|BriefIsWrong|PayloadIsUnreadable|TableIsWrong|FetchFailed $wrong) {
             $this->aside($wrong->getMessage());
 
             return self::FAILURE;

@@ -9,9 +9,17 @@ use RuntimeException;
 /** An outside service could not be asked, or its answer not be taken. The message says why and what to do. */
 final class FetchFailed extends RuntimeException
 {
-    /** @param  int|null  $retryAfter seconds that the service asks to be left alone */
-    private function __construct(string $message, public readonly ?int $retryAfter = null)
-    {
+    /**
+     * @param  int|null  $retryAfter  seconds that the service asks to be left alone
+     * @param  int|null  $status  that it answered with, where it answered
+     * @param  'key'|'token'|'permission'|null  $needs  what it wants of the owner first
+     */
+    private function __construct(
+        string $message,
+        public readonly ?int $retryAfter = null,
+        public readonly ?int $status = null,
+        public readonly ?string $needs = null,
+    ) {
         parent::__construct($message);
     }
 
@@ -57,7 +65,8 @@ final class FetchFailed extends RuntimeException
         return new self("$host says that its answer is packed, but it cannot be unpacked. It is tried again by itself.");
     }
 
-    public static function status(int $status, string $host, ?int $retryAfter = null, ?string $detail = null): self
+    /** @param  'key'|'token'|'permission'|null  $needs */
+    public static function status(int $status, string $host, ?int $retryAfter = null, ?string $detail = null, ?string $needs = null): self
     {
         $meaning = match (true) {
             $status === 401, $status === 403 => 'it does not let us in; the address may be private, or a key is missing',
@@ -67,21 +76,25 @@ final class FetchFailed extends RuntimeException
             default => 'check the address',
         };
 
-        return new self("$host answered with status $status: ".($detail ?? $meaning).'.', $retryAfter);
+        return new self("$host answered with status $status: ".($detail ?? $meaning).'.', $retryAfter, $status, $needs);
     }
 
     public static function accessEnded(string $service): self
     {
-        return new self("Access at $service has ended: it was taken back there, or ran out. Grant it again; everything gathered is kept.");
+        return new self(
+            "Access at $service has ended: it was taken back there, or ran out. Grant it again; everything gathered is kept.",
+            needs: 'permission',
+        );
     }
 
     public static function notGranted(string $service): self
     {
-        return new self("No access at $service is granted for this source. Grant it, and it goes on.");
+        return new self("No access at $service is granted for this source. Grant it, and it goes on.", needs: 'permission');
     }
 
+    /** @param  'key'|'token'  $what */
     public static function keyMissing(string $service, string $what): self
     {
-        return new self("$service wants a $what; paste yours.");
+        return new self("$service wants a $what; paste yours.", needs: $what);
     }
 }

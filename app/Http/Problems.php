@@ -7,7 +7,7 @@ namespace App\Http;
 use App\Fetching\FetchFailed;
 use App\Pictures\PictureIsWrong;
 use Gnomic\Brief\BriefIsWrong;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Json\MemberIsWrong;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -21,15 +21,18 @@ final class Problems
         $exceptions->dontReport([
             BriefIsWrong::class,
             MemberIsWrong::class,
-            NotReadable::class,
+            PayloadIsUnreadable::class,
             FetchFailed::class,
             TableIsWrong::class,
             PictureIsWrong::class,
         ]);
         $exceptions->render(fn (BriefIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
         $exceptions->render(fn (MemberIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
-        $exceptions->render(fn (NotReadable $wrong): JsonResponse => self::say($wrong->getMessage()));
-        $exceptions->render(fn (FetchFailed $wrong): JsonResponse => self::say($wrong->getMessage()));
+        $exceptions->render(fn (PayloadIsUnreadable $wrong): JsonResponse => self::say($wrong->getMessage()));
+        $exceptions->render(fn (FetchFailed $wrong): JsonResponse => self::say(
+            $wrong->getMessage(),
+            array_filter(['needs' => $wrong->needs]),
+        ));
         $exceptions->render(fn (TableIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
         $exceptions->render(fn (PictureIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
     }

@@ -13,7 +13,7 @@ use App\Models\Round;
 use App\Models\Source;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Matching\Matched;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Tend\BackOff;
 use Illuminate\Contracts\Cache\LockProvider;
@@ -60,7 +60,7 @@ final readonly class Rounds
                     $round->fill(['received' => $read])->save();
                 });
             $this->apply($source, $round, $gathered);
-        } catch (FetchFailed|NotReadable $failure) {
+        } catch (FetchFailed|PayloadIsUnreadable $failure) {
             return $this->failed($source, $round, $failure->getMessage(), $failure instanceof FetchFailed ? $failure->retryAfter : null);
         } catch (Throwable $fault) {
             // A fault of our own: told plainly here, in full in the log.

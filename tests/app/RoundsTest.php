@@ -93,7 +93,7 @@ final class RoundsTest extends TestCase
         ]);
         $this->publish($widget);
         $before = [EntryRecord::query()->where('gone', false)->count(), $widget->refresh()->edition_id];
-        foreach (['fault' => 'status 500', 'nonsense' => 'not a feed', 'silent' => 'within 3 seconds'] as $mood => $says) {
+        foreach (['fault' => 'status 500', 'nonsense' => 'answered with something', 'silent' => 'within 3 seconds'] as $mood => $says) {
             $this->control(['do' => 'mood', 'service' => 'wayleaf', 'mood' => $mood]);
             $round = $this->roundOf($source);
             self::assertSame('failed', $round->outcome);

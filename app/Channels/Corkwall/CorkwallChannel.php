@@ -122,6 +122,6 @@ final readonly class CorkwallChannel implements Channel
             'token_foreign' => 'this token is for another service; copy the one from your settings at Corkwall',
             'board_unknown' => 'it has no such board any more; choose among your boards again',
             default => null,
-        });
+        }, $answer->status === 401 ? 'token' : null);
     }
 }

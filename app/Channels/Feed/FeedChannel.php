@@ -15,7 +15,7 @@ use Carbon\CarbonImmutable;
 use Closure;
 use Gnomic\Gather\Feed\FeedReader;
 use Gnomic\Gather\Matching\Coverage;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
 use Gnomic\Tend\RetryAfter;
 
@@ -74,7 +74,7 @@ final readonly class FeedChannel implements Channel
         return $this->fetcher->get($address, self::ACCEPT);
     }
 
-    /** An error is an error whatever type it says it has. @throws FetchFailed|NotReadable */
+    /** An error is an error whatever type it says it has. @throws FetchFailed|PayloadIsUnreadable */
     public static function read(HttpResponse $answer): Reading
     {
         if (! $answer->isOk()) {

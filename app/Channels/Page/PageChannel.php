@@ -16,10 +16,10 @@ use Carbon\CarbonImmutable;
 use Closure;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Matching\Coverage;
-use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Page\Described;
 use Gnomic\Gather\Page\PageReader;
 use Gnomic\Gather\Page\PageReading;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
 use Gnomic\Tend\RetryAfter;
 
@@ -116,7 +116,7 @@ final readonly class PageChannel implements Channel
         ))[0] ?? null;
         if ($entries === [] && $described?->figures === null) {
             // Pages lose their markup in a redesign: that is no word about the reviews.
-            throw NotReadable::without(
+            throw PayloadIsUnreadable::without(
                 'reviews marked up any more',
                 'What was gathered stays. Look whether the address is still the right one.',
             );

@@ -47,7 +47,7 @@ final readonly class WayleafClient
             'query_short' => 'give at least three letters of the name',
             'place_unknown' => 'it has no such place any more; look the place up again',
             default => null,
-        });
+        }, str_starts_with((string) $code, 'key_') ? 'key' : null);
     }
 
     /** The identifier of a place in the address of its public page. */

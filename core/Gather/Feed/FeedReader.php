@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Feed;
 
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Charset;
 
@@ -15,7 +15,7 @@ final class FeedReader
      * @param  string|null  $contentType  as sent with the bytes; only its charset is believed
      * @param  string|null  $address  where it came from: relative links are resolved against it
      *
-     * @throws NotReadable naming what was found instead, and the remedy
+     * @throws PayloadIsUnreadable naming what was found instead, and the remedy
      */
     public static function read(string $bytes, ?string $contentType = null, ?string $address = null): Reading
     {
@@ -24,17 +24,17 @@ final class FeedReader
         $text = ltrim($charset->text, "\u{FEFF} \t\r\n\0");
 
         if ($text === '') {
-            throw NotReadable::found('empty', 'Check that the address is the one of the feed and that it has posts.');
+            throw PayloadIsUnreadable::found('empty', 'Check that the address is the one of the feed and that it has posts.');
         }
         if ($text[0] === '{' || $text[0] === '[') {
             return JsonFeedReader::read($text, $address);
         }
         if (! str_contains(substr($text, 0, 200_000), '<')) {
-            throw NotReadable::found('plain text', 'Give the address of an RSS, Atom or JSON feed.');
+            throw PayloadIsUnreadable::found('plain text', 'Give the address of an RSS, Atom or JSON feed.');
         }
         if (self::looksLikeHtml($text)) {
             $count = count(Discovery::feedsIn($text, $address));
-            throw NotReadable::found('a web page', match ($count) {
+            throw PayloadIsUnreadable::page(match ($count) {
                 0 => 'It names no feed in its head. Look on it for a link called RSS, Atom or Feed, and give that address.',
                 1 => 'Its head names one feed: give the address '.Discovery::feedsIn($text, $address)[0]->address.' instead.',
                 default => "Its head names $count feeds: give the address of one of them.",
@@ -44,27 +44,27 @@ final class FeedReader
         return self::xml(XmlDocument::parsed($charset->text, $charset->problem), $address);
     }
 
-    /** @throws NotReadable */
+    /** @throws PayloadIsUnreadable */
     private static function xml(XmlDocument $xml, ?string $address): Reading
     {
         $root = $xml->document->documentElement;
         $name = strtolower((string) $root?->localName);
 
         return match (true) {
-            $root === null => throw NotReadable::found('broken beyond reading', (string) ($xml->problems[0] ?? '')),
+            $root === null => throw PayloadIsUnreadable::found('broken beyond reading', (string) ($xml->problems[0] ?? '')),
             $name === 'rss', $name === 'rdf', $name === 'channel' => RssReader::read($xml, $address),
             $name === 'feed' => AtomReader::read($xml, $address),
-            $name === 'opml' => throw NotReadable::found('a list of feeds (OPML)', 'Give the address of one of the feeds in it.'),
+            $name === 'opml' => throw PayloadIsUnreadable::found('a list of feeds (OPML)', 'Give the address of one of the feeds in it.'),
             $name === 'urlset',
-            $name === 'sitemapindex' => throw NotReadable::found('a sitemap', 'Give the address of an RSS, Atom or JSON feed.'),
-            default => throw NotReadable::found(
+            $name === 'sitemapindex' => throw PayloadIsUnreadable::found('a sitemap', 'Give the address of an RSS, Atom or JSON feed.'),
+            default => throw PayloadIsUnreadable::found(
                 "XML of another kind (its root is <$root->nodeName>)",
                 'Give the address of an RSS, Atom or JSON feed.',
             ),
         };
     }
 
-    /** @throws NotReadable */
+    /** @throws PayloadIsUnreadable */
     private static function refuseBinary(string $bytes): void
     {
         $kind = match (true) {
@@ -77,7 +77,7 @@ final class FeedReader
             default => null,
         };
         if ($kind !== null) {
-            throw NotReadable::found($kind, 'Give the feed itself, as it is served.');
+            throw PayloadIsUnreadable::found($kind, 'Give the feed itself, as it is served.');
         }
     }
 

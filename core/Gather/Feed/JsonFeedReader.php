@@ -13,7 +13,7 @@ use Gnomic\Entry\Html;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\RatingException;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Json\MemberIsWrong;
@@ -24,19 +24,19 @@ use Gnomic\Text\Words;
 /** JSON Feed 1.0 and 1.1 (jsonfeed.org), and the ratings of the extension object that Gnomic's own feeds carry. */
 final class JsonFeedReader
 {
-    /** @throws NotReadable where the JSON is broken or is no feed */
+    /** @throws PayloadIsUnreadable where the JSON is broken or is no feed */
     public static function read(string $json, ?string $address): Reading
     {
         $value = json_decode($json, true, 64);
         if (! is_array($value)) {
-            throw NotReadable::found(
+            throw PayloadIsUnreadable::found(
                 'broken JSON ('.json_last_error_msg().')',
                 'The service has to mend it, or it was cut off on the way: try again.',
             );
         }
         $items = $value['items'] ?? null;
         if (! is_array($items) || array_is_list($value)) {
-            throw NotReadable::found('JSON of another kind (it has no items)', 'Give the address of an RSS, Atom or JSON feed.');
+            throw PayloadIsUnreadable::found('JSON of another kind (it has no items)', 'Give the address of an RSS, Atom or JSON feed.');
         }
         $feed = Members::of($value);
         $version = (string) $feed->textOrNull('version');

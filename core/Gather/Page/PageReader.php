@@ -7,7 +7,7 @@ namespace Gnomic\Gather\Page;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Html;
 use Gnomic\Gather\Feed\Discovery;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
@@ -58,12 +58,12 @@ final class PageReader
         );
     }
 
-    /** @throws NotReadable where it marks up neither a review nor a post */
+    /** @throws PayloadIsUnreadable where it marks up neither a review nor a post */
     public static function entries(string $bytes, ?string $contentType = null, ?string $address = null): Reading
     {
         $page = self::read($bytes, $contentType, $address);
         if ($page->reading->entries === []) {
-            throw NotReadable::without('reviews marked up', match (count($page->feeds)) {
+            throw PayloadIsUnreadable::without('reviews marked up', match (count($page->feeds)) {
                 0 => 'It has none as JSON-LD, microdata, RDFa or microformats, and names no feed. Give the page that lists the '
                     .'reviews; or hand them over as a spreadsheet.',
                 default => 'It names a feed, though: give the address '.$page->feeds[0]->address.' instead.',

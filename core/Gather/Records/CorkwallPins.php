@@ -9,7 +9,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Media;
 use Gnomic\Gather\Feed\Body;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
 
 /** A page of the pins of a Corkwall board: a picture and a note each. */
@@ -18,13 +18,13 @@ final class CorkwallPins
     /**
      * @return array{Reading, int} and how many pages there are
      *
-     * @throws NotReadable where the answer is none of theirs
+     * @throws PayloadIsUnreadable where the answer is none of theirs
      */
     public static function read(string $json): array
     {
         $page = Record::parsed($json, 'Corkwall');
         if (! $page->has('pins')) {
-            throw NotReadable::found('an answer without pins', 'Corkwall may have changed its interface; it is tried again by itself.');
+            throw PayloadIsUnreadable::answer('Corkwall', 'no pins');
         }
         $entries = [];
         foreach ($page->records('pins') as $pin) {

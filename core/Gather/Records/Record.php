@@ -6,7 +6,7 @@ namespace Gnomic\Gather\Records;
 
 use DateTimeImmutable;
 use Gnomic\Dates\DateReader;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Text\Address;
 use Gnomic\Text\Words;
 
@@ -23,14 +23,14 @@ final readonly class Record
         return new self(is_array($value) ? $value : []);
     }
 
-    /** @throws NotReadable where the answer is no JSON object */
+    /** @throws PayloadIsUnreadable where the answer is no JSON object */
     public static function parsed(string $json, string $service): self
     {
         $value = json_decode($json, true, 32);
 
         return is_array($value)
             ? new self($value)
-            : throw NotReadable::found('no JSON ('.json_last_error_msg().')', "$service answered nonsense; it is tried again by itself.");
+            : throw PayloadIsUnreadable::answer($service, 'something that is no JSON ('.json_last_error_msg().')');
     }
 
     public function text(string $name): ?string

@@ -9,7 +9,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Media;
 use Gnomic\Gather\Feed\Body;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 
@@ -22,13 +22,13 @@ final class ShutterfenPhotos
     /**
      * @return array{Reading, string|null} and where the next page begins
      *
-     * @throws NotReadable where the answer is none of theirs
+     * @throws PayloadIsUnreadable where the answer is none of theirs
      */
     public static function read(string $json): array
     {
         $page = Record::parsed($json, 'Shutterfen');
         if (! $page->has('photos')) {
-            throw NotReadable::found('an answer without posts', 'Shutterfen may have changed its interface; it is tried again by itself.');
+            throw PayloadIsUnreadable::answer('Shutterfen', 'no posts');
         }
         $entries = $problems = [];
         foreach ($page->records('photos') as $index => $photo) {

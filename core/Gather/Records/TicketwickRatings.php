@@ -12,23 +12,20 @@ use Gnomic\Entry\RatingException;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Feed\Body;
-use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Page\Figures;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 
 /** A page of Ticketwick's ratings: scores from 0 to 10, a headline, words, and the box office's replies. */
 final class TicketwickRatings
 {
-    /** @throws NotReadable where the answer is none of theirs */
+    /** @throws PayloadIsUnreadable where the answer is none of theirs */
     public static function read(string $json, int $already = 0): Reading
     {
         $page = Record::parsed($json, 'Ticketwick');
         if (! $page->has('ratings')) {
-            throw NotReadable::found(
-                'an answer without ratings',
-                'Ticketwick may have changed its interface; it is tried again by itself.',
-            );
+            throw PayloadIsUnreadable::answer('Ticketwick', 'no ratings');
         }
         $entries = $problems = [];
         foreach ($page->records('ratings') as $index => $rating) {

@@ -13,7 +13,7 @@ use Gnomic\Entry\RatingException;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Feed\Body;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Json\MemberIsWrong;
@@ -29,13 +29,13 @@ final class WayleafReviews
      *
      * @param  int  $before  reviews on the pages before it, for the places named in problems
      *
-     * @throws NotReadable where the answer is no page of reviews
+     * @throws PayloadIsUnreadable where the answer is no page of reviews
      */
     public static function read(string $json, int $before = 0): WayleafPage
     {
         $value = json_decode($json, true, 32);
         if (! is_array($value) || ! is_array($value['reviews'] ?? null) || ! array_is_list($value['reviews'])) {
-            throw NotReadable::found('no page of reviews', 'Wayleaf answered something else; the next round asks again.');
+            throw PayloadIsUnreadable::answer('Wayleaf', 'something else than reviews');
         }
         $page = Members::of($value);
         $place = $page->object('place');

@@ -40,6 +40,8 @@ export class Refused extends Error {
   constructor(
     message: string,
     readonly status: number,
+    /** What the outside service wants of the owner first. */
+    readonly needs?: Schemas['Wrong']['needs'],
   ) {
     super(message);
   }
@@ -69,10 +71,12 @@ export async function ask<T>(
   const { data, error, response } = result;
   if (!response.ok) {
     if (response.status === 401) window.dispatchEvent(new Event('gnomic:signed-out'));
-    const said = response.status < 500 && (error as { message?: string } | undefined)?.message;
+    const wrong = error as Partial<Schemas['Wrong']> | undefined;
+    const said = response.status < 500 && wrong?.message;
     throw new Refused(
       said || `Gnomic answered with status ${response.status}. Try again; if it stays so, look in its log.`,
       response.status,
+      wrong?.needs,
     );
   }
   return (data ?? {}) as NonNullable<T>;

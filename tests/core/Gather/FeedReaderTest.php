@@ -8,7 +8,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Feed\Discovery;
 use Gnomic\Gather\Feed\FeedReader;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -177,7 +177,7 @@ final class FeedReaderTest extends TestCase
     #[DataProvider('others')]
     public function test_what_is_no_feed_is_named(string $bytes, string $found): void
     {
-        $this->expectException(NotReadable::class);
+        $this->expectException(PayloadIsUnreadable::class);
         $this->expectExceptionMessageMatches("/$found/");
         FeedReader::read($bytes, 'application/rss+xml', 'https://hill.example/');
     }

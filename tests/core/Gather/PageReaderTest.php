@@ -6,8 +6,8 @@ namespace Tests\core\Gather;
 
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
-use Gnomic\Gather\NotReadable;
 use Gnomic\Gather\Page\PageReader;
+use Gnomic\Gather\PayloadIsUnreadable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -177,7 +177,7 @@ final class PageReaderTest extends TestCase
 
     public function test_a_page_without_any_says_what_to_do(): void
     {
-        $this->expectException(NotReadable::class);
+        $this->expectException(PayloadIsUnreadable::class);
         $this->expectExceptionMessage('names a feed, though: give the address https://a.example/f.xml');
         PageReader::entries('<link rel="alternate" type="application/rss+xml" href="/f.xml"><p>Hello', null, 'https://a.example/');
     }

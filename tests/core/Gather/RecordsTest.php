@@ -6,7 +6,7 @@ namespace Tests\core\Gather;
 
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Media;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Records\CorkwallPins;
 use Gnomic\Gather\Records\Record;
 use Gnomic\Gather\Records\ShutterfenPhotos;
@@ -143,7 +143,7 @@ final class RecordsTest extends TestCase
             try {
                 $read($answer);
                 self::fail('it was read');
-            } catch (NotReadable $told) {
+            } catch (PayloadIsUnreadable $told) {
                 self::assertStringContainsString('tried again by itself', $told->getMessage());
             }
         }

@@ -6,7 +6,7 @@ namespace Tests\core\Gather;
 
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
-use Gnomic\Gather\NotReadable;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Records\WayleafReviews;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -78,7 +78,7 @@ final class WayleafReviewsTest extends TestCase
     #[DataProvider('nonsense')]
     public function test_another_answer_is_refused_whole(string $answer): void
     {
-        $this->expectException(NotReadable::class);
+        $this->expectException(PayloadIsUnreadable::class);
         WayleafReviews::read($answer);
     }
 

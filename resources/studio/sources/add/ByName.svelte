@@ -17,7 +17,7 @@
   let subject = $state('');
 
   const place = $derived(places?.find((one) => one.id === chosen));
-  const wantsKey = $derived(/\bkey\b/.test(work.wrong));
+  const wantsKey = $derived(work.needs === 'key');
 
   const search = (): Promise<unknown> =>
     work.during(async () => {

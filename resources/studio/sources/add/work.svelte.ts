@@ -1,4 +1,4 @@
-import { api, ask, type NewSource, type Source } from '../../api/client';
+import { api, ask, Refused, type NewSource, type Source } from '../../api/client';
 import { notices } from '../../parts/notices.svelte';
 import { router } from '../../parts/router.svelte';
 
@@ -6,14 +6,16 @@ import { router } from '../../parts/router.svelte';
 export class Work {
   busy = $state(false);
   wrong = $state('');
+  needs = $state<Refused['needs']>();
 
   async during<T>(work: () => Promise<T>): Promise<T | undefined> {
     this.busy = true;
-    this.wrong = '';
+    [this.wrong, this.needs] = ['', undefined];
     try {
       return await work();
     } catch (error) {
       this.wrong = (error as Error).message;
+      this.needs = error instanceof Refused ? error.needs : undefined;
       return undefined;
     } finally {
       this.busy = false;
@@ -30,6 +32,6 @@ export async function connectAll(wanted: NewSource[]): Promise<void> {
   notices.say(
     wanted.length === 1
       ? `${wanted[0]?.name} is connected; its entries are on their way.`
-      : `${wanted.length} sources are connected; their entries are coming in.`,
+      : `${wanted.length} sources are connected; their entries are on their way.`,
   );
 }

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Gather;
+
+use DomainException;
+
+/** A payload that holds nothing of the kind that was asked for. The message says what was found and what to do. */
+final class PayloadIsUnreadable extends DomainException
+{
+    /** @param  bool  $isPage  whether it is a web page, in which something else may be found */
+    private function __construct(string $message, public readonly bool $isPage)
+    {
+        parent::__construct($message);
+    }
+
+    /** Something else than a feed. */
+    public static function found(string $what, string $remedy): self
+    {
+        return new self("This is $what, not a feed. $remedy", false);
+    }
+
+    /** A page where a feed was looked for. */
+    public static function page(string $remedy): self
+    {
+        return new self("This is a web page, not a feed. $remedy", true);
+    }
+
+    /** A page that lacks what was looked for. */
+    public static function without(string $what, string $remedy): self
+    {
+        return new self("This page has no $what. $remedy", true);
+    }
+
+    /** An answer of a service that is not as it should be. */
+    public static function answer(string $service, string $what): self
+    {
+        return new self(
+            "$service answered with $what. It is tried again by itself; should it stay so, its interface may have changed.",
+            false,
+        );
+    }
+}
