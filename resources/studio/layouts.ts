@@ -13,9 +13,13 @@ export interface SettingsProps {
 const byName = <T>(files: Record<string, T>): Record<string, T> =>
   Object.fromEntries(Object.entries(files).map(([path, file]) => [path.replace(/^.*layouts\/(.*)\/.*$/, '$1'), file]));
 
-/** A small drawing of each layout, from its folder. */
+/** Where the small drawing of each layout is, from its folder; it takes the colour of the words beside it. */
 export const pictures = byName(
-  import.meta.glob<string>('../widget/layouts/*/picture.svg', { eager: true, query: '?raw', import: 'default' }),
+  import.meta.glob<string>('../widget/layouts/*/picture.svg', {
+    eager: true,
+    query: '?url&no-inline',
+    import: 'default',
+  }),
 );
 
 /** The controls of a layout's own settings, where it has any. */

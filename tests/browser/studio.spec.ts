@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, openTopic, signIn } from './people';
+import { GNOMIC } from './setting';
 
 test('the way in is accessible, refuses in words, and holds off forged requests', async ({ page }) => {
   await page.goto('/');
@@ -131,4 +132,44 @@ test('a new site is empty and says what to do first', async ({ page }) => {
     await page.goto(path);
     await expect(page.getByRole('heading', { name: says })).toBeVisible();
   }
+});
+
+test('on a phone every screen fits, and the bench works', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page);
+  for (const path of ['/', '/sources', '/sources/subjects', '/sources/add/hand', '/entries', '/widgets']) {
+    await page.goto(path);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
+  }
+  await page.goto('/sources');
+  await expect(page.getByRole('button', { name: 'Check now' }).first()).toBeInViewport({ ratio: 1 });
+  await page.goto('/widgets/dome4visit');
+  const frames = page.locator('iframe');
+  await expect(frames).toHaveCount(1);
+  await expect(frames).toHaveAttribute('title', /360 pixels/);
+  await page.getByRole('button', { name: '768' }).click();
+  await expect(frames).toHaveAttribute('title', /768 pixels/);
+  await page.locator('[data-phrase=layout]').click();
+  const controls = page.locator('#controls');
+  await expect(controls).toBeVisible();
+  for (const control of await controls.locator(':is(input, select, button)').all()) {
+    const box = await control.boundingBox();
+    expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(390);
+  }
+  await expectAccessible(page, ['landmark-unique'], '.work > :not(.proofs)');
+});
+
+test('the languages of the pages are the site’s, and what is out follows', async ({ page }) => {
+  await signIn(page);
+  await page.getByTitle('Time zone and languages').click();
+  const site = page.getByRole('dialog');
+  await expect(site.getByLabel('Time zone')).toHaveValue('Europe/London');
+  await site.getByRole('checkbox', { name: 'Deutsch' }).uncheck();
+  await expectAccessible(page);
+  await site.getByRole('button', { name: 'Save' }).click();
+  const german = () => page.request.get(`${GNOMIC}/w/dome4visit/at.de.html`).then((answer) => answer.status());
+  await expect.poll(german).toBe(404);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(german).toBe(200);
 });

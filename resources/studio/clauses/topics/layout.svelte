@@ -39,8 +39,7 @@
           aria-pressed={shape.layout.name === name}
           onclick={() => shape.layout.name !== name && setLayout({ name } as LayoutSettings)}
         >
-          <!-- eslint-disable-next-line svelte/no-at-html-tags -- a drawing of ours, from the layout's folder -->
-          <span aria-hidden="true">{@html pictures[name] ?? ''}</span>
+          <span class="drawing" style:mask-image="url('{pictures[name]}')" aria-hidden="true"></span>
           {label}
         </button>
       {/each}
@@ -110,6 +109,12 @@
     padding: 8px;
     border: 1px solid var(--line);
     border-radius: 3px;
+  }
+  .drawing {
+    width: 84px;
+    height: 48px;
+    background: currentColor;
+    mask: center / contain no-repeat;
   }
   .picture[aria-pressed='true'] {
     border-color: var(--accent);
