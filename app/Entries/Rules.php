@@ -6,6 +6,7 @@ namespace App\Entries;
 
 use App\Models\Site;
 use App\Outbox\Outbox;
+use App\Sift\WordMatches;
 use Closure;
 use Gnomic\Sift\Clauses\NeverSaid;
 use Gnomic\Sift\Hold;
@@ -31,7 +32,7 @@ final readonly class Rules
             $site->update(['never' => $words === [] ? null : $words]);
             $all = DB::table('entries')->where('site_id', $site->id);
             $barred = $queries === [] ? '0' : 'id IN (SELECT rowid FROM entry_words WHERE entry_words MATCH ?)';
-            $bindings = $queries === [] ? [] : ['said : ('.implode(' OR ', array_unique($queries)).')'];
+            $bindings = $queries === [] ? [] : [WordMatches::at($site->id, 'said : ('.implode(' OR ', array_unique($queries)).')')];
             (clone $all)->where('barred', true)->whereRaw("NOT ($barred)", $bindings)->update(['barred' => false]);
             (clone $all)->where('barred', false)->whereRaw($barred, $bindings)->update(['barred' => true]);
             $this->outbox->site($site, 'The words never shown have changed');

@@ -201,7 +201,7 @@ final readonly class SiteSieve
             return [];
         }
 
-        return self::refs($query->orderByRaw('published IS NULL, published DESC, ref')->offset($offset)->limit($count));
+        return self::refs($query->orderByRaw('published DESC, ref')->offset($offset)->limit($count));
     }
 
     /** @return list<string> */

@@ -42,7 +42,7 @@ final readonly class SiteTally
 
     public function __construct(private Site $site, private Sieve $sieve)
     {
-        $this->matches = new WordMatches;
+        $this->matches = new WordMatches($site->id);
         $this->classes = $this->classes();
         $this->tally = $this->counted();
     }

@@ -19,6 +19,16 @@ final class WordMatches
     /** @var array<string, string> tables by what they were asked */
     private array $tables = [];
 
+    public function __construct(private readonly int $siteId)
+    {
+    }
+
+    /** What is asked of the index, of one site's entries only. */
+    public static function at(int $siteId, string $query): string
+    {
+        return "site_id : \"$siteId\" AND ($query)";
+    }
+
     public function __destruct()
     {
         foreach ($this->tables as $table) {
@@ -62,7 +72,8 @@ final class WordMatches
         if (! isset($this->tables[$query])) {
             $table = 'matches_'.self::$next++;
             DB::statement("CREATE TEMP TABLE $table (entry INTEGER PRIMARY KEY)");
-            DB::insert("INSERT INTO temp.$table SELECT rowid FROM entry_words WHERE entry_words MATCH ?", [$query]);
+            $asked = self::at($this->siteId, $query);
+            DB::insert("INSERT INTO temp.$table SELECT rowid FROM entry_words WHERE entry_words MATCH ?", [$asked]);
             $this->tables[$query] = $table;
         }
 

@@ -111,11 +111,12 @@ final readonly class Ranking
     /** The order of all but pins in SQL; the choosing of the balanced one comes after. */
     public function sql(): Condition
     {
-        $newest = 'published IS NULL, published DESC, ref';
+        // Where an order descends, SQLite puts what is not known last.
+        $newest = 'published DESC, ref';
         $order = match ($this->wanted->order) {
             Order::Newest => new Condition($newest),
             Order::Oldest => new Condition('published IS NULL, published, ref'),
-            Order::Highest => new Condition("stars IS NULL, stars DESC, $newest"),
+            Order::Highest => new Condition("stars DESC, $newest"),
             Order::Lowest => new Condition("stars IS NULL, stars, $newest"),
             Order::Liked => new Condition("COALESCE(likes, -1) DESC, $newest"),
             Order::Longest => new Condition("length DESC, $newest"),

@@ -34,7 +34,7 @@ test('take', async ({ page }) => {
   await take(page, 'add-source');
   await page.goto('/sources/add/website');
   await page.getByLabel('Address of your own website').fill(SITE);
-  await page.getByRole('button', { name: 'Read it' }).click();
+  await page.getByRole('button', { name: 'Read' }).click();
   await page.getByText('Nothing is connected yet: choose below.').waitFor();
   await take(page, 'website');
   await page.goto('/sources/add/table');
@@ -53,7 +53,7 @@ test('take', async ({ page }) => {
     await page.getByRole('button', { name: 'Allow' }).click();
     await page.getByLabel(account).check();
     await page.getByRole('button', { name: `Connect ${account}` }).click();
-    await page.getByRole('row', { name: new RegExp(`^${account}|.*Healthy`) }).waitFor();
+    await page.getByRole('row', { name: new RegExp(`^${account}.*Healthy`) }).waitFor();
   }
   await page.getByRole('button', { name: 'The Dome, Quillmoor' }).click();
   await page
@@ -87,4 +87,14 @@ test('take', async ({ page }) => {
   await page.goto(`${SITE}/visit`);
   await page.evaluate(() => scrollTo(0, 330));
   await take(page, 'observatory');
+
+  await page.goto('/widgets/dome4visit');
+  await page.locator('[data-phrase=more]').click();
+  await take(page, 'conditions');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/widgets/dome4visit');
+  await openTopic(page, 'stars');
+  await take(page, 'bench-phone');
+  await page.goto('/sources');
+  await take(page, 'sources-phone');
 });
