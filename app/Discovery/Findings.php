@@ -39,9 +39,9 @@ final class Findings
             if (! Discover::isSubject($described)) {
                 continue;
             }
-            $this->subjects[$described->name] ??= ['name' => $described->name, 'kind' => $described->type, 'why' => "$path describes it"];
+            $this->subjects[$described->name] ??= ['name' => $described->name, 'kind' => $described->type, 'why' => "described on $path"];
             foreach ($described->sameAs as $same) {
-                $this->address($same, $described->name, "$path says that it is the same");
+                $this->address($same, $described->name, "linked from $path as the same");
             }
             if ($described->reviews > 0 || $described->figures !== null) {
                 $this->add(
@@ -65,7 +65,7 @@ final class Findings
                 'address' => $feed->address,
                 'name' => $feed->title ?? 'Feed',
                 'subject' => null,
-                'why' => "$path names it in its head",
+                'why' => "linked from $path",
             ];
         }
         foreach ($links as $link) {

@@ -28,7 +28,7 @@ final readonly class Topic
 
     public static function most(): self
     {
-        return new self('most', 'sift', 'Not too many of one', 'at most so many from one author or source');
+        return new self('most', 'sift', 'Limit per author or source', 'no more than a few from the same author or source');
     }
 
     public static function hand(): self

@@ -69,7 +69,7 @@ final class DiscoveryTest extends TestCase
             ),
             '/secret' => self::linked('{"@type":"Product","name":"Never read"}'),
         ]);
-        self::assertSame([['Wheel', 'Product', '/shop describes it']], array_map(array_values(...), $found->subjects));
+        self::assertSame([['Wheel', 'Product', 'described on /shop']], array_map(array_values(...), $found->subjects));
         self::assertSame(
             [['page', 'Wheel', '/shop marks up one review of it', null]],
             array_map(

@@ -40,7 +40,7 @@ final readonly class TagTest
         }
         foreach ($this->terms->none as $tag) {
             if (self::has($line, self::needles([$tag]), false)) {
-                return "It has the $this->noun \"$tag\", which the brief leaves out.";
+                return "It has the $this->noun \"$tag\", which is left out here.";
             }
         }
 

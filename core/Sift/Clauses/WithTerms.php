@@ -123,7 +123,7 @@ final readonly class WithTerms extends Clause
         }
         foreach ($this->none as $word => $term) {
             if ($term->isIn($line)) {
-                return "It says \"$word\", which the brief leaves out.";
+                return "It says \"$word\", which is left out here.";
             }
         }
         foreach ($this->any as $term) {

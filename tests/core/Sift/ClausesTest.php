@@ -185,7 +185,7 @@ final class ClausesTest extends TestCase
             ['words' => ['none' => ['rain*']]],
             $entry(saying: new Saying('It rained')),
             'said',
-            'It says "rain*", which the brief leaves out.',
+            'It says "rain*", which is left out here.',
         ];
         yield 'words with nothing in them ask nothing' => [[], ['words' => ['any' => ['🌟'], 'all' => ['*']]], $entry(), null];
         yield 'a tag' => [[], ['hashtags' => ['any' => ['#Night Sky']]], $entry(tags: ['night sky']), null];

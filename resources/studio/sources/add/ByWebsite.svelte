@@ -79,7 +79,8 @@
       {#each found.subjects as { name, kind, why } (name)}
         <label
           ><input type="checkbox" bind:checked={subjects[name]} /><span
-            ><strong>{name}</strong> <span class="quiet">{kind}; {why}</span></span
+            ><strong>{name}</strong>
+            <span class="quiet">{kind.replaceAll(/(?<=[a-z])(?=[A-Z])/g, ' ').toLowerCase()}; {why}</span></span
           ></label
         >
       {/each}
