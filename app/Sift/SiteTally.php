@@ -284,14 +284,23 @@ final readonly class SiteTally
     /** The class as the database writes it. */
     private static function classOf(Facts $entry): string
     {
-        return (string) RawRows::first('SELECT json_array(?, ?, ?, ?, ?, ?, ?, CAST(? AS REAL), ?, ?, ?, ?, '
-            .'?)', [$entry->source, $entry->kind, (int) $entry->gone, (int) $entry->hidden, (int) $entry->held, (int) $entry->barred,
+        return (string) RawRows::first(
+            'SELECT json_array(?, ?, ?, ?, ?, ?, ?, CAST(? AS REAL), ?, ?, ?, ?, ?)',
+            [
+                $entry->source,
+                $entry->kind,
+                (int) $entry->gone,
+                (int) $entry->hidden,
+                (int) $entry->held,
+                (int) $entry->barred,
                 $entry->duplicateOf === [] ? null : EntryRecord::betweenBars($entry->duplicateOf),
                 $entry->stars,
                 (int) ($entry->length > 0),
                 (int) ($entry->pictures > 0),
                 (int) $entry->replied,
                 $entry->subject,
-                $entry->language]);
+                $entry->language,
+            ],
+        );
     }
 }
