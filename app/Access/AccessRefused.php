@@ -31,6 +31,9 @@ final class AccessRefused extends RuntimeException
 
     public static function otherState(string $service): self
     {
-        return new self($service, "The answer of $service does not belong to what was begun here, so it was not taken. Begin again, in one window.");
+        return new self(
+            $service,
+            "The answer of $service does not belong to what was begun here, so it was not taken. Begin again, in one window.",
+        );
     }
 }
