@@ -12,8 +12,8 @@ export default defineConfig({
   reporter: [['list']],
   use: BROWSER,
   projects: [
-    { name: 'owners', testMatch: ['sift.spec.ts', 'story.spec.ts', 'studio.spec.ts', 'weeding.spec.ts'] },
-    { name: 'visitors', testMatch: ['hostile.spec.ts', 'ways.spec.ts', 'widget.spec.ts'] },
+    { name: 'bench', testMatch: ['sift.spec.ts', 'story.spec.ts', 'studio.spec.ts'] },
+    { name: 'around', testMatch: ['hostile.spec.ts', 'ways.spec.ts', 'weeding.spec.ts', 'widget.spec.ts'] },
   ],
   webServer: serverAt(`var/browser-${PORTS.gnomic}`, { GNOMIC_CADENCE: '5' }),
 });

@@ -49,9 +49,9 @@ run_phpunit() {
 run_vitest() { step "Vitest" npx vitest run --config tests/units/vitest.config.ts; }
 
 # Two demos side by side, each with stories of its own: most of the time is spent waiting for what comes by itself.
-run_browser() { both browser_visitors browser_owners; }
-browser_owners() { GNOMIC_TEST_PORT=18080 step "Playwright, owners" npx playwright test --project=owners; }
-browser_visitors() { GNOMIC_TEST_PORT=18090 step "Playwright, visitors and sources" npx playwright test --project=visitors; }
+run_browser() { both browser_around browser_bench; }
+browser_bench() { GNOMIC_TEST_PORT=18080 step "Playwright, the bench" npx playwright test --project=bench; }
+browser_around() { GNOMIC_TEST_PORT=18090 step "Playwright, what is around it" npx playwright test --project=around; }
 
 run_tests() {
     GNOMIC_DATA=$ROOT/var/test
