@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Channels\Channels;
 use App\Sources\WantedSource;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\In;
 
 /** What a new source is made of: a channel, and what stands for it there: an address, a place, a venue, a board. */
 final class ConnectSource extends FormRequest
@@ -15,11 +18,11 @@ final class ConnectSource extends FormRequest
         return true; // every member of a site may connect; the site itself comes from the session
     }
 
-    /** @return array<string, list<string>> */
-    public function rules(): array
+    /** @return array<string, list<In|string>> */
+    public function rules(Channels $channels): array
     {
         return [
-            'channel' => ['required', 'in:feed,page,wayleaf,ticketwick,shutterfen,corkwall'],
+            'channel' => ['required', Rule::in(array_keys($channels->withAddresses()))],
             'address' => ['required', 'string', 'max:2000'],
             'name' => ['required', 'string', 'max:100'],
             'home' => ['nullable', 'url:http,https', 'max:2000'],
