@@ -114,20 +114,6 @@ final readonly class Catalogue
         return array_keys($this->messages);
     }
 
-    /**
-     * The names that a message is given, for those who compare two languages.
-     *
-     * @return list<string> sorted
-     */
-    public function namesIn(string $key): array
-    {
-        preg_match_all('/\{\s*([a-z][A-Za-z]*)\s*[,}]/', $this->messages[$key] ?? '', $found);
-        $names = array_values(array_unique($found[1]));
-        sort($names);
-
-        return $names;
-    }
-
     /** Another wherever a word is another. */
     public function digest(): string
     {

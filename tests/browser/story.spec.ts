@@ -110,6 +110,8 @@ test('its code, pasted on any origin, shows it: no cookie, nothing from anybody 
   await signIn(page);
   await page.goto(`/widgets/${key}`);
   await page.getByRole('button', { name: 'Get the code' }).click();
+  const copy = page.getByRole('button', { name: 'Copy' }).first();
+  expect((await copy.boundingBox())?.width, 'as wide as its word').toBeLessThan(90);
   const code = (await page.locator('[data-code=tag]').textContent()) ?? '';
   expect(code).toBe(`<script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}"></gnomic-widget>`);
 

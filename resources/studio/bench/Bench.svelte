@@ -3,7 +3,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import type { WholeBrief } from '../api/client';
   import { clock } from '../parts/clock.svelte';
-  import { ago } from '../parts/times';
+  import { since } from '../parts/times';
   import { inDialog, isTyping } from '../parts/keys';
   import Situation from '../parts/Situation.svelte';
   import { Bench } from './bench.svelte';
@@ -98,7 +98,7 @@
         onchange={(event) => bench.rename(event.currentTarget.value)}
       />
       <span class="quiet out">
-        {#if edition}Edition {edition.number}, published {ago(edition.createdAt, clock.now)}{:else}Not published yet{/if}
+        {#if edition}Edition {edition.number}, published {since(edition.createdAt, clock.now)}{:else}Not published yet{/if}
       </span>
       <span class="quiet changes">{changes}</span>
       <Button size="sm" color="light" onclick={() => open('place')}>Get the code</Button>

@@ -54,8 +54,9 @@
 <style>
   label {
     display: grid;
-    grid-template-columns: minmax(0, 200px) minmax(80px, 150px) 70px;
+    grid-template-columns: minmax(0, 15em) minmax(80px, 150px) 70px;
     gap: 12px;
+    padding: 3px 0;
     align-items: center;
     min-height: 32px;
     line-height: 1.25;

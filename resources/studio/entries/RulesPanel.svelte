@@ -77,7 +77,7 @@
               if (rules) rules.hold.starsBelow = below === 0 ? null : below;
             }}
           >
-            <option value={0}>any rating</option>
+            <option value={0}>not used</option>
             {#each [2, 3, 4, 5] as below (below)}<option value={below}>{below} stars</option>{/each}
           </select></label
         >

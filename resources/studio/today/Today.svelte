@@ -2,7 +2,7 @@
   import { onMount } from 'svelte';
   import { api, ask, type Round, type Today } from '../api/client';
   import { clock } from '../parts/clock.svelte';
-  import { ago } from '../parts/times';
+  import { since } from '../parts/times';
   import { told } from '../parts/rounds';
   import Situation from '../parts/Situation.svelte';
 
@@ -58,7 +58,7 @@
     <ol>
       {#each today.rounds as { source, round } (round.id)}
         <li data-outcome={round.outcome}>
-          <span class="when quiet">{ago(round.finishedAt ?? round.startedAt, clock.now)}</span>
+          <span class="when quiet">{since(round.finishedAt ?? round.startedAt, clock.now)}</span>
           <span class="what">
             <a class="name" href="/sources">{source.name}</a>
             {#if round.outcome === 'failed'}<strong class="tone">failed</strong> {round.reason}

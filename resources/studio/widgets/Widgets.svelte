@@ -3,7 +3,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import { api, ask, type Widget } from '../api/client';
   import { clock } from '../parts/clock.svelte';
-  import { ago } from '../parts/times';
+  import { since } from '../parts/times';
   import { notices } from '../parts/notices.svelte';
   import { router } from '../parts/router.svelte';
   import Situation from '../parts/Situation.svelte';
@@ -47,7 +47,7 @@
         <a href="/widgets/{widget.key}">
           <span class="name">{widget.name}</span>
           <span class="small quiet">
-            {#if widget.edition}Edition {widget.edition.number}, published {ago(
+            {#if widget.edition}Edition {widget.edition.number}, published {since(
                 widget.edition.createdAt,
                 clock.now,
               )}{:else}Not published yet{/if}{#if changed(widget)}; <em>with unpublished changes</em>{/if}

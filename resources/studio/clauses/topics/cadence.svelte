@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import { clock } from '../../parts/clock.svelte';
-  import { ago } from '../../parts/times';
+  import { ago, since } from '../../parts/times';
   import Cadence from '../../sources/Cadence.svelte';
   import type { Bench } from '../../bench/bench.svelte';
 
@@ -21,7 +21,7 @@
       <strong>{source.name}</strong>
       <Cadence {source} onchange={() => bench.loadSources()} />
       <span class="small quiet"
-        >checked {ago(source.lastRound?.finishedAt, clock.now)}, next check {ago(source.nextAt, clock.now)}</span
+        >checked {since(source.lastRound?.finishedAt, clock.now)}, next check {ago(source.nextAt, clock.now)}</span
       >
     </li>
   {:else}

@@ -72,7 +72,7 @@
               type="number"
               min="1"
               max="100"
-              placeholder="the same"
+              placeholder="same"
               value={brief.sift.fewer[on] ?? ''}
               oninput={(event) => setFewer(on, event.currentTarget.valueAsNumber)}
             /></label

@@ -79,7 +79,8 @@
     overflow-wrap: anywhere;
     user-select: all;
   }
-  button {
+  .row button {
+    flex: none;
     cursor: pointer;
   }
 </style>
