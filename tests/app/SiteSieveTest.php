@@ -7,7 +7,9 @@ namespace Tests\app;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Subject;
+use App\Sift\SiteContexts;
 use App\Sift\SiteSieve;
+use App\Sift\SiteTally;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
@@ -17,12 +19,18 @@ use Gnomic\Entry\Media;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
+use Gnomic\Sift\Clauses\Length;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Sieve;
 use Gnomic\Sift\Sifting;
 use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Tally;
+use Gnomic\Sift\TallyClass;
 use Gnomic\Sift\Term;
+use LogicException;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use ReflectionClass;
 use Tests\TestCase;
 
 /** The database's sieve and the plain one give the same, for many briefs over many entries, made by chance with a fixed seed. */
@@ -175,6 +183,53 @@ final class SiteSieveTest extends TestCase
         self::assertSame(['the-dome:a'], $shown(['hashtags' => ['any' => $tags]]));
         self::assertSame(['the-dome:b'], $shown(['labels' => ['none' => $tags]]));
         self::assertSame([], $shown(['hashtags' => ['all' => $tags]]));
+    }
+
+    /** As many as a figure needs digits for: there are fewer such clauses now, and may be more. */
+    public function test_clauses_that_are_asked_entry_by_entry_may_be_as_many_as_a_whole_number_has_bits(): void
+    {
+        $site = $this->site();
+        $entries = array_map(
+            fn (int $length): Entry => new Entry("e$length", Kind::Review, text: str_repeat('x', $length)),
+            range(1, 160),
+        );
+        $this->store($this->source($site), $entries);
+        $context = SiteContexts::of($site)->for(BriefReader::read(['version' => 2])->criteria);
+        foreach ([6, 7, 13, 40] as $many) {
+            $sieve = self::sieveOf($many, $context);
+            self::assertCount($many, $sieve->own());
+            $plain = [];
+            foreach (EntryRecord::query()->get() as $record) {
+                $facts = $record->facts();
+                $plain[] = new TallyClass($sieve->failures($facts), $sieve->counts($facts), $facts->source, $facts->stars, true, 1, null);
+            }
+            self::assertEquals(
+                (new Tally($sieve, $plain))->steps([], 0),
+                (new SiteTally($site, $sieve))->tally->steps([], 0),
+                "$many clauses",
+            );
+        }
+        $this->expectException(LogicException::class);
+        self::sieveOf(63, $context);
+    }
+
+    /** A sieve of so many clauses on length, each a little stricter or laxer than the one before. */
+    private static function sieveOf(int $many, SiteContext $context): Sieve
+    {
+        $wanted = BriefReader::read(['version' => 2])->criteria;
+        $clauses = array_map(
+            fn (int $number): ?Length => Length::of(
+                $wanted->with('/sift/length', ['from' => 3 * $number % 50, 'to' => 160 - 2 * $number]),
+                $context,
+            ),
+            range(1, $many),
+        );
+
+        $class = new ReflectionClass(Sieve::class);
+        $sieve = $class->newInstanceWithoutConstructor();
+        $class->getConstructor()?->invoke($sieve, $wanted, $context, $clauses, []);
+
+        return $sieve;
     }
 
     public function test_another_sites_entries_are_never_seen(): void
