@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Console\ErrorsAside;
 use App\Http\Middleware\CurrentSite;
 use App\Http\Middleware\StudioHeaders;
 use App\Http\Problems;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -30,5 +32,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         Problems::register($exceptions);
     })
     ->create();
+
+$app->singleton(ExceptionHandler::class, ErrorsAside::class);
 
 return $app->useStoragePath("$data/storage")->useEnvironmentPath($data);

@@ -7,6 +7,7 @@ namespace App\Console;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Json\Echoed;
 use InvalidArgumentException;
 
 /** What commands take from files and from standard input. */
@@ -17,7 +18,9 @@ final class Inputs
     {
         $contents = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) ? @file_get_contents($path) : false);
 
-        return $contents === false ? throw new InvalidArgumentException("There is no file $path that can be read.") : $contents;
+        return $contents === false
+            ? throw new InvalidArgumentException('There is no file '.Echoed::short($path).' that can be read.')
+            : $contents;
     }
 
     /** @throws InvalidArgumentException|BriefIsWrong */

@@ -10,7 +10,10 @@ use Gnomic\Entry\RatingException;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
+use Gnomic\Json\JsonIsBroken;
+use Gnomic\Json\JsonText;
 use Gnomic\Json\MemberIsWrong;
+use Gnomic\Text\Charset;
 
 /** JSON Lines of entries, in and out. */
 final class Lines
@@ -31,19 +34,24 @@ final class Lines
     public static function read(string $text): Reading
     {
         $entries = $problems = [];
-        foreach (explode("\n", $text) as $index => $line) {
+        foreach (explode("\n", Charset::decoded($text, null)->text) as $index => $line) {
             if (trim($line) === '') {
                 continue;
             }
             try {
-                $value = json_decode($line, true, 64);
-                $entries[] = $value === null ? throw MemberIsWrong::at('/', 'a JSON object', $line) : EntryJson::read($value);
+                $value = JsonText::decode($line);
+                $entries[] = $entry = EntryJson::read($value);
+                foreach (EntryJson::unusable($value, $entry) as $told) {
+                    $problems[] = new Problem('line '.($index + 1), $told);
+                }
             } catch (MemberIsWrong|RatingException $wrong) {
                 $problems[] = new Problem('line '.($index + 1), $wrong->getMessage());
+            } catch (JsonIsBroken $wrong) {
+                $problems[] = new Problem('line '.($index + 1).", column $wrong->column", "This is not JSON: $wrong->what");
             }
         }
         if ($entries === [] && $problems !== []) {
-            throw PayloadIsUnreadable::found('no JSON Lines of entries', "First of all, $problems[0]");
+            throw PayloadIsUnreadable::lines((string) $problems[0], count($problems));
         }
 
         return new Reading('JSON Lines', $entries, $problems);

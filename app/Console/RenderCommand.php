@@ -13,8 +13,6 @@ use Gnomic\Brief\Brief;
 use Gnomic\Dress\Look;
 use Gnomic\Edition\Honesty;
 use Gnomic\Entry\Entry;
-use Gnomic\Sift\Facts;
-use Gnomic\Sift\Sifting;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Text\Catalogue;
 use Illuminate\Console\Command;
@@ -71,21 +69,17 @@ final class RenderCommand extends Command
     /** @param  list<Entry>  $entries */
     private function content(Brief $brief, SiteContext $site, array $entries, Catalogue $words, Look $look): Content
     {
-        $byId = [];
-        foreach ($entries as $entry) {
-            $byId[$entry->id] = $entry;
-        }
-        $sifting = Sifting::of($brief->criteria, array_map(Facts::of(...), $entries), $site);
+        $sifted = new SiftedEntries($brief->criteria, $entries, $site);
 
         return new Content(
             $brief,
             $site,
-            array_map(fn (string $id): Entry => $byId[$id], $sifting->selection()->shown),
-            $sifting->tally->overall(),
+            $sifted->shown(),
+            $sifted->sifting->tally->overall(),
             $site->now->getTimezone(),
             $words,
             $look,
-            note: Honesty::note($sifting->tally, $words),
+            note: Honesty::note($sifted->sifting->tally, $words),
         );
     }
 }

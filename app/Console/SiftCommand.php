@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Gnomic\Brief\Doubts;
-use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sifting;
 use Illuminate\Console\Command;
 
@@ -30,16 +29,12 @@ final class SiftCommand extends Command
             foreach (Doubts::about($brief->criteria) as $doubt) {
                 $this->aside($doubt['text']);
             }
-            $sifting = Sifting::of($brief->criteria, array_map(Facts::of(...), $reading->entries), $this->siteContext());
+            $entries = new SiftedEntries($brief->criteria, $reading->entries, $this->siteContext());
             if ($this->option('why')) {
-                $this->printWhy($sifting);
+                $this->printWhy($entries->sifting);
             } else {
-                $byId = [];
-                foreach ($reading->entries as $entry) {
-                    $byId[$entry->id] = $entry;
-                }
-                foreach ($sifting->selection()->shown as $id) {
-                    $this->put(Lines::write($byId[$id])."\n");
+                foreach ($entries->shown() as $entry) {
+                    $this->put(Lines::write($entry)."\n");
                 }
             }
         });
@@ -60,7 +55,13 @@ final class SiftCommand extends Command
         foreach ($sifting->verdicts() as $verdict) {
             $this->put(
                 json_encode(
-                    ['id' => $verdict->id, 'shown' => $verdict->shown, 'step' => $verdict->step, 'reason' => $verdict->reason],
+                    [
+                        'id' => $verdict->id,
+                        'source' => $verdict->source === '' ? null : $verdict->source,
+                        'shown' => $verdict->shown,
+                        'step' => $verdict->step,
+                        'reason' => $verdict->reason,
+                    ],
                     JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
                 )
                     ."\n",

@@ -16,6 +16,9 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 /** Bad input ends a command with status 1 and one clear line on standard error. */
 trait TellsProblems
 {
+    /** Of many problems, how many are told one by one. */
+    private const TOLD = 20;
+
     /** @param  Closure(): void  $work */
     private function tell(Closure $work): int
     {
@@ -33,8 +36,12 @@ trait TellsProblems
     /** @param  list<Problem>  $problems */
     private function tellAside(array $problems): void
     {
-        foreach ($problems as $problem) {
+        foreach (array_slice($problems, 0, self::TOLD) as $problem) {
             $this->aside((string) $problem);
+        }
+        $more = count($problems) - self::TOLD;
+        if ($more > 0) {
+            $this->aside('... and '.number_format($more).' more like these, '.number_format(count($problems)).' in all.');
         }
     }
 

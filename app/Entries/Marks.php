@@ -71,7 +71,7 @@ final readonly class Marks
 
                 return [
                     'own_labels' => $own === [] ? null : $own,
-                    'labels' => EntryRecord::betweenBars(Tags::each([...array_values($came), ...$own])),
+                    'labels' => Tags::line(Tags::each([...array_values($came), ...$own])),
                 ];
             });
     }

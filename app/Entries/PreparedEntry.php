@@ -78,8 +78,8 @@ final readonly class PreparedEntry
             'pictures' => $this->facts->pictures,
             'replied' => $this->facts->replied,
             'likes' => $this->facts->likes,
-            'tags' => EntryRecord::betweenBars($this->facts->tags),
-            'labels' => EntryRecord::betweenBars(Tags::each([...$this->entry->tags, ...$ownLabels])),
+            'tags' => Tags::line($this->facts->tags),
+            'labels' => Tags::line(Tags::each([...$this->entry->tags, ...$ownLabels])),
             'said' => Tokens::inAscii($this->facts->saying->line()),
             'shuffle_key' => Facts::shuffleKeyOf($ref),
         ];

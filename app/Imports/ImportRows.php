@@ -16,6 +16,8 @@ use Gnomic\Gather\Tables\EntryRows;
 use Gnomic\Gather\Tables\Table;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Gather\Tables\TableReader;
+use Gnomic\Json\JsonIsBroken;
+use Gnomic\Json\JsonText;
 use Gnomic\Json\MemberIsWrong;
 
 /** A file that was handed over, as rows of entries: a table by its columns, or JSON Lines. */
@@ -40,7 +42,7 @@ final readonly class ImportRows
     {
         $bytes = (string) file_get_contents($import->file());
         $zone = $import->site->zone();
-        if (preg_match('/^\s*\{/', $bytes) === 1) {
+        if (self::areLines($bytes)) {
             return new self(null, null, DateOrder::DayFirst, $bytes, $zone);
         }
         $table = TableReader::read($bytes);
@@ -48,6 +50,12 @@ final readonly class ImportRows
         $order = DateOrder::tryFrom((string) $import->dates) ?? DateOrder::evident(EntryRows::dates($table, $columns));
 
         return new self($table, $columns, $order, '', $zone);
+    }
+
+    /** Whether it is JSON Lines: it begins with an object. */
+    public static function areLines(string $bytes): bool
+    {
+        return preg_match('/^(?:\xEF\xBB\xBF)?\s*\{/', $bytes) === 1;
     }
 
     public function count(): int
@@ -74,9 +82,13 @@ final readonly class ImportRows
         }
         foreach (explode("\n", rtrim($this->lines)) as $index => $line) {
             try {
-                yield new EntryRow($index + 1, EntryJson::read(json_decode($line, true, 64)), []);
+                $value = JsonText::decode($line);
+                $entry = EntryJson::read($value);
+                yield new EntryRow($index + 1, $entry, [], EntryJson::unusable($value, $entry));
             } catch (MemberIsWrong|RatingException $wrong) {
                 yield new EntryRow($index + 1, null, [$wrong->getMessage()]);
+            } catch (JsonIsBroken $wrong) {
+                yield new EntryRow($index + 1, null, ["This is not JSON, column $wrong->column: $wrong->what"]);
             }
         }
     }

@@ -56,8 +56,10 @@ final class LookAtTable implements ShouldQueue
     private function entries(Import $import, EntryStore $store): void
     {
         $said = $import->columns ?? Memory::of($import);
+        $isFirstLook = $import->columns === null;
         $rows = ImportRows::of($import, $said);
         $import->update(['columns' => $rows->columns?->places, 'total' => $rows->count()]);
+        Header::keep($import, $rows->table);
         if (! $rows->saysSomething()) {
             $import->update(['state' => 'asking', 'reason' => TableIsWrong::nothingKnown()->getMessage()]);
 
@@ -100,9 +102,24 @@ final class LookAtTable implements ShouldQueue
             }
         }
         rename($import->rows().'.new', $import->rows());
-        $import->update(['counts' => $counts, 'done' => array_sum($counts),
-            'state' => $rows->order === null ? 'asking' : 'ready',
-            'reason' => $rows->order === null ? 'Dates in this file fit both ways, day first and month first. Say which it is.' : null]);
+        $asked = self::asked($rows, $isFirstLook);
+        $import->update([
+            'counts' => $counts,
+            'done' => array_sum($counts),
+            'state' => $asked === null ? 'ready' : 'asking',
+            'reason' => $asked,
+        ]);
+    }
+
+    /** What only the owner can say; null where nothing is open. */
+    private static function asked(ImportRows $rows, bool $isFirstLook): ?string
+    {
+        return match (true) {
+            $rows->order === null => 'Dates in this file fit both ways, day first and month first. Say which it is.',
+            $isFirstLook && $rows->table?->isNamed === false => 'No row of this file names its columns. Gnomic told them from what they '
+                .'hold: check which is which, and say so.',
+            default => null,
+        };
     }
 
     /** @return array<array-key, Known> */

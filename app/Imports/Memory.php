@@ -44,7 +44,10 @@ final class Memory
     private static function header(Import $import): ?string
     {
         try {
-            return hash('xxh128', implode("\n", TableReader::read((string) file_get_contents($import->file()))->header));
+            $table = TableReader::read((string) file_get_contents($import->file()));
+
+            // Names that were made up tell nothing of the next file.
+            return $table->isNamed ? hash('xxh128', implode("\n", $table->header)) : null;
         } catch (TableIsWrong) {
             return null; // JSON Lines, or told when it is looked at
         }

@@ -8,6 +8,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Saying;
+use Gnomic\Text\Tags;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -25,7 +26,7 @@ use Illuminate\Support\Carbon;
  * @property string $kind
  * @property float|null $stars
  * @property int $length
- * @property int|null $published
+ * @property float|null $published  seconds since 1970, with what is written of their fractions
  * @property bool $gone
  * @property bool $hidden
  * @property bool $duplicate  another entry speaks for it
@@ -159,8 +160,8 @@ final class EntryRecord extends Model
             pictures: $this->pictures,
             replied: $this->replied,
             likes: $this->likes,
-            tags: self::apart($this->tags),
-            labels: self::apart($this->labels),
+            tags: Tags::ofLine($this->tags),
+            labels: Tags::ofLine($this->labels),
             saying: new Saying((is_string($title) ? $title : '')."\n".(is_string($text) ? $text : '')),
         );
     }

@@ -37,7 +37,7 @@ final readonly class SiteTally
 
     public WordMatches $matches;
 
-    /** @var array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}> */
+    /** @var array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}> */
     private array $classes;
 
     public function __construct(private Site $site, private Sieve $sieve)
@@ -78,7 +78,7 @@ final readonly class SiteTally
     }
 
     /** @param  int  $more  failures besides those of the facts */
-    private static function one(Facts $facts, Sieve $sieve, int $times, ?int $oldest, int $more): TallyClass
+    private static function one(Facts $facts, Sieve $sieve, int $times, ?float $oldest, int $more): TallyClass
     {
         return new TallyClass(
             ($facts->id === '' ? $sieve->failuresOfClass($facts) : $sieve->failures($facts)) | $more,
@@ -92,7 +92,7 @@ final readonly class SiteTally
     }
 
     /**
-     * @return array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}> by class; how often each figure occurs in it
+     * @return array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}> by class; how often each figure occurs in it
      */
     private function classes(): array
     {
@@ -106,7 +106,11 @@ final readonly class SiteTally
                 $found === null => [0 => $figures],
                 default => [0 => $found[$class] ?? 0, 1 => $figures - ($found[$class] ?? 0)],
             };
-            $classes[$class] = ['facts' => self::factsOf($class), 'oldest' => $oldest === null ? null : (int) $oldest, 'times' => $times];
+            $classes[$class] = [
+                'facts' => self::factsOf($class),
+                'oldest' => $oldest === null ? null : (float) $oldest,
+                'times' => $times,
+            ];
         }
 
         return $classes;
@@ -211,7 +215,7 @@ final readonly class SiteTally
     /**
      * Takes those that are picked out of their classes.
      *
-     * @param  array<string, array{facts: Facts, oldest: int|null, times: array<int, int>}>  $classes
+     * @param  array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}>  $classes
      * @return list<Facts>
      */
     private function takeOut(array &$classes): array

@@ -8,6 +8,7 @@ use App\Models\EntryRecord;
 use App\Models\Site;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Saying;
+use Gnomic\Text\Tags;
 use Illuminate\Support\Facades\DB;
 
 /** What clauses ask of stored entries, from their columns alone: payloads are long. */
@@ -82,7 +83,7 @@ final class StoredFacts
             kind: (string) $text('kind'),
             stars: is_numeric($row['stars'] ?? null) ? (float) $row['stars'] : null,
             length: (int) $number('length'),
-            published: $number('published'),
+            published: is_numeric($row['published'] ?? null) ? (float) $row['published'] : null,
             gone: (bool) $number('gone'),
             hidden: (bool) $number('hidden'),
             duplicateOf: EntryRecord::apart($text('duplicate_of')),
@@ -93,8 +94,8 @@ final class StoredFacts
             pictures: (int) $number('pictures'),
             replied: (bool) $number('replied'),
             likes: $number('likes'),
-            tags: EntryRecord::apart($text('tags')),
-            labels: EntryRecord::apart($text('labels')),
+            tags: Tags::ofLine((string) $text('tags')),
+            labels: Tags::ofLine((string) $text('labels')),
             saying: Saying::kept((string) $text('said')),
             barred: (bool) $number('barred'),
         );

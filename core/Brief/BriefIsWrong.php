@@ -23,6 +23,6 @@ final class BriefIsWrong extends DomainException
 
     public static function syntax(string $why): self
     {
-        return new self('/', "The brief is not JSON: $why.");
+        return new self('/', "The brief is not JSON: $why");
     }
 }

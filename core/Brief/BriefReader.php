@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Brief;
 
+use Gnomic\Json\JsonIsBroken;
+use Gnomic\Json\JsonText;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Schema\ObjectSchema;
 use Gnomic\Shape\Shape;
 use Gnomic\Sift\Criteria;
-use JsonException;
 use stdClass;
 
 /**
@@ -44,8 +45,8 @@ final class BriefReader
     public static function fromJson(string $json): Brief
     {
         try {
-            return self::read(json_decode($json, false, 64, JSON_THROW_ON_ERROR));
-        } catch (JsonException $wrong) {
+            return self::read(JsonText::decode($json, objects: true));
+        } catch (JsonIsBroken $wrong) {
             throw BriefIsWrong::syntax($wrong->getMessage());
         }
     }

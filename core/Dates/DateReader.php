@@ -14,13 +14,13 @@ use DateTimeZone;
  */
 final class DateReader
 {
-    private const CLOCK = '(?<h>\d{1,2}):(?<i>\d{2})(?::(?<s>\d{2})(?:[.,]\d+)?)?\s*(?<half>[ap]\.?m\.?)?';
+    private const CLOCK = '(?<h>\d{1,2}):(?<i>\d{2})(?::(?<s>\d{2})(?:[.,](?<u>\d+))?)?\s*(?<half>[ap]\.?m\.?)?';
 
     private const ZONE = '(?<zone>[A-Za-z]{1,5}(?:\s*[+-]\d{1,2}:?\d{0,2})?|[+\-\x{2212}]\d{1,2}:?\d{0,2})?';
 
     /**
      * @param  DateTimeZone  $assumed  the zone of a date that names none, or one that is not known
-     * @return DateTimeImmutable|null whole seconds, in the zone that was written; null where no date can be made out
+     * @return DateTimeImmutable|null in the zone that was written, to the millionth of a second; null where no date can be made out
      */
     public static function read(string $written, DateTimeZone $assumed = new DateTimeZone('UTC')): ?DateTimeImmutable
     {
@@ -33,7 +33,7 @@ final class DateReader
     private static function iso(string $text, DateTimeZone $assumed): ?DateTimeImmutable
     {
         $pattern = '~^(?<y>\d{4})(?:[-/.]?(?<m>\d{1,2})(?:[-/.]?(?<d>\d{1,2})'
-            .'(?:(?:[Tt]|,?\s+|:)(?<h>\d{1,2})(?::?(?<i>\d{2})(?::?(?<s>\d{2})(?:[.,]\d+)?)?)?\s*'.self::ZONE.')?)?)?\.?$~u';
+            .'(?:(?:[Tt]|,?\s+|:)(?<h>\d{1,2})(?::?(?<i>\d{2})(?::?(?<s>\d{2})(?:[.,](?<u>\d+))?)?)?\s*'.self::ZONE.')?)?)?\.?$~u';
         if (preg_match($pattern, $text, $parts, PREG_UNMATCHED_AS_NULL) !== 1 || preg_match('/^\d{5}$|^\d{7}$|^\d{9,13}$/', $text) === 1) {
             return null;
         }
@@ -45,7 +45,7 @@ final class DateReader
     {
         return match (preg_match('/^\d{9,13}$/', $text) === 1 ? strlen($text) : 0) {
             9, 10 => new DateTimeImmutable("@$text"),
-            12, 13 => new DateTimeImmutable('@'.substr($text, 0, -3)),
+            12, 13 => new DateTimeImmutable('@'.substr($text, 0, -3).'.'.substr($text, -3)),
             default => null,
         };
     }
@@ -88,7 +88,13 @@ final class DateReader
         return (new DateTimeImmutable('@0'))
             ->setTimezone(Zones::named($parts['zone'] ?? null) ?? $assumed)
             ->setDate($year, $month, $day)
-            ->setTime($hour, $minute, min($second, 59)); // a leap second is shown as the one before it
+            // a leap second is shown as the one before it
+            ->setTime($hour, $minute, min($second, 59), self::millionths($parts['u'] ?? null));
+    }
+
+    private static function millionths(?string $fraction): int
+    {
+        return (int) substr(str_pad((string) $fraction, 6, '0'), 0, 6);
     }
 
     /** RFC 2822 §4.3: two digits below 50 are of this century, the others, and three digits, count from 1900. */

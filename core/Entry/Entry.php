@@ -5,14 +5,25 @@ declare(strict_types=1);
 namespace Gnomic\Entry;
 
 use DateTimeImmutable;
+use Gnomic\Text\Address;
+use LogicException;
 
-/** One review, testimonial or post in the common form, whatever brought it. Absent is null, never a guess. */
+/**
+ * One review, testimonial or post in the common form, whatever brought it. Absent is null, never a guess. Whatever way it came:
+ * its identifier is not empty, its addresses are the web's (others are left out), and what its markup shows is among its media.
+ */
 final readonly class Entry
 {
+    public ?string $url;
+
+    /** @var list<Media> */
+    public array $media;
+
     /**
-     * @param  string  $id  identity within its source, or within the file it came from
+     * @param  string  $id  identity within its source, or within the file it came from; never empty
      * @param  string  $text  plain text, line breaks kept; empty where nothing was written
      * @param  string|null  $html  the same words as sanitised HTML
+     * @param  string|null  $url  address at the source
      * @param  string|null  $language  BCP 47 tag
      * @param  DateTimeImmutable|null  $updated  when it was edited at the source
      * @param  list<Media>  $media
@@ -24,7 +35,7 @@ final readonly class Entry
         public Kind $kind,
         public ?string $source = null,
         public ?string $subject = null,
-        public ?string $url = null,
+        ?string $url = null,
         public Author $author = new Author,
         public ?Rating $rating = null,
         public ?string $title = null,
@@ -34,12 +45,17 @@ final readonly class Entry
         public ?DateTimeImmutable $published = null,
         public ?DateTimeImmutable $updated = null,
         public ?Reply $reply = null,
-        public array $media = [],
+        array $media = [],
         public array $tags = [],
         public ?int $likes = null,
         public ?int $comments = null,
         public ?string $original = null,
     ) {
+        if ($id === '') {
+            throw new LogicException('An entry needs an identifier.');
+        }
+        $this->url = Address::webOrNull($url, null);
+        $this->media = array_values(array_filter($media, fn (Media $one): bool => Address::isWeb($one->url)));
     }
 
     /** The same entry as part of a source. */

@@ -7,8 +7,11 @@ namespace Gnomic\Entry;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Dates\DateReader;
+use Gnomic\Json\Echoed;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
+use Gnomic\Text\Address;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
 /** The normalised entry as JSON: the form in which entries are printed, exported and read back (docs/formats.md). */
@@ -46,15 +49,21 @@ final class EntryJson
         return ['value' => $rating->value, 'best' => $rating->scale->best, 'worst' => $rating->scale->worst, 'stars' => $rating->stars()];
     }
 
-    /** RFC 3339 with the zone it came with, "Z" for UTC. */
+    /** RFC 3339 with the zone it came with, "Z" for UTC, and fractions of a second where there are any. */
     public static function date(?DateTimeImmutable $date): ?string
     {
-        return $date?->format($date->getOffset() === 0 ? 'Y-m-d\TH:i:s\Z' : DATE_RFC3339);
+        if ($date === null) {
+            return null;
+        }
+        $fraction = rtrim($date->format('u'), '0');
+
+        return $date->format('Y-m-d\TH:i:s').($fraction === '' ? '' : ".$fraction").$date->format($date->getOffset() === 0 ? '\Z' : 'P');
     }
 
     /**
-     * Reads one entry. Members may be missing; without an id, one is made from the words and the author.
-     * Words and markup are tidied and sanitised as if they came from outside, because they do.
+     * Reads one entry. All members but the kind may be missing; without an id, one is made from the words and the author.
+     * Words and markup are tidied and sanitised as if they came from outside, because they do; addresses that are none of the
+     * web's are left out, and told by unusable().
      *
      * @throws MemberIsWrong where a member has another type than the form says
      * @throws RatingException where the rating is not on its scale
@@ -87,8 +96,14 @@ final class EntryJson
         $text = $members->stringOrNull('text');
         $text = $text === null ? ($html === null ? '' : Html::toText($html)) : ($ours ? $text : Words::tidy($text));
 
+        $id = $members->stringOrNull('id');
+        if ($id !== null && trim($id) === '') {
+            throw MemberIsWrong::at($members->to('id'), 'a text that is not empty', $id);
+        }
+        $media = self::media($members);
+
         return new Entry(
-            id: $members->textOrNull('id') ?? substr(hash('sha256', $author->stringOrNull('name')."\n".$text), 0, 16),
+            id: $id ?? substr(hash('sha256', $author->stringOrNull('name')."\n".$text), 0, 16),
             kind: self::kind($members),
             source: $members->stringOrNull('source'),
             subject: $members->stringOrNull('subject'),
@@ -99,20 +114,80 @@ final class EntryJson
             title: $members->stringOrNull('title'),
             text: $text,
             html: $html,
-            language: $members->stringOrNull('language'),
+            language: $ours ? $members->stringOrNull('language') : self::language($members),
             published: self::readDate($members, 'published'),
             updated: self::readDate($members, 'updated'),
             reply: $reply === null ? null : new Reply(Words::tidy($reply->string('text')), self::readDate($reply, 'published')),
-            media: self::media($members),
+            media: $ours ? $media : self::withPictures($media, $members->stringOrNull('html')),
             tags: $members->strings('tags'),
-            likes: $members->intOrNull('likes'),
-            comments: $members->intOrNull('comments'),
+            likes: $members->countOrNull('likes'),
+            comments: $members->countOrNull('comments'),
         );
+    }
+
+    /**
+     * What of the JSON could not be taken over: addresses that are none of the web's.
+     *
+     * @return list<string> each in a sentence
+     */
+    public static function unusable(mixed $value, Entry $entry): array
+    {
+        $members = Members::of($value);
+        $author = $members->object('author');
+        $told = array_filter([
+            $members->to('url') => $entry->url === null ? $members->stringOrNull('url') : null,
+            $author->to('url') => $entry->author->url === null ? $author->stringOrNull('url') : null,
+            $author->to('image') => $entry->author->image === null ? $author->stringOrNull('image') : null,
+        ], fn (?string $written): bool => $written !== null && trim($written) !== '');
+        foreach ($members->list('media') as $index => $item) {
+            $url = is_array($item) && is_string($item['url'] ?? null) ? $item['url'] : '';
+            $told += Address::isWeb($url) ? [] : [$members->to('media')."/$index/url" => $url];
+        }
+
+        return array_values(array_map(
+            fn (
+                string $pointer,
+                string $written,
+            ): string => "$pointer is no address of the web and was left out: \"".Echoed::short($written).'".',
+            array_keys($told),
+            $told,
+        ));
+    }
+
+    /**
+     * With the pictures that its markup shows.
+     *
+     * @param  list<Media>  $media
+     * @return list<Media>
+     */
+    private static function withPictures(array $media, ?string $html): array
+    {
+        $known = array_map(fn (Media $one): string => $one->url, $media);
+        foreach (Html::pictures((string) $html, null) as $picture) {
+            if (! in_array($picture->url, $known, true)) {
+                $known[] = $picture->url;
+                $media[] = $picture;
+            }
+        }
+
+        return $media;
+    }
+
+    /** A tag as BCP 47 writes it, of a language that there is. "und" is none. */
+    private static function language(Members $members): ?string
+    {
+        $tag = $members->stringOrNull('language');
+        if ($tag === null || preg_match('/^und$/i', $tag) === 1) {
+            return null;
+        }
+
+        return LanguageTag::isSensible($tag) ? $tag
+            : throw MemberIsWrong::at($members->to('language'), 'a language tag such as "en" or "pt-BR" (BCP 47)', $tag);
     }
 
     private static function kind(Members $members): Kind
     {
-        $name = $members->stringOrNull('kind') ?? ($members->has('rating') ? 'review' : 'post');
+        $name = $members->string('kind');
 
         return Kind::tryFrom($name) ?? throw MemberIsWrong::at($members->to('kind'), '"review", "testimonial" or "post"', $name);
     }
@@ -148,7 +223,7 @@ final class EntryJson
             $url = $item->string('url');
             $type = Media::typeOf($item->stringOrNull('type'), $url);
             if ($type !== null) {
-                $media[] = new Media($type, $url, $item->intOrNull('width'), $item->intOrNull('height'), $item->stringOrNull('alt'));
+                $media[] = new Media($type, $url, $item->countOrNull('width'), $item->countOrNull('height'), $item->stringOrNull('alt'));
             }
         }
 

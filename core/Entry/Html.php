@@ -18,7 +18,10 @@ use Symfony\Component\HtmlSanitizer\HtmlSanitizerConfig;
 final class Html
 {
     /** Characters of markup that are read; what is beyond is cut. Far more than any review has. */
-    private const MOST = 500_000;
+    private const MOST = 200_000;
+
+    /** Of the markup of one entry. */
+    private const MOST_TAGS = 10_000;
 
     private const KEPT = ['p', 'br', 'b', 'strong', 'i', 'em', 'u', 's', 'del', 'ins', 'mark', 'small', 'sub', 'sup', 'q',
         'cite', 'abbr', 'code', 'pre', 'blockquote', 'ul', 'ol', 'li', 'dl', 'dt', 'dd', 'hr', 'h3', 'h4', 'h5', 'h6', 'a'];
@@ -50,7 +53,7 @@ final class Html
      */
     public static function sanitised(string $html, ?string $base): string
     {
-        $html = mb_scrub(mb_substr($html, 0, self::MOST));
+        $html = self::bounded($html);
         if ($base !== null && stripos($html, 'href') !== false) {
             $html = self::withWholeLinks($html, $base);
         }
@@ -61,7 +64,7 @@ final class Html
     /** Text as it reads on a page: blocks on lines of their own, scripts and styles left out, entities decoded. */
     public static function toText(string $html): string
     {
-        $html = mb_scrub(mb_substr($html, 0, self::MOST));
+        $html = self::bounded($html);
         if (! str_contains($html, '<')) {
             return Words::tidy(html_entity_decode($html, ENT_QUOTES | ENT_HTML5, 'UTF-8'));
         }
@@ -82,7 +85,7 @@ final class Html
             return [];
         }
         $pictures = [];
-        $fragment = self::parsed(mb_substr($html, 0, self::MOST)); // kept in hand: its elements live no longer than it
+        $fragment = self::parsed(self::bounded($html)); // kept in hand: its elements live no longer than it
         foreach (self::elements($fragment, 'img') as $image) {
             $url = Address::webOrNull($image->getAttribute('src'), $base);
             [$width, $height] = [self::pixels($image->getAttribute('width')), self::pixels($image->getAttribute('height'))];
@@ -94,11 +97,11 @@ final class Html
         return $pictures;
     }
 
-    /** What toText() says of something that has been parsed already. */
-    public static function textOf(DOMNode $node): string
+    /** What toText() says of something that has been parsed already. @param  int  $most  bytes after which it breaks off */
+    public static function textOf(DOMNode $node, int $most = self::MOST): string
     {
         $text = '';
-        self::speak($node, $text, false);
+        self::speak($node, $text, false, $most);
 
         return Words::tidy($text);
     }
@@ -142,7 +145,13 @@ final class Html
 
     public static function document(string $html): DOMDocument
     {
-        return self::parser()->loadHTML($html);
+        return self::parser()->loadHTML(BoundedMarkup::of($html)->html);
+    }
+
+    /** As much of a fragment as is read, in bounds that a parser can be given. */
+    private static function bounded(string $html): string
+    {
+        return BoundedMarkup::of(mb_scrub(mb_substr($html, 0, self::MOST)), self::MOST_TAGS)->html;
     }
 
     private static function withWholeLinks(string $html, string $base): string
@@ -158,9 +167,9 @@ final class Html
         return self::parser()->saveHTML($fragment);
     }
 
-    private static function speak(DOMNode $node, string &$text, bool $preformatted): void
+    private static function speak(DOMNode $node, string &$text, bool $preformatted, int $most = PHP_INT_MAX): void
     {
-        foreach ($node->childNodes as $child) {
+        for ($child = $node->firstChild; $child !== null && strlen($text) <= $most; $child = $child->nextSibling) {
             if ($child instanceof DOMText) {
                 $text .= $preformatted ? $child->data : (string) preg_replace('/\s+/u', ' ', $child->data);
             } elseif ($child instanceof DOMElement) {
@@ -179,7 +188,7 @@ final class Html
                     default => '',
                 };
                 self::breakOff($text, $break);
-                self::speak($child, $text, $preformatted || $name === 'pre');
+                self::speak($child, $text, $preformatted || $name === 'pre', $most);
                 self::breakOff($text, $break);
                 if (in_array($name, ['td', 'th'], true)) {
                     $text .= ' ';

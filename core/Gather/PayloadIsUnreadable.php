@@ -21,6 +21,15 @@ final class PayloadIsUnreadable extends DomainException
         return new self("This is $what, not a feed. $remedy", false);
     }
 
+    /** JSON Lines of which not one is an entry. */
+    public static function lines(string $first, int $count): self
+    {
+        return new self(
+            'None of the lines is an entry. The first fault is in '.$first.($count > 1 ? " There are $count in all." : ''),
+            false,
+        );
+    }
+
     /** A page where a feed was looked for. */
     public static function page(string $remedy): self
     {

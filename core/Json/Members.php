@@ -50,6 +50,14 @@ final readonly class Members
         return $value === null || is_string($value) ? $value : throw MemberIsWrong::at($this->to($name), 'a string', $value);
     }
 
+    /** @throws MemberIsWrong where it is present and no whole number of 0 or more */
+    public function countOrNull(string $name): ?int
+    {
+        $value = $this->intOrNull($name);
+
+        return $value === null || $value >= 0 ? $value : throw MemberIsWrong::at($this->to($name), 'a count, 0 or more', $value);
+    }
+
     /** A string, or a number written as one; null where it is anything else. For formats that leave the type open. */
     public function textOrNull(string $name): ?string
     {

@@ -34,7 +34,7 @@ final readonly class Balance
     /** @return array{freshness: int, rating: int, substance: int} 0 to 1000 each */
     public function parts(Facts $entry): array
     {
-        $age = $entry->published === null ? null : intdiv(max(0, $this->midnight - $entry->published), 86_400);
+        $age = $entry->published === null ? null : (int) floor(max(0.0, $this->midnight - $entry->published) / 86_400);
 
         return [
             'freshness' => $age === null ? 0 : (int) (1000.0 * 2.0 ** (-$age * 1.0 / $this->weights->halfLife)),
@@ -53,7 +53,7 @@ final readonly class Balance
     public function sql(): Condition
     {
         $rating = $this->certainty->sql();
-        $freshness = 'CASE WHEN published IS NULL THEN 0 ELSE CAST(1000.0 * pow(2.0, -(MAX(0, ? - published) / 86400) * 1.0 / '
+        $freshness = 'CASE WHEN published IS NULL THEN 0 ELSE CAST(1000.0 * pow(2.0, -CAST(MAX(0, ? - published) / 86400 AS INTEGER) * 1.0 / '
             .$this->weights->halfLife.') AS INTEGER) END';
         $substance = 'MIN(length, '.self::SUBSTANCE.') * 1000 / '.self::SUBSTANCE;
 

@@ -8,7 +8,8 @@ use Gnomic\Text\Numbers;
 
 /**
  * At most so many from one author, and then, of those left, at most so many from one source; always the first in the order.
- * Pins count, and are never left out. Entries that nobody is named for have no author in common.
+ * Pins count, and are never left out. Entries that nobody is named for have no author in common,
+ * and those of no source no source.
  */
 final readonly class Caps
 {
@@ -67,7 +68,7 @@ final readonly class Caps
         $pins = array_flip($this->pins);
         foreach ($ordered as $entry) {
             [$id, $source, $author] = $of($entry);
-            $isPinned = isset($pins[$id]);
+            $isPinned = isset($pins[$id]) || isset($pins["$source:$id"]);
             if ($this->most->author !== null && $author !== null) {
                 $byAuthor[$author] = ($byAuthor[$author] ?? 0) + 1;
                 if ($byAuthor[$author] > $this->most->author && ! $isPinned) {
@@ -76,7 +77,7 @@ final readonly class Caps
                     continue;
                 }
             }
-            if ($this->most->source !== null) {
+            if ($this->most->source !== null && $source !== '') {
                 $bySource[$source] = ($bySource[$source] ?? 0) + 1;
                 if ($bySource[$source] > $this->most->source && ! $isPinned) {
                     $out[self::key('source')][] = $entry;

@@ -38,7 +38,7 @@ final readonly class Facts
      * @param  string  $kind  as Kind's values
      * @param  float|null  $stars  1 to 5; null where it is not rated
      * @param  int  $length  characters of its words; the title does not count
-     * @param  int|null  $published  seconds since 1970
+     * @param  float|null  $published  seconds since 1970, with fractions where they are told
      * @param  bool  $gone  no longer at its source
      * @param  bool  $hidden  hidden by the owner in every widget
      * @param  list<string>  $duplicateOf  sources in which another entry tells the same and speaks for this one
@@ -57,7 +57,7 @@ final readonly class Facts
         public string $kind,
         public ?float $stars,
         public int $length,
-        public ?int $published,
+        public ?float $published,
         public bool $gone = false,
         public bool $hidden = false,
         public array $duplicateOf = [],
@@ -84,7 +84,7 @@ final readonly class Facts
             kind: $entry->kind->value,
             stars: $entry->stars(),
             length: $entry->length(),
-            published: $entry->published?->getTimestamp(),
+            published: $entry->published === null ? null : (float) $entry->published->format('U.u'),
             subject: $entry->subject,
             author: self::authorOf($entry),
             language: $entry->language === null ? null : strtolower($entry->language),
@@ -106,6 +106,23 @@ final readonly class Facts
     public static function shuffleKeyOf(string $id): int
     {
         return (int) hexdec(hash('xxh32', $id)) & 0x7FFFFFFF;
+    }
+
+    /**
+     * Whether a list names it: by its identifier, or by its source, a colon and its identifier, which tells apart entries of two
+     * sources.
+     *
+     * @param  list<string>  $names
+     */
+    public function isAmong(array $names): bool
+    {
+        return $names !== [] && (in_array($this->id, $names, true) || in_array("$this->source:$this->id", $names, true));
+    }
+
+    /** No other entry of any source has it. */
+    public function key(): string
+    {
+        return "$this->source\n$this->id";
     }
 
     private static function authorOf(Entry $entry): ?string

@@ -15,8 +15,7 @@ final readonly class Hold
     /** Of the list of words. */
     private const MOST = 5000;
 
-    /** @var array<string, Term> */
-    private array $terms;
+    private TermFinder $terms;
 
     /**
      * @param  float|null  $starsBelow  ratings below this many stars wait; null: none
@@ -30,7 +29,7 @@ final readonly class Hold
         public bool $links = false,
         public bool $newcomers = false,
     ) {
-        $this->terms = Term::each($words);
+        $this->terms = TermFinder::of($words);
     }
 
     /** @throws MemberIsWrong */
@@ -51,7 +50,7 @@ final readonly class Hold
 
     public function asksNothing(): bool
     {
-        return $this->starsBelow === null && $this->terms === [] && ! $this->links && ! $this->newcomers;
+        return $this->starsBelow === null && $this->terms->isEmpty() && ! $this->links && ! $this->newcomers;
     }
 
     /**
@@ -62,8 +61,8 @@ final readonly class Hold
     public function reasons(Entry $entry, bool $isNewcomer, ?Saying $saying = null): array
     {
         $stars = $entry->stars();
-        $line = $this->terms === [] ? '' : ($saying ?? new Saying($entry->title."\n".$entry->text))->line();
-        $said = array_keys(array_filter($this->terms, fn (Term $term): bool => $term->isIn($line)));
+        $said = $this->terms->isEmpty() ? null
+            : $this->terms->first(($saying ?? new Saying($entry->title."\n".$entry->text))->line());
 
         return array_values(array_filter([
             $this->starsBelow !== null && $stars !== null && $stars < $this->starsBelow
@@ -72,7 +71,7 @@ final readonly class Hold
                         ? ' star'
                         : ' stars'
                 ).', and you look at those below '.Numbers::spoken($this->starsBelow).' first.' : null,
-            $said === [] ? null : 'It says "'.$said[0].'", which you want to look at first.',
+            $said === null ? null : "It says \"$said\", which you want to look at first.",
             $this->links && self::hasLink($entry) ? 'It has a link in its words.' : null,
             $this->newcomers && $isNewcomer ? 'Its author has said nothing here before.' : null,
         ]));

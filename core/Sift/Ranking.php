@@ -28,7 +28,8 @@ final readonly class Ranking
         $pins = array_flip($this->wanted->pins);
         $keys = [];
         foreach ($entries as $index => $entry) {
-            $keys[$index] = [$pins[$entry->id] ?? PHP_INT_MAX, $this->group($entry), ...$this->key($entry)];
+            $pin = $pins[$entry->id] ?? $pins["$entry->source:$entry->id"] ?? PHP_INT_MAX;
+            $keys[$index] = [$pin, $this->group($entry), ...$this->key($entry), "=$entry->source"];
         }
         uksort($entries, fn (int $a, int $b): int => $keys[$a] <=> $keys[$b]);
 
@@ -45,16 +46,16 @@ final readonly class Ranking
         if ($this->wanted->order !== Order::Balanced) {
             return new Ordered($entries);
         }
-        $pinned = count(array_filter($entries, fn (Facts $entry): bool => in_array($entry->id, $this->wanted->pins, true)));
+        $pinned = count(array_filter($entries, fn (Facts $entry): bool => $entry->isAmong($this->wanted->pins)));
         $limit = $this->wanted->limits->most;
         $pool = array_slice($entries, $pinned, Balance::pool($limit));
         $chosen = $this->balance->chosen(array_slice($entries, 0, $pinned), $pool, $limit, $this->group(...));
-        $variety = array_combine(array_map(fn (array $one): string => $one[0]->id, $chosen), array_column($chosen, 1));
+        $variety = array_combine(array_map(fn (array $one): string => $one[0]->key(), $chosen), array_column($chosen, 1));
 
         return new Ordered([
             ...array_slice($entries, 0, $pinned),
             ...array_column($chosen, 0),
-            ...array_values(array_filter($pool, fn (Facts $entry): bool => ! isset($variety[$entry->id]))),
+            ...array_values(array_filter($pool, fn (Facts $entry): bool => ! isset($variety[$entry->key()]))),
             ...array_slice($entries, $pinned + count($pool)),
         ], $variety);
     }

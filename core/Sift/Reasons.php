@@ -7,7 +7,7 @@ namespace Gnomic\Sift;
 /** Why entries that no clause stopped are shown, or wait. */
 final readonly class Reasons
 {
-    /** @param  array<string, int>  $variety  of the balanced order, by identifier */
+    /** @param  array<string, int>  $variety  of the balanced order, by Facts::key() */
     public function __construct(private Criteria $wanted, private Ranking $ranking, private array $variety)
     {
     }
@@ -15,7 +15,7 @@ final readonly class Reasons
     /** @param  int  $place 1 for the first */
     public function shown(Facts $entry, int $place): string
     {
-        return in_array($entry->id, $this->wanted->pins, true)
+        return $entry->isAmong($this->wanted->pins)
             ? "You have pinned it; it stands at place $place."
             : "It meets every condition; it stands at place $place of ".Limit::phrase($this->wanted).'.'.$this->balance($entry);
     }
@@ -28,7 +28,7 @@ final readonly class Reasons
     private function balance(Facts $entry): string
     {
         return $this->wanted->order === Order::Balanced
-            ? ' Its score: '.$this->ranking->balance->told($entry, $this->variety[$entry->id] ?? null).'.'
+            ? ' Its score: '.$this->ranking->balance->told($entry, $this->variety[$entry->key()] ?? null).'.'
             : '';
     }
 }

@@ -43,7 +43,7 @@ final readonly class Sieve
     /** The first clause that keeps an entry out; null where it passes all. */
     public function stoppedBy(Facts $entry): ?Clause
     {
-        $pinned = in_array($entry->id, $this->wanted->pins, true);
+        $pinned = $entry->isAmong($this->wanted->pins);
         foreach ($this->clauses as $clause) {
             if (! ($pinned && $clause::yieldsToPins()) && ! $clause->keeps($entry)) {
                 return $clause;
@@ -56,7 +56,7 @@ final readonly class Sieve
     /** Every clause that keeps an entry out, as bits: the first is 1, the second 2, the third 4. */
     public function failures(Facts $entry): int
     {
-        $pinned = in_array($entry->id, $this->wanted->pins, true);
+        $pinned = $entry->isAmong($this->wanted->pins);
         $failures = 0;
         foreach ($this->clauses as $index => $clause) {
             if (! ($pinned && $clause::yieldsToPins()) && ! $clause->keeps($entry)) {

@@ -18,7 +18,7 @@ final readonly class Sifting
         public Tally $tally,
         private Ranking $ranking,
         private Ordered $order,
-        private array $shown,
+        public array $shown,
         private array $waiting,
         private array $capped,
         private array $stopped,
@@ -74,23 +74,41 @@ final readonly class Sifting
         $caps = Caps::of($this->sieve->wanted);
         $verdicts = [
             ...array_map(
-                fn (Facts $entry, int $at): Verdict => new Verdict($entry->id, true, 'shown', $reasons->shown($entry, $at + 1)),
+                fn (Facts $entry, int $at): Verdict => new Verdict(
+                    $entry->id,
+                    $entry->source,
+                    true,
+                    'shown',
+                    $reasons->shown($entry, $at + 1),
+                ),
                 $this->shown,
                 array_keys($this->shown),
             ),
-            ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, 'shown', $reasons->waits($entry)), $this->waiting),
+            ...array_map(
+                fn (Facts $entry): Verdict => new Verdict($entry->id, $entry->source, false, 'shown', $reasons->waits($entry)),
+                $this->waiting,
+            ),
         ];
         foreach ($this->capped as $step => $entries) {
             array_push(
                 $verdicts,
-                ...array_map(fn (Facts $entry): Verdict => new Verdict($entry->id, false, $step, $caps->reason($step)), $entries),
+                ...array_map(
+                    fn (Facts $entry): Verdict => new Verdict($entry->id, $entry->source, false, $step, $caps->reason($step)),
+                    $entries,
+                ),
             );
         }
 
         return [
             ...$verdicts,
             ...array_map(
-                fn (array $pair): Verdict => new Verdict($pair[0]->id, false, $pair[1]::key(), $pair[1]->reason($pair[0])),
+                fn (array $pair): Verdict => new Verdict(
+                    $pair[0]->id,
+                    $pair[0]->source,
+                    false,
+                    $pair[1]::key(),
+                    $pair[1]->reason($pair[0]),
+                ),
                 $this->stopped,
             ),
         ];

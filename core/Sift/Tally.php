@@ -133,7 +133,7 @@ final readonly class Tally
         return Overall::ofTally($this->rated());
     }
 
-    /** @return list<array{stars: float, count: int, source: string, oldest: int|null}> of those that count in the figures */
+    /** @return list<array{stars: float, count: int, source: string, oldest: float|null}> of those that count in the figures */
     public function rated(): array
     {
         $rated = [];

@@ -10,7 +10,7 @@ final readonly class TallyClass
     /**
      * @param  int  $failures  as Sieve::failures()
      * @param  bool  $counts  in the overall figures
-     * @param  int|null  $oldest  seconds since 1970 of the first of them
+     * @param  float|null  $oldest  seconds since 1970 of the first of them
      */
     public function __construct(
         public int $failures,
@@ -19,7 +19,7 @@ final readonly class TallyClass
         public ?float $stars,
         public bool $isWorded,
         public int $times,
-        public ?int $oldest,
+        public ?float $oldest,
     ) {
     }
 }

@@ -10,7 +10,7 @@ use Gnomic\Text\Tokens;
 final readonly class Term
 {
     /** @param  non-empty-string  $words  tokens with blanks between them */
-    private function __construct(private string $words, private bool $isBeginning)
+    private function __construct(private string $words, public bool $isBeginning)
     {
     }
 
@@ -19,7 +19,8 @@ final readonly class Term
     {
         $words = implode(' ', Tokens::of($written));
 
-        return $words === '' ? null : new self($words, str_ends_with(rtrim($written), '*'));
+        // Marks of scripts without blanks stand alone too, and are no word by themselves.
+        return $words === '' || preg_match('/[\p{L}\p{N}]/u', $words) !== 1 ? null : new self($words, str_ends_with(rtrim($written), '*'));
     }
 
     /**
@@ -39,10 +40,10 @@ final readonly class Term
         return $terms;
     }
 
-    /** @param  string  $line  of Tokens::line() */
-    public function isIn(string $line): bool
+    /** @return non-empty-list<string> one, or several in a row */
+    public function words(): array
     {
-        return str_contains($line, $this->isBeginning ? " $this->words" : " $this->words ");
+        return explode(' ', $this->words);
     }
 
     /** The same for an index of FTS5 over Tokens::inAscii(). */

@@ -8,7 +8,12 @@ namespace Gnomic\Sift;
 final readonly class Verdict
 {
     /** @param  string  $step the step that let it in ("shown") or kept it out */
-    public function __construct(public string $id, public bool $shown, public string $step, public string $reason)
-    {
+    public function __construct(
+        public string $id,
+        public string $source,
+        public bool $shown,
+        public string $step,
+        public string $reason,
+    ) {
     }
 }

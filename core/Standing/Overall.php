@@ -28,7 +28,7 @@ final readonly class Overall
     }
 
     /**
-     * @param  iterable<array{stars: float, count: int, source: string, oldest?: int|null}>  $tally how often each value of stars occurs
+     * @param  iterable<array{stars: float, count: int, source: string, oldest?: float|null}>  $tally how often each value of stars occurs
      */
     public static function ofTally(iterable $tally): self
     {
@@ -46,7 +46,7 @@ final readonly class Overall
             $count += $times;
             $sources[$source] = true;
             $oldest = $one['oldest'] ?? null;
-            $since = $oldest === null ? $since : min($since ?? $oldest, $oldest);
+            $since = $oldest === null ? $since : (int) floor(min($since ?? $oldest, $oldest));
         }
         ksort($sums); // the same sum to its last digit, in whatever order the values come
         $sum = array_sum(array_map(fn (string|int $stars, int $times): float => (float) $stars * $times, array_keys($sums), $sums));

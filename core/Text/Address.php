@@ -42,7 +42,15 @@ final class Address
         }
         $address = self::resolved($reference, $base);
 
-        return preg_match('~^https?://[^/?#\s]+~i', $address) === 1 ? str_replace(' ', '%20', $address) : null;
+        $address = str_replace(' ', '%20', $address);
+
+        return self::isWeb($address) ? $address : null;
+    }
+
+    /** Whether an address is whole and the web's: http or https, with a host, without blanks or controls. */
+    public static function isWeb(string $address): bool
+    {
+        return preg_match('~^https?://[^/?#\s\p{Cc}]+[^\s\p{Cc}]*$~iuD', $address) === 1;
     }
 
     /** @return array{scheme: ?string, authority: ?string, path: string, query: ?string, fragment: ?string}|null */

@@ -42,16 +42,18 @@ final readonly class Charset
         if ($name === null) {
             $unknown = $declared === null ? null : "The encoding \"$declared\" is not known";
 
-            return $valid
-                ? self::as($bytes, 'UTF-8', $unknown === null ? null : "$unknown; read as UTF-8.")
-                : self::as(
-                    $bytes,
-                    'Windows-1252',
-                    ($unknown ?? 'No encoding is declared and this is not UTF-8').'; read as Windows-1252.',
-                );
+            $name = $valid ? 'UTF-8' : self::guessed($bytes);
+
+            return self::as($bytes, $name, match (true) {
+                $unknown !== null => "$unknown; read as $name.",
+                $valid => null,
+                default => "No encoding is declared and this is not UTF-8; read as $name.",
+            });
         }
         if ($name === 'UTF-8' && ! $valid) {
-            return self::as($bytes, 'Windows-1252', 'Declared as UTF-8, but it is not; read as Windows-1252.');
+            $name = self::guessed($bytes);
+
+            return self::as($bytes, $name, "Declared as UTF-8, but it is not; read as $name.");
         }
         // Bytes that happen to be valid UTF-8 beyond ASCII are all but never anything else.
         if ($name !== 'UTF-8' && $valid && self::singleByte($name) && preg_match('/[\x80-\xFF]/', $bytes) === 1) {
@@ -59,6 +61,39 @@ final readonly class Charset
         }
 
         return self::as($bytes, $name, null);
+    }
+
+    /**
+     * What bytes that are not UTF-8 are, by what they show (common practice): Japanese is full of kana, other East Asian encodings have
+     * their bytes in pairs, Cyrillic ones in long runs; the rest is Windows-1252.
+     */
+    private static function guessed(string $bytes): string
+    {
+        $sample = substr($bytes, 0, 100_000);
+        $high = (int) preg_match_all('/[\x80-\xFF]/', $sample);
+        // A sample may end within a character.
+        $decoded = fn (string $name): ?string => mb_check_encoding($sample, $name) || mb_check_encoding(substr($sample, 0, -1), $name)
+            ? (string) mb_convert_encoding($sample, 'UTF-8', $name)
+            : null;
+        $share = fn (?string $text, string $range): float => $text === null || $high === 0 ? 0.0
+            : 2 * (int) preg_match_all("/[$range]/u", mb_scrub($text, 'UTF-8')) / $high;
+        foreach (['SJIS-win', 'EUC-JP'] as $japanese) {
+            if ($share($decoded($japanese), 'ぁ-んァ-ヴ') > 0.2) {
+                return $japanese;
+            }
+        }
+        preg_match_all('/[\xA1-\xFE]{2,}/', $sample, $runs);
+        $inRuns = array_sum(array_map(strlen(...), $runs[0]));
+        $even = count(array_filter($runs[0], fn (string $run): bool => strlen($run) % 2 === 0));
+        if (count($runs[0]) > 3 && $even === count($runs[0]) && $inRuns > 0.9 * $high) {
+            return match (true) {
+                $share($decoded('UHC'), '가-힣') > 0.7 => 'UHC',
+                $decoded('GB18030') !== null => 'GB18030',
+                default => 'Windows-1252',
+            };
+        }
+
+        return $high > 0 && $inRuns > 0.8 * $high && preg_match_all('/[\xC0-\xFF]{3,}/', $sample) > 3 ? 'Windows-1251' : 'Windows-1252';
     }
 
     private static function as(string $bytes, string $name, ?string $problem): self

@@ -7,12 +7,43 @@ namespace Gnomic\Text;
 /** Hashtags and labels as they are compared: folded, without the sign, whole. */
 final class Tags
 {
+    /** Bytes before a sign that are looked at for a letter and its marks. */
+    private const BEFORE = 64;
+
+    /** Stands for a bar within a tag, where tags stand between bars. No tag has it: controls go in folding. */
+    private const BAR = "\x1F";
+
     /** Null where nothing is left of it. */
     public static function folded(string $tag): ?string
     {
-        $folded = trim((string) preg_replace('/[\s|]+/u', ' ', Fold::text(ltrim(trim($tag), '#＃'))));
+        $bare = (string) preg_replace('/^[\s\p{Cc}]*[#＃]+/u', '', mb_scrub($tag, 'UTF-8'));
+        $folded = trim((string) preg_replace('/[\s\p{Cc}]+/u', ' ', Fold::text($bare)));
 
         return $folded === '' ? null : $folded;
+    }
+
+    /**
+     * Tags in one line, each between bars, as they are searched: "|dome|night sky|"; empty where there are none.
+     *
+     * @param  array<string>  $folded
+     */
+    public static function line(array $folded): string
+    {
+        return $folded === [] ? '' : '|'.implode('|', array_map(self::inLine(...), $folded)).'|';
+    }
+
+    /** @return list<string> what line() was made of */
+    public static function ofLine(string $line): array
+    {
+        $parts = array_filter(explode('|', $line), fn (string $tag): bool => $tag !== '');
+
+        return array_values(array_map(fn (string $tag): string => strtr($tag, self::BAR, '|'), $parts));
+    }
+
+    /** A folded tag as it stands in a line. */
+    public static function inLine(string $folded): string
+    {
+        return strtr($folded, '|', self::BAR);
     }
 
     /**
@@ -33,8 +64,8 @@ final class Tags
     }
 
     /**
-     * Hashtags that stand in a text: the sign, then letters, marks, numbers and low lines, not all of them numbers
-     * (UAX #31, section 4.2, in its plain part).
+     * Hashtags that stand in a text: the sign, after no letter, number or low line (marks belong to what they stand on), then
+     * letters, numbers and low lines with their marks, not all of them numbers (UAX #31, section 4.2, in its plain part).
      *
      * @return list<string> as they are written, without the sign
      */
@@ -43,8 +74,18 @@ final class Tags
         if (! str_contains($text, '#') && ! str_contains($text, '＃')) {
             return [];
         }
-        preg_match_all('/(?<![\p{L}\p{N}\p{M}_&])[#＃]([\p{L}\p{N}\p{M}_]*[\p{L}\p{M}_][\p{L}\p{N}\p{M}_]*)/u', $text, $found);
+        preg_match_all('/[#＃]((?!\p{M})[\p{L}\p{N}\p{M}_]*[\p{L}\p{M}_][\p{L}\p{N}\p{M}_]*)/u', $text, $found, PREG_OFFSET_CAPTURE);
+        $tags = [];
+        foreach ($found[1] as $index => [$tag]) {
+            $at = $found[0][$index][1];
+            if (preg_match(
+                '/[\p{L}\p{N}_]\p{M}*$/uD',
+                mb_strcut($text, max(0, $at - self::BEFORE), min($at, self::BEFORE), 'UTF-8'),
+            ) === 0) {
+                $tags[] = $tag;
+            }
+        }
 
-        return $found[1];
+        return $tags;
     }
 }

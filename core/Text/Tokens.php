@@ -4,26 +4,50 @@ declare(strict_types=1);
 
 namespace Gnomic\Text;
 
+use Normalizer;
+
 /**
- * The words of a text as they are looked for: folded (no case, no accents), letters, marks and numbers together, all else
- * between them. In scripts that put no blanks between words every character stands alone, so that a word is found
- * wherever its characters follow each other.
+ * The words of a text as they are looked for: runs of letters, marks and numbers, then folded (no case, no accents), so that
+ * "gnome™" has the word "gnome". Marks that follow no letter and no number, such as what is left of an emoji, are no word. In
+ * scripts that put no blanks between words every character stands alone, marks too, so that a word is found wherever its
+ * characters follow each other.
  */
 final class Tokens
 {
     private const ALONE = '[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]';
 
+    private const WORD = '/(?=[\p{L}\p{N}\p{M}])'.self::ALONE.'|(?!'.self::ALONE.')[\p{L}\p{N}](?:(?!'.self::ALONE
+        .')[\p{L}\p{N}\p{M}])*/u';
+
+    /** Katakana of half width: a letter and its voicing mark are two characters there, and one everywhere else. */
+    private const HALF_WIDTH = '/[\x{FF66}-\x{FF9F}]+/u';
+
     /** @return list<string> */
     public static function of(string $text): array
     {
-        $folded = Fold::text($text);
-        $letter = '[\p{L}\p{N}\p{M}]';
-        $pattern = preg_match('/[^\x00-\x7F]/', $folded) === 1
-            ? '/(?='.$letter.')'.self::ALONE.'\p{M}*|(?:(?!'.self::ALONE.')'.$letter.')+/u'
-            : '/[a-z0-9]+/';
-        preg_match_all($pattern, $folded, $found);
+        if (preg_match('/[^\x00-\x7F]/', $text) === 0) {
+            preg_match_all('/[a-z0-9]+/', strtolower($text), $found);
 
-        return $found[0];
+            return $found[0];
+        }
+        $text = self::normal(mb_scrub($text, 'UTF-8'), Normalizer::FORM_C);
+        $text = (string) preg_replace_callback(
+            self::HALF_WIDTH,
+            fn (array $half): string => self::normal($half[0], Normalizer::FORM_KC),
+            $text,
+        );
+        preg_match_all(self::WORD, $text, $found);
+        // Folding can part a word once more: a half is "1⁄2".
+        preg_match_all(self::WORD, Fold::text(implode(' ', $found[0])), $folded);
+
+        return $folded[0];
+    }
+
+    private static function normal(string $text, int $form): string
+    {
+        $normal = Normalizer::normalize($text, $form);
+
+        return is_string($normal) ? $normal : $text;
     }
 
     /** All of them in one line, each between blanks: a sequence of words is found in it as " one two ". */

@@ -9,14 +9,16 @@ const length = (text) => [...characters.segment(text.trim())].length;
 const fold = (text) =>
   text
     .normalize('NFKD')
-    .replace(/[\u0300-\u036f]/g, '')
+    .replace(/[\u0300-\u036f\ufe0f]/g, '')
     .normalize('NFC')
     .toLowerCase()
     .replaceAll('ß', 'ss')
     .replaceAll('ς', 'σ');
 const alone = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]/u;
+/** Runs of letters, marks and numbers, each folded by itself; marks with nothing to stand on are no word. */
 const tokens = (text) =>
-  (fold(text).match(/[\p{L}\p{N}\p{M}]+/gu) ?? []).flatMap((run) => {
+  (text.normalize('NFC').match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu) ?? []).flatMap((whole) => {
+    const run = fold(whole);
     const found = [];
     let word = '';
     for (const character of run) {
@@ -41,7 +43,7 @@ const says = (entry, term) => {
 };
 const tag = (text) => fold(text.replace(/^#+/, '')).replace(/\s+/g, ' ').trim();
 const inText = (entry) =>
-  [...`${entry.title ?? ''}\n${entry.text}`.matchAll(/(?<![\p{L}\p{N}\p{M}_&])#([\p{L}\p{N}\p{M}_]+)/gu)]
+  [...`${entry.title ?? ''}\n${entry.text}`.matchAll(/(?<![\p{L}\p{N}_])(?<![\p{L}\p{N}_]\p{M}+)#([\p{L}\p{N}\p{M}_]+)/gu)]
     .map((found) => found[1])
     .filter((name) => !/^\p{N}+$/u.test(name));
 const has = (tags, term) =>
@@ -95,7 +97,7 @@ const steps = {
     const back = new Date(`${day}T00:00:00Z`);
     if (when.last) back.setUTCDate(back.getUTCDate() - when.last + 1);
     const [from, to] = when.from && when.to ? [when.from, when.to].sort() : [when.from, when.to];
-    return (!when.last || said >= back.toISOString().slice(0, 10)) && (!from || said >= from) && (!to || said <= to);
+    return (!when.last || (said >= back.toISOString().slice(0, 10) && said <= day)) && (!from || said >= from) && (!to || said <= to);
   },
   said: ({ sift: { words } }, entry) => !words || lists(words, (term) => says(entry, term)),
   hashtags: ({ sift: { hashtags } }, entry) =>

@@ -120,8 +120,8 @@ final class CommandsTest extends TestCase
     {
         [, $out] = $this->artisan(
             ['gnomic:read', '-', '--as=json'],
-            '{"id":"1","text":"Wir hatten einen wunderschönen Abend und die Führung war sehr freundlich."}'."\n"
-                .'{"id":"2","text":"Great!"}'."\n".'{"id":"3","text":"Wir waren da und es war schön und klar.","language":"nds"}',
+            '{"id":"1","kind":"post","text":"Wir hatten einen wunderschönen Abend und die Führung war sehr freundlich."}'."\n"
+                .'{"id":"2","kind":"post","text":"Great!"}'."\n".'{"id":"3","kind":"post","text":"Wir waren da und es war schön und klar.","language":"nds"}',
         );
         self::assertSame(['de', null, 'nds'], array_column(self::lines($out), 'language'));
     }
@@ -164,11 +164,68 @@ final class CommandsTest extends TestCase
             '{"version":1,"sift":{"limit":0}}',
             '/sift/limit must be between 1 and 100',
         ];
+        yield 'a command without its argument' => [['gnomic:sift'], '', 'missing: "brief"'];
+        yield 'an option that is none' => [['gnomic:read', '-', '--owl'], '', '"--owl" option does not exist'];
+        yield 'a brief with a fault in its third line' => [
+            ['gnomic:sift', '-', '--entries=x'],
+            "{\"version\": 2,\n \"sift\": {\n  \"limit\": 3,}}",
+            'line 3, column 13: a comma stands before the end',
+        ];
+        yield 'a brief that is null' => [['gnomic:sift', '-', '--entries=x'], 'null', '/ must be an object, but is null'];
+        yield 'a pin twice' => [['gnomic:sift', '-', '--entries=x'], '{"version":2,"sift":{"pins":["a","b:1","b:1"]}}', 'repeats "b:1"'];
+        yield 'a line that is null' => [['gnomic:read', '-', '--as=json'], 'null', '/ must be an object, but is null'];
         yield 'a width that is none' => [
             ['gnomic:render', '-', '--entries=tests/app/entries.jsonl', '--width=wide'],
             '{"version":1}',
             '--width',
         ];
+    }
+
+    public function test_a_byte_order_mark_is_passed_over(): void
+    {
+        $entries = tempnam(sys_get_temp_dir(), 'entries');
+        file_put_contents($entries, "\xEF\xBB\xBF".file_get_contents(__DIR__.'/entries.jsonl'));
+        [$status, $out, $err] = $this->artisan(['gnomic:sift', '-', "--entries=$entries"], "\xEF\xBB\xBF{\"version\":1}");
+        unlink($entries);
+        self::assertSame([0, 3, ''], [$status, substr_count($out, "\n"), $err]);
+    }
+
+    public function test_many_problems_are_told_by_the_first_and_their_number(): void
+    {
+        $long = str_repeat('x', 5000);
+        [$status, , $err] = $this->artisan(
+            ['gnomic:read', '-', '--as=json'],
+            "{\"id\":\"a\",\"kind\":\"post\",\"url\":\"javascript:a()\"}\n".str_repeat("{\"id\":\"a\",\"kind\":\"$long\"}\n", 4000),
+        );
+        $lines = explode("\n", trim($err));
+        self::assertSame([0, 21], [$status, count($lines)]);
+        self::assertStringContainsString('line 1: /url is no address of the web and was left out: "javascript:a()"', $lines[0]);
+        self::assertStringContainsString('3,981 more like these, 4,001 in all', $lines[20]);
+        self::assertLessThan(250, max(array_map(strlen(...), $lines)));
+    }
+
+    public function test_entries_of_two_sources_with_one_identifier_are_told_apart(): void
+    {
+        $entries = tempnam(sys_get_temp_dir(), 'entries');
+        foreach (['dome' => 5, 'lane' => 3, 'rook' => 4] as $source => $rating) {
+            $line = ['id' => '1', 'source' => $source, 'kind' => 'review', 'text' => "Of the $source", 'rating' => ['value' => $rating]];
+            file_put_contents($entries, json_encode($line)."\n", FILE_APPEND);
+        }
+        $sources = function (array $sift, string ...$how) use ($entries): array {
+            [, $out] = $this->artisan(
+                ['gnomic:sift', '-', "--entries=$entries", ...$how],
+                (string) json_encode(['version' => 2, 'sift' => $sift]),
+            );
+
+            return array_column(self::lines($out), 'source');
+        };
+        self::assertSame(['dome', 'lane', 'rook'], $sources([]), 'by identifier, then by source');
+        self::assertSame(['dome'], $sources(['order' => 'highest', 'limit' => 1]));
+        self::assertSame(['rook', 'dome', 'lane'], $sources(['pins' => ['rook:1']]));
+        self::assertSame(['dome', 'rook'], $sources(['hidden' => ['lane:1']]));
+        self::assertSame([], $sources(['hidden' => ['1']]));
+        self::assertSame(['dome', 'rook', 'lane'], $sources(['hidden' => ['lane:1']], '--why'));
+        unlink($entries);
     }
 
     public function test_sifting_and_its_reasons(): void

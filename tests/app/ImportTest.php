@@ -112,7 +112,7 @@ final class ImportTest extends TestCase
     public function test_json_lines(): void
     {
         $import = $this->handed(
-            "{\"id\":\"1\",\"text\":\"Words of one.\",\"rating\":{\"value\":4}}\n{\"id\":\"2\",\"rating\":{\"value\":7}}\n",
+            "\xEF\xBB\xBF{\"id\":\"1\",\"kind\":\"review\",\"text\":\"Words of one.\",\"rating\":{\"value\":4}}\n{\"id\":\"2\",\"kind\":\"review\",\"rating\":{\"value\":7}}\n",
             name: 'past.jsonl',
         );
         self::assertSame(['new' => 1, 'changed' => 0, 'same' => 0, 'wrong' => 1], $import->counts);
@@ -123,7 +123,6 @@ final class ImportTest extends TestCase
     {
         foreach ([
             '%PDF-1.7' => 'a PDF',
-            "Ann,2024-01-01,5\n" => 'names no columns',
             "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600) => 'old kind',
         ] as $contents => $says) {
             $import = $this->handed((string) $contents);
@@ -131,6 +130,20 @@ final class ImportTest extends TestCase
             self::assertStringContainsString($says, (string) $import->reason);
         }
         $this->postJson('/api/imports', ['kind' => 'entries'])->assertUnprocessable();
+    }
+
+    public function test_a_table_without_names_is_asked_about_and_then_taken(): void
+    {
+        $csv = "5,2026-01-13,\"We had a wonderful evening up there, thank you all\",Jo Moss\n4,2026-01-14,Cold and clear and worth every step up,Al Hill\n";
+        $import = $this->handed($csv);
+        self::assertSame(
+            ['asking', ['rating' => 0, 'date' => 1, 'text' => 2, 'author' => 3]],
+            [$import->state, collect($import->columns)->sort()->all()],
+        );
+        self::assertStringContainsString('No row of this file names its columns', (string) $import->reason);
+        $this->ask('get', '/imports/{id}', at: "/imports/$import->id")->assertJsonPath('header.3', ['name' => 'Column 4', 'sample' => ['Jo Moss', 'Al Hill']]);
+        $this->ask('patch', '/imports/{id}', ['columns' => $import->columns], "/imports/$import->id")->assertJsonPath('state', 'ready');
+        self::assertSame(['asking', 2], [($next = $this->handed($csv))->state, $next->total], 'made up names are not remembered');
     }
 
     public function test_templates_are_read_back(): void

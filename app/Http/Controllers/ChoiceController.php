@@ -6,13 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Channels\Channels;
 use App\Editions\LookFiles;
-use App\Models\EntryRecord;
 use App\Models\Site;
 use Gnomic\Dress\Look;
 use Gnomic\Shape\Layouts;
 use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Clauses\InLanguages;
 use Gnomic\Sift\Topic;
+use Gnomic\Text\Tags;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
@@ -102,7 +102,7 @@ final class ChoiceController
     {
         $counts = [];
         foreach ($lines as $line => $times) {
-            foreach (EntryRecord::apart((string) $line) as $one) {
+            foreach (Tags::ofLine((string) $line) as $one) {
                 $counts[$one] = ($counts[$one] ?? 0) + (is_numeric($times) ? (int) $times : 0);
             }
         }

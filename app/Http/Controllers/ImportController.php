@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Resources\ImportResource;
 use App\Imports\ApplyTable;
+use App\Imports\ImportRows;
 use App\Imports\LookAtTable;
 use App\Imports\Templates;
 use App\Models\Import;
@@ -115,7 +116,7 @@ final class ImportController
             }
         }
         $bytes = (string) file_get_contents($import->file());
-        if (preg_match('/^\s*\{/', $bytes) === 1) {
+        if (ImportRows::areLines($bytes)) {
             $lines = explode("\n", $bytes);
             $rows = [
                 ['line', 'why'],

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Imports\Header;
 use App\Imports\Progress;
 use App\Models\Import;
 use Gnomic\Gather\Tables\Column;
-use Gnomic\Gather\Tables\TableIsWrong;
-use Gnomic\Gather\Tables\TableReader;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -32,29 +31,7 @@ final class ImportResource extends JsonResource
             'counts' => $this->counts,
             'columns' => (object) ($this->columns ?? []),
             'known' => array_map(fn (Column $column): string => $column->value, Column::cases()),
-            'header' => $this->header(),
+            'header' => in_array($this->state, ['asking', 'ready'], true) ? Header::of($this->resource) : [],
         ];
-    }
-
-    /** @return list<array{name: string, sample: list<string>}> none for JSON Lines and for subjects */
-    private function header(): array
-    {
-        if ($this->kind !== 'entries' || ! in_array($this->state, ['asking', 'ready'], true)) {
-            return [];
-        }
-        try {
-            $table = TableReader::read((string) @file_get_contents($this->resource->file()));
-        } catch (TableIsWrong) {
-            return [];
-        }
-
-        return array_map(fn (string $name, int $index): array => [
-            'name' => $name,
-            'sample' => array_map(
-                fn (string $cell): string => mb_strimwidth($cell, 0, 60, '…'),
-                array_slice($table->column($index), 0, 3),
-            ),
-        ],
-            $table->header, array_keys($table->header));
     }
 }

@@ -14,6 +14,7 @@ use Gnomic\Entry\Kind;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
 /** Atom 1.0 (RFC 4287) and its forerunner 0.3, with Media RSS and the threading extension's counts. */
@@ -27,7 +28,11 @@ final class AtomReader
         $problems = $xml->problems;
         $seen = [];
         $entries = [];
-        foreach (XmlDocument::items($root) as $index => $entry) {
+        $items = XmlDocument::items($root);
+        if (count($items) > Reading::MOST) {
+            $problems[] = Reading::tooMany();
+        }
+        foreach (array_slice($items, 0, Reading::MOST) as $index => $entry) {
             $entries[] = self::entry(Fields::of($entry, 'atom', $address), $feed, 'entry '.($index + 1), $problems, $seen);
         }
         $old = $root->namespaceURI === 'http://purl.org/atom/ns#';
@@ -77,7 +82,7 @@ final class AtomReader
             title: $title,
             text: $body->text,
             html: $body->html,
-            language: $entry->language($entry->first('content', 'summary')) ?? $entry->language(),
+            language: LanguageTag::orNull($entry->language($entry->first('content', 'summary')) ?? $entry->language()),
             published: $published ?? $updated, // RFC 4287 requires only the second
             updated: $published !== null && $updated != $published ? $updated : null,
             media: $media->all(),

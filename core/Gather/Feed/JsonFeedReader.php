@@ -19,6 +19,7 @@ use Gnomic\Gather\Reading;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
 use Gnomic\Text\Address;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
 /** JSON Feed 1.0 and 1.1 (jsonfeed.org), and the ratings of the extension object that Gnomic's own feeds carry. */
@@ -47,7 +48,10 @@ final class JsonFeedReader
         $base = Address::webOrNull($feed->textOrNull('feed_url'), $address) ?? $address;
         $seen = [];
         $entries = [];
-        foreach (array_values($items) as $index => $item) {
+        if (count($items) > Reading::MOST) {
+            $problems[] = Reading::tooMany();
+        }
+        foreach (array_values(array_slice($items, 0, Reading::MOST)) as $index => $item) {
             $where = 'item '.($index + 1);
             try {
                 $entries[] = self::item(Members::of($item), $feed, $base, $where, $problems, $seen);
@@ -91,7 +95,7 @@ final class JsonFeedReader
             title: $title,
             text: $html !== null && $body->text === '' ? Html::toText($html) : $body->text,
             html: $body->html,
-            language: Words::line($item->textOrNull('language')) ?? Words::line($feed->textOrNull('language')),
+            language: LanguageTag::orNull($item->textOrNull('language')) ?? LanguageTag::orNull($feed->textOrNull('language')),
             published: $published,
             updated: self::date($item, 'date_modified', $where, $problems),
             media: $media->all(),

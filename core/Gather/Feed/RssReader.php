@@ -14,6 +14,7 @@ use Gnomic\Entry\Kind;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
 /** RSS 0.90 to 2.0 and RSS 1.0, with the modules content, Dublin Core, Media RSS and slash. */
@@ -32,7 +33,11 @@ final class RssReader
         $problems = $xml->problems;
         $seen = [];
         $entries = [];
-        foreach (XmlDocument::items($root) as $index => $item) {
+        $items = XmlDocument::items($root);
+        if (count($items) > Reading::MOST) {
+            $problems[] = Reading::tooMany();
+        }
+        foreach (array_slice($items, 0, Reading::MOST) as $index => $item) {
             $entries[] = self::item(Fields::of($item, 'rss', $address), $language, 'item '.($index + 1), $problems, $seen);
         }
 
@@ -83,7 +88,8 @@ final class RssReader
             title: $title,
             text: $body->text,
             html: $body->html,
-            language: $item->language($item->element) ?? $item->text('dc:language') ?? $language,
+            language: LanguageTag::orNull($item->language($item->element) ?? $item->text('dc:language'))
+                ?? LanguageTag::orNull($language),
             published: $published,
             updated: $updated === null ? null : DateReader::read($updated),
             media: $media->all(),

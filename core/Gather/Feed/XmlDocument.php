@@ -7,6 +7,7 @@ namespace Gnomic\Gather\Feed;
 use DOMDocument;
 use DOMElement;
 use Gnomic\Gather\Problem;
+use Gnomic\Gather\Reading;
 
 /**
  * XML as feeds really send it: parsed by libxml in its recovering mode, after what breaks most feeds has been mended,
@@ -16,6 +17,9 @@ final readonly class XmlDocument
 {
     /** Problems listed; a broken file can have thousands and the first few tell. */
     private const MOST_PROBLEMS = 20;
+
+    /** Bytes of a root tag that is written before every item which is parsed by itself. */
+    private const LONGEST_ROOT = 20_000;
 
     /** @param  list<Problem>  $problems */
     private function __construct(public DOMDocument $document, public array $problems)
@@ -80,7 +84,7 @@ final readonly class XmlDocument
                             return $whole;
                         }
                         $decoded = $name === '' ? '&' : html_entity_decode($whole, ENT_QUOTES | ENT_HTML5, 'UTF-8');
-                        if ($name === '' || $decoded === $whole) {
+                        if (count($problems) < self::MOST_PROBLEMS && ($name === '' || $decoded === $whole)) {
                             $at = $line + substr_count($part, "\n", 0, $match[0][1]);
                             $problems[] = new Problem("line $at", "An ampersand is not escaped (\"$whole\"); it was read as text.");
                         }
@@ -122,7 +126,7 @@ final readonly class XmlDocument
     private static function completed(DOMDocument $document, string $xml): DOMDocument
     {
         $root = $document->documentElement;
-        if ($root === null || preg_match('/<(?![?!])[^>]+>/', $xml, $open) !== 1) {
+        if ($root === null || preg_match('/<(?![?!])[^>]+>/', $xml, $open) !== 1 || strlen($open[0]) > self::LONGEST_ROOT) {
             return $document;
         }
         preg_match_all('~<((?:[\w-]+:)?(?:item|entry))(?:\s[^>]*)?>.*?(?:</\1\s*>|(?=<\1[\s>])|\z)~s', $xml, $chunks);
@@ -136,7 +140,7 @@ final readonly class XmlDocument
             $item->parentNode?->removeChild($item);
         }
         $end = '</'.preg_replace('/^<([^\s>]+).*$/s', '$1', $open[0]).'>';
-        foreach ($chunks[0] as $chunk) {
+        foreach (array_slice($chunks[0], 0, Reading::MOST + 1) as $chunk) {
             [$part, $faults] = self::loaded($open[0].$chunk.$end);
             if ($faults !== [] && preg_match('~^<item\b~', $chunk) === 1) { // of RSS: Atom's may hold markup
                 [$part] = self::loaded($open[0].self::withMarkupAsText($chunk).$end);
@@ -165,28 +169,24 @@ final readonly class XmlDocument
         );
     }
 
-    /** @return list<DOMElement> */
+    /** @return list<DOMElement> those that stand in no other, one more than are read where there are more */
     public static function items(DOMElement $root): array
     {
         $found = [];
-        foreach ($root->getElementsByTagName('*') as $element) {
-            $name = (string) $element->localName;
-            if (preg_match('/^(?:[\w-]+:)?(?:item|entry)$/i', $name) === 1 && ! self::hasItemAbove($element)) {
+        $open = [$root->firstElementChild];
+        while ($open !== [] && count($found) <= Reading::MOST) {
+            $element = array_pop($open);
+            if ($element === null) {
+                continue;
+            }
+            $open[] = $element->nextElementSibling;
+            if (preg_match('/^(?:[\w-]+:)?(?:item|entry)$/i', (string) $element->localName) === 1) {
                 $found[] = $element;
+            } else {
+                $open[] = $element->firstElementChild;
             }
         }
 
         return $found;
-    }
-
-    private static function hasItemAbove(DOMElement $element): bool
-    {
-        for ($above = $element->parentNode; $above instanceof DOMElement; $above = $above->parentNode) {
-            if (in_array(strtolower((string) $above->localName), ['item', 'entry'], true)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -106,6 +106,12 @@ final class Languages
     /** Characters of a text that are looked at: more change nothing. */
     private const MOST = 240;
 
+    /** What a character says, in letters of an alphabet: a Latin name among a few Han makes no Latin text. */
+    private const OF_A_LETTER = ['Kana' => 3, 'Han' => 3, 'Hangul' => 3];
+
+    /** As letters: three kana and more are no ornament. */
+    private const SOME_KANA = 9;
+
     /** Letters after which a clear lead is believed. */
     private const ENOUGH = 70;
 
@@ -151,16 +157,17 @@ final class Languages
         foreach (self::SCRIPTS as $script => [$range]) {
             $count = (int) preg_match_all("/[$range]/u", $text);
             if ($count > 0) {
-                $counts[$script] = $count;
+                $counts[$script] = $count * (self::OF_A_LETTER[$script] ?? 1);
                 $letters += $count;
             }
         }
         if ($letters < 2) {
             return null;
         }
-        // Japanese mixes both: a few kana among Han tell it.
-        if (isset($counts['Kana'], $counts['Han']) && $counts['Han'] <= $counts['Kana'] * 20) {
-            $counts['Kana'] += $counts['Han'];
+        // Japanese mixes both, and no Chinese text has more than the odd kana: they decide, however few among many Han.
+        $kana = $counts['Kana'] ?? 0;
+        if (isset($counts['Han']) && ($kana >= self::SOME_KANA || $counts['Han'] <= $kana * 20)) {
+            $counts['Kana'] = $kana + $counts['Han'];
         }
         arsort($counts);
 

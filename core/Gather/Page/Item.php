@@ -40,14 +40,31 @@ final class Item
     /** The first value as text: a thing speaks by its name. */
     public function text(string ...$names): ?string
     {
+        return $this->spoken($names, 0);
+    }
+
+    /** @param  array<string>  $names */
+    private function spoken(array $names, int $depth): ?string
+    {
         foreach ($this->all(...$names) as $value) {
-            $text = is_string($value) ? trim($value) : (string) $value->text('name', 'value', '@value', 'url');
+            $text = match (true) {
+                is_string($value) => trim($value),
+                // Things can be called by each other, in a circle.
+                $depth > 3 => '',
+                default => (string) $value->spoken(['name', 'value', '@value', 'url'], $depth + 1),
+            };
             if ($text !== '') {
                 return $text;
             }
         }
 
         return null;
+    }
+
+    /** @return list<self> the values of the first of these properties that are things */
+    public function items(string ...$names): array
+    {
+        return array_values(array_filter($this->all(...$names), fn (string|self $value): bool => $value instanceof self));
     }
 
     public function item(string ...$names): ?self

@@ -16,6 +16,16 @@ final class JsonLd
 {
     private const DEEPEST = 12;
 
+    /** Things of a page, and values of one property, that are looked at. */
+    private const MOST = 20_000;
+
+    private const MOST_VALUES = 2_000;
+
+    private int $made = 0;
+
+    /** @var array<string, Item> things by @id: one, however often it is referred to */
+    private array $items = [];
+
     /** @var array<string, array<array-key, mixed>> nodes by @id, those that say something */
     private array $nodes = [];
 
@@ -48,6 +58,13 @@ final class JsonLd
             array_push($items, ...$reader->top($value, 0));
         }
 
+        if ($reader->made >= self::MOST) {
+            $problems[] = new Problem(
+                '',
+                'Its JSON-LD describes more than '.number_format(self::MOST).' things; the rest was passed over.',
+            );
+        }
+
         return $items;
     }
 
@@ -56,16 +73,23 @@ final class JsonLd
         $bare = trim((string) preg_replace(
             '~^\s*(?:<!--|//\s*<!\[CDATA\[|/\*\s*<!\[CDATA\[\s*\*/|<!\[CDATA\[)|(?:-->|//\s*\]\]>|/\*\s*\]\]>\s*\*/|\]\]>)\s*$~',
             '',
-            trim($json),
+            trim($json, " \t\r\n\0\u{FEFF}"),
         ));
         $value = json_decode($bare, true, 64);
         if ($value === null) {
-            // Line breaks within strings and commas before a closing bracket are the usual faults.
-            $mended = (string) preg_replace(['/[\x00-\x1F]+/', '/,\s*([}\]])/'], [' ', '$1'], $bare);
+            // Comments, line breaks within strings and commas before a closing bracket are the usual faults.
+            $mended = (string) preg_replace('/[\x00-\x1F]+/', ' ', self::withoutComments($bare));
+            $mended = (string) preg_replace('/("(?:[^"\\\\]++|\\\\.)*+")|,(?=\s*[}\]])/s', '$1', $mended);
             $value = json_decode(rtrim($mended, '; '), true, 64);
         }
 
         return $value;
+    }
+
+    /** As programs allow them: to the end of the line, or between slash and star; those within strings are words. */
+    private static function withoutComments(string $json): string
+    {
+        return (string) preg_replace('~("(?:[^"\\\\]++|\\\\.)*+")|//[^\r\n]*|/\*.*?\*/|<!--.*?-->~s', '$1', $json);
     }
 
     private function index(mixed $value, int $depth): void
@@ -93,7 +117,7 @@ final class JsonLd
             $parts = array_is_list($value)
                 ? $value
                 : (is_array($value['@graph']) ? (array_is_list($value['@graph']) ? $value['@graph'] : [$value['@graph']]) : []);
-            foreach ($depth < self::DEEPEST ? $parts : [] as $part) {
+            foreach ($depth < self::DEEPEST ? array_slice($parts, 0, self::MOST) : [] as $part) {
                 array_push($items, ...(is_array($part) ? $this->top($part, $depth + 1) : []));
             }
 
@@ -110,11 +134,20 @@ final class JsonLd
     private function item(array $node, array $above): Item
     {
         $id = is_string($node['@id'] ?? null) ? $node['@id'] : null;
-        if ($id !== null && isset($this->nodes[$id]) && ! in_array($id, $above, true)) {
+        if ($id !== null && isset($this->items[$id])) {
+            return $this->items[$id];
+        }
+        if ($id !== null && isset($this->nodes[$id])) {
             $node += $this->nodes[$id];
         }
         $types = array_filter(is_array($node['@type'] ?? null) ? $node['@type'] : [$node['@type'] ?? null], is_string(...));
         $item = new Item(array_values(array_map(Item::short(...), $types)), [], $id);
+        if (++$this->made > self::MOST) {
+            return $item;
+        }
+        if ($id !== null && isset($this->nodes[$id])) {
+            $this->items[$id] = $item;
+        }
         $above = $id === null ? [...$above, ''] : [...$above, $id];
         foreach (count($above) > self::DEEPEST ? [] : $node as $name => $value) {
             if ($name === '@reverse' && is_array($value)) {
@@ -140,7 +173,7 @@ final class JsonLd
         if (is_bool($value)) {
             $item->add($name, $value ? 'true' : 'false');
         } elseif (is_string($value) || is_int($value) || is_float($value)) {
-            $item->add($name, (string) $value);
+            $item->add($name, is_string($value) ? self::plain($value) : (string) $value);
         } elseif (is_array($value)) {
             $id = $value['@id'] ?? null;
             // A node that stands above is a way back, not a part; one that is told nowhere is only an address.
@@ -152,6 +185,14 @@ final class JsonLd
         }
     }
 
+    /** Pages write entities of HTML into strings, where JSON has none: "Tom &amp; Ann". */
+    private static function plain(string $value): string
+    {
+        return preg_match('/&(?:#\d{1,7}|#x[0-9a-f]{1,6}|[a-z][a-z0-9]{1,31});/i', $value) === 1
+            ? html_entity_decode($value, ENT_QUOTES | ENT_HTML5, 'UTF-8')
+            : $value;
+    }
+
     /** @return list<mixed> */
     private static function listed(mixed $value): array
     {
@@ -159,10 +200,14 @@ final class JsonLd
             $value = $value['@list'] ?? $value['@set'];
         }
 
-        return is_array($value) && array_is_list($value)
-            ? array_values(
-                array_merge(...array_map(fn (mixed $one): array => is_array($one) && array_is_list($one) ? $one : [$one], $value)),
-            )
-            : [$value];
+        if (! is_array($value) || ! array_is_list($value)) {
+            return [$value];
+        }
+        $flat = [];
+        foreach (array_slice($value, 0, self::MOST_VALUES) as $one) {
+            array_push($flat, ...(is_array($one) && array_is_list($one) ? array_slice($one, 0, self::MOST_VALUES) : [$one]));
+        }
+
+        return array_slice($flat, 0, self::MOST_VALUES);
     }
 }

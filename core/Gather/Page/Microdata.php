@@ -7,15 +7,30 @@ namespace Gnomic\Gather\Page;
 use DOMElement;
 use DOMNode;
 use Gnomic\Entry\Html;
+use SplObjectStorage;
 
-/** The things that a page describes in microdata (HTML standard, §5), with itemref. */
+/**
+ * The things that a page describes in microdata (HTML standard, §5), with itemref. An element is one thing however often it is
+ * referred to, so that references which refer to each other come to an end.
+ */
 final class Microdata
 {
     /** @var array<string, DOMElement> */
     private array $byId = [];
 
+    /** Properties that are looked at, beyond all that pages have. */
+    private const MOST = 60_000;
+
+    private int $left = self::MOST;
+
+    /** @var SplObjectStorage<DOMElement, Item> */
+    private SplObjectStorage $items;
+
     private function __construct(private readonly ?string $base)
     {
+        /** @var SplObjectStorage<DOMElement, Item> $items */
+        $items = new SplObjectStorage;
+        $this->items = $items;
     }
 
     /** @return list<Item> */
@@ -37,10 +52,18 @@ final class Microdata
 
     private function item(DOMElement $element, int $depth): Item
     {
+        if (isset($this->items[$element])) {
+            return $this->items[$element];
+        }
         $types = preg_split('/\s+/', $element->getAttribute('itemtype'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        $item = new Item(array_map(Item::short(...), $types), [], Values::whole($element->getAttribute('itemid'), $this->base));
+        $this->items[$element] = $item = new Item(
+            array_map(Item::short(...), $types),
+            [],
+            Values::whole($element->getAttribute('itemid'), $this->base),
+        );
         $this->walk($element, $item, $depth);
-        foreach (preg_split('/\s+/', $element->getAttribute('itemref'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $id) {
+        $references = preg_split('/\s+/', $element->getAttribute('itemref'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        foreach (array_unique($references) as $id) {
             $referred = $this->byId[$id] ?? null;
             if ($referred !== null && $depth < 8) {
                 $this->property($referred, $item, $depth);
@@ -59,6 +82,9 @@ final class Microdata
 
     private function property(DOMElement $element, Item $item, int $depth): void
     {
+        if (--$this->left < 0) {
+            return;
+        }
         $names = preg_split('/\s+/', $element->getAttribute('itemprop'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $isItem = $element->hasAttribute('itemscope');
         if ($names !== [] && $depth < 12) {

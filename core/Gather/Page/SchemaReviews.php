@@ -18,6 +18,7 @@ use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\Feed\MediaList;
 use Gnomic\Gather\Problem;
 use Gnomic\Text\Address;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
 /** Reviews and figures among the things of a page, by schema.org's Review, Rating and AggregateRating. */
@@ -44,6 +45,9 @@ final class SchemaReviews
         'Person',
         'Brand',
     ];
+
+    /** Of one review, that are named. */
+    private const MOST_AUTHORS = 10;
 
     /** @var list<Entry> */
     public array $entries = [];
@@ -141,19 +145,20 @@ final class SchemaReviews
     private static function language(Item $item): ?string
     {
         $language = $item->item('inLanguage');
-        $tag = Words::line($language === null ? $item->text('inLanguage') : ($language->text('alternateName') ?? $language->text('name')));
 
-        return $tag !== null && preg_match('/^[a-z]{2,3}(?:[-_][a-z0-9]{2,8})*$/i', $tag) === 1 ? str_replace('_', '-', $tag) : null;
+        return LanguageTag::orNull(
+            $language === null ? $item->text('inLanguage') : ($language->text('alternateName') ?? $language->text('name')),
+        );
     }
 
     private function author(Item $item): Author
     {
+        $authors = array_slice($item->all('author', 'creator', 'reviewer'), 0, self::MOST_AUTHORS);
         $author = $item->item('author', 'creator', 'reviewer');
-        $name = Words::line(
-            $author === null
-                ? $item->text('author', 'creator', 'reviewer')
-                : ($author->text('name') ?? trim($author->text('givenName').' '.$author->text('familyName'))),
-        );
+        $names = array_map(fn (string|Item $one): ?string => Words::line(
+            is_string($one) ? $one : ($one->text('name') ?? trim($one->text('givenName').' '.$one->text('familyName'))),
+        ), $authors);
+        $name = Words::line(implode(', ', array_unique(array_filter($names, fn (?string $one): bool => $one !== null))));
         $image = $author?->item('image');
 
         return new Author($name, role: Words::line($author?->text('jobTitle')), place: Words::line(

@@ -16,6 +16,7 @@ use Gnomic\Gather\Page\Figures;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
+use Gnomic\Text\LanguageTag;
 
 /** A page of Ticketwick's ratings: scores from 0 to 10, a headline, words, and the box office's replies. */
 final class TicketwickRatings
@@ -53,7 +54,7 @@ final class TicketwickRatings
                 text: $body->text,
                 html: $body->html,
                 original: $body->original,
-                language: $rating->text('language'),
+                language: LanguageTag::orNull($rating->text('language')),
                 published: $rating->date('created'),
                 updated: $rating->date('edited'),
                 reply: $reply === '' ? null : new Reply($reply, $rating->record('reply')->date('at')),

@@ -19,6 +19,7 @@ use Gnomic\Gather\Reading;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
 use Gnomic\Text\Address;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
 /** Pages of reviews as the Wayleaf directory answers them. */
@@ -79,7 +80,7 @@ final class WayleafReviews
             text: $body->text,
             html: $body->html,
             original: $body->original,
-            language: Words::line($review->textOrNull('language')),
+            language: LanguageTag::orNull($review->textOrNull('language')),
             published: $date($review->textOrNull('created')),
             updated: $date($review->textOrNull('edited')),
             reply: $reply === null ? null : new Reply(Words::tidy($reply->string('text')), $date($reply->textOrNull('created'))),

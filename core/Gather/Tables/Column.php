@@ -28,7 +28,7 @@ enum Column: string
     case Picture = 'picture';
 
     /**
-     * Names by which people call such a column, in English, German, French, Spanish, Italian, Dutch and Portuguese;
+     * Names by which people call such a column, in English, German, French, Spanish, Italian, Dutch, Portuguese, Japanese and Chinese;
      * folded: no accents, no case.
      *
      * @return list<string>
@@ -66,6 +66,16 @@ enum Column: string
                 'klant',
                 'naam',
                 'schrijver',
+                '名前',
+                'お名前',
+                '氏名',
+                '投稿者',
+                'レビュアー',
+                'ニックネーム',
+                '姓名',
+                '作者',
+                '用户',
+                '昵称',
             ],
             self::Role => [
                 'role',
@@ -111,6 +121,10 @@ enum Column: string
                 'stad',
                 'cidade',
                 'local',
+                '場所',
+                '都道府県',
+                '地区',
+                '城市',
             ],
             self::SaidAt => [
                 'said at',
@@ -136,6 +150,8 @@ enum Column: string
                 'canale',
                 'bron',
                 'kanaal',
+                'サイト',
+                '平台',
             ],
             self::Date => [
                 'date',
@@ -159,6 +175,13 @@ enum Column: string
                 'fecha',
                 'data',
                 'gepubliceerd',
+                '日付',
+                '投稿日',
+                '日時',
+                '作成日',
+                '日期',
+                '时间',
+                '發表日期',
             ],
             self::Rating => [
                 'rating',
@@ -191,6 +214,14 @@ enum Column: string
                 'avaliacao',
                 'estrelas',
                 'classificacao',
+                '評価',
+                '評点',
+                '点数',
+                '星',
+                'スコア',
+                '评分',
+                '星级',
+                '評分',
             ],
             self::Best => [
                 'best',
@@ -222,6 +253,11 @@ enum Column: string
                 'titulo',
                 'titolo',
                 'kop',
+                'タイトル',
+                '件名',
+                '題名',
+                '标题',
+                '標題',
             ],
             self::Text => [
                 'text',
@@ -261,6 +297,17 @@ enum Column: string
                 'tekst',
                 'mensagem',
                 'opiniao',
+                '本文',
+                'コメント',
+                'レビュー',
+                'レビュー内容',
+                '感想',
+                '口コミ',
+                'クチコミ',
+                '内容',
+                '评论',
+                '评价',
+                '評論',
             ],
             self::Reply => [
                 'reply',
@@ -276,6 +323,10 @@ enum Column: string
                 'risposta',
                 'antwoord',
                 'resposta',
+                '返信',
+                'オーナー返信',
+                '回复',
+                '回覆',
             ],
             self::ReplyDate => [
                 'reply date',
@@ -300,6 +351,8 @@ enum Column: string
                 'indirizzo',
                 'adres',
                 'endereco',
+                'リンク',
+                '链接',
             ],
             self::Subject => [
                 'subject',
@@ -325,6 +378,11 @@ enum Column: string
                 'product name',
                 'produto',
                 'assunto',
+                '施設',
+                '商品',
+                '対象',
+                '商品名',
+                '施設名',
             ],
             self::Labels => [
                 'labels',
@@ -344,8 +402,10 @@ enum Column: string
                 'categoria',
                 'etichette',
                 'trefwoorden',
+                'タグ',
+                '标签',
             ],
-            self::Language => ['language', 'lang', 'locale', 'sprache', 'langue', 'idioma', 'lingua', 'taal'],
+            self::Language => ['language', 'lang', 'locale', 'sprache', 'langue', 'idioma', 'lingua', 'taal', '言語', '语言'],
             self::Kind => ['kind', 'type', 'art', 'genre', 'tipo', 'soort'],
             self::Picture => [
                 'picture',

@@ -14,6 +14,10 @@ final readonly class Columns
     /** Names that mean a column when they stand alone, and nothing within others. */
     private const EVERYDAY = ['when', 'where', 'about', 'from', 'best', 'local', 'time', 'user', 'site', 'land', 'type', 'genre'];
 
+    /** "Ann van der Hill": words of names, and no sentence. */
+    private const NAME = '/^[\p{Lu}\p{Lt}\p{Lo}][\p{L}.\'’-]*'
+        .'(?:\s(?:[\p{Lu}\p{Lt}\p{Lo}][\p{L}.\'’-]*|v[ao]n|de[rnl]?|d[aiu]|l[ae]|ten|bin|al)){1,4}$/u';
+
     /**
      * @param  array<string, int>  $places  index of a column by the value of Column
      * @param  array<int, string>  $reasons  why a column was taken for what it is, by index
@@ -39,6 +43,7 @@ final readonly class Columns
                 }
             }
         }
+        $isKnown = $places !== [];
         foreach (array_keys($table->header) as $index) {
             $column = isset($reasons[$index]) ? null : self::byContent($table, $index);
             if ($column !== null && ! isset($places[$column->value])) {
@@ -46,8 +51,58 @@ final readonly class Columns
                 $reasons[$index] = self::because($column);
             }
         }
+        foreach ($table->isNamed && $isKnown ? [] : [Column::Text, Column::Author] as $column) {
+            $index = isset($places[$column->value]) ? null : self::likeliest($table, $column, array_keys($reasons));
+            if ($index !== null) {
+                $places[$column->value] = $index;
+                $reasons[$index] = self::because($column);
+            }
+        }
 
         return new self($places, $reasons);
+    }
+
+    /**
+     * Where nothing is named: of the columns that are left, the one with the longest cells for the words, then one with short ones for
+     * who wrote them.
+     *
+     * @param  list<int>  $taken
+     */
+    private static function likeliest(Table $table, Column $column, array $taken): ?int
+    {
+        $lengths = [];
+        foreach (array_diff(array_keys($table->header), $taken) as $index) {
+            $cells = array_slice($table->column($index), 0, 200);
+            $worded = count(array_filter($cells, fn (string $cell): bool => preg_match('/^\P{N}*\p{L}\P{N}*$/u', $cell) === 1));
+            if ($cells !== [] && ($column === Column::Text || $worded > 0.8 * count($cells))) {
+                $lengths[$index] = array_sum(array_map(mb_strwidth(...), $cells)) / count($cells);
+            }
+        }
+        arsort($lengths);
+        $index = array_key_first($lengths);
+
+        return $index !== null && ($column === Column::Text ? $lengths[$index] >= 12 : $lengths[$index] < 40) ? $index : null;
+    }
+
+    /**
+     * How many columns the cells of a row name by names we know.
+     *
+     * @param  list<string>  $cells
+     */
+    public static function named(array $cells): int
+    {
+        $named = [];
+        foreach ($cells as $cell) {
+            $name = mb_strlen($cell) > 60 ? '' : self::folded($cell);
+            foreach ($name === '' ? [] : Column::cases() as $column) {
+                if (self::isNamed($column, $name, true) || (str_word_count($name) <= 4 && self::isNamed($column, $name, false))) {
+                    $named[$column->value] = true;
+                    break;
+                }
+            }
+        }
+
+        return count($named);
     }
 
     /**
@@ -79,7 +134,7 @@ final readonly class Columns
         return $index === null ? '' : ($row[$index] ?? '');
     }
 
-    private static function folded(string $name): string
+    public static function folded(string $name): string
     {
         return trim((string) preg_replace('/[^\p{L}\p{N}\']+/u', ' ', Fold::text((string) preg_replace('/\([^)]*\)/', ' ', $name))));
     }
@@ -108,6 +163,7 @@ final readonly class Columns
         $share = fn (callable $is): float => count(array_filter($cells, $is)) / count($cells);
 
         return match (true) {
+            self::counts($cells) => Column::Id,
             $share(fn (string $cell): bool => preg_match('~^https?://\S+$~i', $cell) === 1) > 0.8 => Column::Url,
             $share(
                 fn (string $cell): bool => preg_match('/\d/', $cell) === 1
@@ -116,19 +172,33 @@ final readonly class Columns
             ) > 0.8 => Column::Date,
             $share(fn (string $cell): bool => RatingText::read($cell) !== null && mb_strlen($cell) <= 12) > 0.9
                 && max(array_map(fn (string $cell): float => RatingText::read($cell)->value ?? 0.0, $cells)) <= 100.0 => Column::Rating,
-            array_sum(array_map(mb_strlen(...), $cells)) / count($cells) > 30 => Column::Text,
+            array_sum(array_map(mb_strwidth(...), $cells)) / count($cells) > 30 => Column::Text,
             $share(fn (string $cell): bool => preg_match(
-                '/^\p{L}[\p{L}.\'’-]*(?:\s\p{L}[\p{L}.\'’-]*){1,3}$/u',
+                self::NAME,
                 $cell,
             ) === 1) > 0.7 => Column::Author,
             default => null,
         };
     }
 
+    /**
+     * Whether the cells count from one to the next, as numbers of rows do.
+     *
+     * @param  non-empty-list<string>  $cells
+     */
+    private static function counts(array $cells): bool
+    {
+        $numbers = array_filter($cells, fn (string $cell): bool => preg_match('/^\d{1,9}$/', $cell) === 1);
+
+        return count($cells) > 5 && count($numbers) === count($cells)
+            && array_map(fn (string $cell): int => (int) $cell, $cells) === range((int) $cells[0], (int) $cells[0] + count($cells) - 1);
+    }
+
     private static function because(Column $column): string
     {
         return match ($column) {
             Column::Url => 'It holds addresses.',
+            Column::Id => 'It counts the rows.',
             Column::Date => 'It holds dates.',
             Column::Rating => 'It holds ratings.',
             Column::Text => 'It holds sentences.',

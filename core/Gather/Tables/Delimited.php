@@ -19,17 +19,24 @@ final class Delimited
         $most = 0.0;
         foreach (self::SEPARATORS as $separator) {
             $counts = [];
+            $named = 0;
             foreach (self::rows(substr($text, 0, 60_000), $separator) as $cells) {
-                $counts[] = count($cells);
-                if (count($counts) >= 20) {
+                if ($cells !== ['']) {
+                    $counts[] = count($cells);
+                    $named = max($named, count($counts) > 15 ? 0 : Columns::named($cells));
+                }
+                if (count($counts) >= 30) {
                     break;
                 }
             }
-            if ($counts === [] || $counts[0] < 2) {
+            // Lines above the table, and below it, are cut otherwise; most are rows.
+            $times = array_count_values(array_filter($counts, fn (int $count): bool => $count > 1));
+            arsort($times);
+            $usual = array_key_first($times);
+            if ($usual === null || ($named < 2 && $counts[0] < 2 && $times[$usual] < 2)) {
                 continue;
             }
-            $even = count(array_filter($counts, fn (int $count): bool => $count === $counts[0])) / count($counts);
-            $score = $even * 100 + $counts[0];
+            $score = $times[$usual] / count($counts) * 100 + $usual + ($named > 1 ? 100 * $named : 0);
             if ($score > $most) {
                 [$best, $most] = [$separator, $score];
             }

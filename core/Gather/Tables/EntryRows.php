@@ -21,6 +21,7 @@ use Gnomic\Gather\Feed\Identity;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
 /** Turns the rows of a table of past entries into entries, each for itself: a wrong row keeps no other out. */
@@ -53,7 +54,9 @@ final class EntryRows
     {
         $columns = Columns::found($table);
         if (! $columns->has(Column::Text) && ! $columns->has(Column::Rating) && ! $columns->has(Column::Title)) {
-            throw TableIsWrong::nothingKnown();
+            throw $table->isNamed
+                ? TableIsWrong::nothingKnown()
+                : TableIsWrong::noHeader((string) current(array_filter(current($table->rows) ?: [''])));
         }
         $evident = $order ?? DateOrder::evident(self::dates($table, $columns));
         $problems = $table->problems;
@@ -102,7 +105,7 @@ final class EntryRows
     {
         $wrong = [];
         $cell = fn (Column $column): string => $this->columns->cell($column, $cells);
-        $text = self::words($cell(Column::Text));
+        $text = Words::tidy($cell(Column::Text));
         $title = Words::line($cell(Column::Title));
         $rating = $this->rating($cell, $wrong);
         $published = $this->date($cell(Column::Date), $wrong);
@@ -128,7 +131,7 @@ final class EntryRows
             Identity::of($own, $url, implode("\n", [$author, $saidAt, $title]), EntryJson::date($published), $text),
             $this->seen,
         );
-        $reply = self::words($cell(Column::Reply));
+        $reply = Words::tidy($cell(Column::Reply));
         $labels = array_filter(
             array_map(
                 fn (string $label): ?string => Words::line(ltrim($label, '# ')),
@@ -148,21 +151,13 @@ final class EntryRows
             title: $title,
             text: $text,
             html: $text === '' ? null : Html::fromText($text),
-            language: preg_match('/^[a-z]{2,3}(?:-[a-z0-9]{2,8})*$/i', $cell(Column::Language)) === 1 ? $cell(Column::Language) : null,
+            language: LanguageTag::orNull($cell(Column::Language)),
             published: $published,
             reply: $reply === '' ? null : new Reply($reply, $replied),
             media: [],
             original: $cell(Column::Text) === $text ? null : $cell(Column::Text),
             tags: array_values(array_unique($labels)),
         ), [], $notes);
-    }
-
-    /** Cells may hold markup, from exports of web shops: its words are kept. */
-    private static function words(string $cell): string
-    {
-        return preg_match('~</?(?:p|br|b|i|em|strong|div|span|a|ul|li)(?:\s[^<>]*)?/?>~i', $cell) === 1
-            ? Html::toText($cell)
-            : Words::tidy($cell);
     }
 
     /**

@@ -6,51 +6,63 @@ namespace Gnomic\Gather\Tables;
 
 use XMLReader;
 
-/** Spreadsheets of OpenDocument 1.2 and later (.ods): the first sheet that has rows. */
+/** Spreadsheets of OpenDocument 1.2 and later (.ods). */
 final class Ods
 {
+    private const MOST_SHEETS = 50;
+
+    /** Rows that one row stands for. */
+    private const MOST_REPEATED = 2_000_000;
+
     /** @throws TableIsWrong */
     public static function read(Zip $zip): Table
     {
         if (str_contains((string) $zip->read('META-INF/manifest.xml'), 'encryption-data')) {
             throw TableIsWrong::withPassword();
         }
-        $xml = $zip->read('content.xml') ?? throw TableIsWrong::damaged('it has no content');
+        $xml = $zip->xml('content.xml') ?? throw TableIsWrong::damaged('it has no content');
         $reader = XMLReader::XML($xml, null, LIBXML_NONET | LIBXML_PARSEHUGE | LIBXML_NOERROR | LIBXML_NOWARNING);
         if (! $reader instanceof XMLReader) {
             throw TableIsWrong::damaged('its content is no XML');
         }
 
-        return Table::of('OpenDocument spreadsheet', self::rows($reader));
+        $sheets = [];
+        while (count($sheets) < self::MOST_SHEETS && @$reader->read()) {
+            if ($reader->nodeType === XMLReader::ELEMENT && $reader->name === 'table:table' && ! $reader->isEmptyElement) {
+                $sheets[] = Sheet::of((string) $reader->getAttribute('table:name'), self::rows($reader));
+            }
+        }
+
+        return Table::of('OpenDocument spreadsheet', $sheets);
     }
 
-    /** @return iterable<int, list<string>> */
+    /** @return iterable<int, list<string>> of the sheet that the reader stands in */
     private static function rows(XMLReader $reader): iterable
     {
         $number = 1;
-        $any = false;
         $cells = [];
         $times = 1;
         while (@$reader->read()) {
             $starts = $reader->nodeType === XMLReader::ELEMENT;
-            if ($reader->nodeType === XMLReader::END_ELEMENT && $reader->name === 'table:table' && $any) {
+            if ($reader->nodeType === XMLReader::END_ELEMENT && $reader->name === 'table:table') {
                 return;
             }
             if ($starts && $reader->name === 'table:table-row') {
                 $cells = [];
-                $times = (int) ($reader->getAttribute('table:number-rows-repeated') ?? 1);
+                $times = max(1, min(self::MOST_REPEATED, (int) ($reader->getAttribute('table:number-rows-repeated') ?? 1)));
                 if ($reader->isEmptyElement) {
                     $number += $times;
                 }
             } elseif ($starts && in_array($reader->name, ['table:table-cell', 'table:covered-table-cell'], true)) {
                 $repeated = (int) ($reader->getAttribute('table:number-columns-repeated') ?? 1);
                 $cell = self::cell($reader);
-                // Sheets are filled to their edges with one repeated cell that holds nothing.
-                $cells = [...$cells, ...array_fill(0, max(1, min($repeated, $cell === '' ? 200 : 1_000)), $cell)];
+                // Sheets are filled to their edges with one repeated cell that holds nothing; what is far off is of no column.
+                for ($time = 0; $time < $repeated && count($cells) <= Sheet::EDGE; $time++) {
+                    $cells[] = $cell;
+                }
             } elseif ($reader->nodeType === XMLReader::END_ELEMENT && $reader->name === 'table:table-row') {
                 $blank = implode('', $cells) === '';
                 for ($time = 0; $time < ($blank ? 0 : min($times, Table::MOST_ROWS + 2)); $time++) {
-                    $any = true;
                     yield $number + $time => $cells;
                 }
                 $number += $times;

@@ -17,7 +17,7 @@ final class TableIsWrong extends DomainException
     public static function noHeader(string $cell): self
     {
         return new self(
-            'The first row names no columns: it holds "'
+            'No row names the columns, and what they hold does not tell: the first has "'
                 .mb_strimwidth($cell, 0, 60, '…')
                 .'". Put a row above it with names such as author, date, rating, text.',
         );
@@ -45,6 +45,14 @@ final class TableIsWrong extends DomainException
     public static function withPassword(): self
     {
         return new self('The workbook is locked with a password. Save it without one, or as CSV, and hand that over.');
+    }
+
+    /** Parts of a workbook are XML without a document type: one that has it is made to harm (CWE-776). */
+    public static function withDocumentType(): self
+    {
+        return new self(
+            'The workbook has a document type in it, which no program writes, and was refused. Save it anew and hand that over.',
+        );
     }
 
     public static function oldWorkbook(): self

@@ -73,7 +73,7 @@ final class TableReader
 
         return Table::of(
             $format,
-            Delimited::rows($text, $separator),
+            [Sheet::of('', Delimited::rows($text, $separator))],
             $charset->problem === null || ! str_contains($charset->problem, 'Declared') ? [] : [new Problem('', $charset->problem)],
         );
     }

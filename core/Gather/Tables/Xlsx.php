@@ -9,7 +9,7 @@ use Gnomic\Gather\Problem;
 use SimpleXMLElement;
 use XMLReader;
 
-/** Workbooks of ISO/IEC 29500 (.xlsx): the first sheet that has rows; formulas by their stored results. */
+/** Workbooks of ISO/IEC 29500 (.xlsx); formulas by their stored results. */
 final class Xlsx
 {
     /** Built-in number formats that show a date or a time (ISO/IEC 29500-1, §18.8.30, and those of East Asian locales). */
@@ -47,6 +47,18 @@ final class Xlsx
         58,
     ];
 
+    private const MOST_SHEETS = 50;
+
+    private const MOST_STRINGS = 1_000_000;
+
+    private const MOST_LINKS = 20_000;
+
+    /** Megabytes of parts that are no sheets: styles, relations, the list of sheets. */
+    private const MOST_OF_A_PART = 4;
+
+    /** Characters of a number format that are looked at. */
+    private const FORMAT = 300;
+
     /** @var list<string> */
     private array $strings = [];
 
@@ -68,33 +80,19 @@ final class Xlsx
         $reader = new self($zip);
         $reader->readStrings();
         $reader->readFormats();
-        $table = null;
-        foreach ($reader->sheets() as $path) {
-            try {
-                $table = Table::of('Excel workbook', $reader->rows($path), [], $reader->links($path));
-                break;
-            } catch (TableIsWrong $wrong) {
-                $table = $wrong;
-                if ($wrong->getMessage() !== TableIsWrong::empty()->getMessage()) {
-                    break;
-                }
-            }
+        $sheets = $links = [];
+        foreach (array_slice($reader->sheets(), 0, self::MOST_SHEETS) as $place => [$name, $path]) {
+            $sheets[] = Sheet::of($name, $reader->rows($path));
+            $links[$place] = $reader->links($path);
+        }
+        if ($sheets === []) {
+            throw TableIsWrong::damaged('it has no sheet');
         }
 
-        return match (true) {
-            $table === null => throw TableIsWrong::damaged('it has no sheet'),
-            $table instanceof TableIsWrong => throw $table,
-            $reader->problems === [] => $table,
-            default => Table::of(
-                'Excel workbook',
-                [0 => $table->header] + $table->rows,
-                [...$table->problems, ...array_slice($reader->problems, 0, 20)],
-                $table->links,
-            ),
-        };
+        return Table::of('Excel workbook', $sheets, array_slice($reader->problems, 0, 20), $links);
     }
 
-    /** @return list<string> paths, in the order of the workbook, hidden ones last */
+    /** @return list<array{string, string}> names and paths, in the order of the workbook, hidden ones last */
     private function sheets(): array
     {
         $workbook = $this->xml('xl/workbook.xml') ?? throw TableIsWrong::damaged('it has no workbook part');
@@ -113,7 +111,8 @@ final class Xlsx
             );
             $path = $targets[$id] ?? null;
             if ($path !== null && in_array($path, $this->zip->names(), true)) {
-                (string) ($sheet['state'] ?? 'visible') === 'visible' ? $shown[] = $path : $hidden[] = $path;
+                $one = [(string) $sheet['name'], $path];
+                (string) ($sheet['state'] ?? 'visible') === 'visible' ? $shown[] = $one : $hidden[] = $one;
             }
         }
 
@@ -122,7 +121,7 @@ final class Xlsx
 
     private function readStrings(): void
     {
-        $xml = $this->zip->read('xl/sharedStrings.xml');
+        $xml = $this->zip->xml('xl/sharedStrings.xml');
         if ($xml === null) {
             return;
         }
@@ -137,6 +136,9 @@ final class Xlsx
             } elseif ($reader->localName === 'si' && ($reader->nodeType === XMLReader::END_ELEMENT || $reader->isEmptyElement)) {
                 $this->strings[] = self::unescaped($text);
                 $text = '';
+                if (count($this->strings) > self::MOST_STRINGS) {
+                    throw TableIsWrong::tooManyRows();
+                }
             }
         }
     }
@@ -146,7 +148,7 @@ final class Xlsx
         $styles = $this->xml('xl/styles.xml');
         $custom = [];
         foreach ($styles->numFmts->numFmt ?? [] as $format) {
-            $custom[(int) $format['numFmtId']] = (string) $format['formatCode'];
+            $custom[(int) $format['numFmtId']] = substr((string) $format['formatCode'], 0, self::FORMAT);
         }
         $index = 0;
         foreach ($styles->cellXfs->xf ?? [] as $xf) {
@@ -170,9 +172,12 @@ final class Xlsx
                 $targets[(string) $relation['Id']] = (string) $relation['Target'];
             }
         }
-        preg_match_all('/<(?:\w+:)?hyperlink\s[^>]*>/', $targets === [] ? '' : (string) $this->zip->read($path), $found);
         $links = [];
-        foreach ($found[0] as $element) {
+        $xml = $targets === [] ? '' : (string) $this->zip->xml($path);
+        $pattern = '/<(?:\w+:)?hyperlink\s[^>]*>/';
+        $at = $times = 0;
+        while ($times++ < self::MOST_LINKS && preg_match($pattern, $xml, $found, PREG_OFFSET_CAPTURE, $at) === 1) {
+            [$element, $at] = [$found[0][0], $found[0][1] + strlen($found[0][0])];
             $cell = preg_match('/\sref="([A-Z]{1,3}(\d+))"/', $element, $ref) === 1
                 && preg_match('/\s\w+:id="([^"]+)"/', $element, $id) === 1
                 ? self::columnOf($ref[1])
@@ -188,7 +193,7 @@ final class Xlsx
     /** @return iterable<int, list<string>> */
     private function rows(string $path): iterable
     {
-        $reader = self::reader((string) $this->zip->read($path));
+        $reader = self::reader((string) $this->zip->xml($path));
         $number = 0;
         $cells = [];
         $column = 0;
@@ -199,11 +204,12 @@ final class Xlsx
                 $column = 0;
             } elseif ($reader->nodeType === XMLReader::ELEMENT && $reader->localName === 'c') {
                 $column = self::columnOf($reader->getAttribute('r')) ?? $column;
-                if ($column >= 20_000) {
-                    throw TableIsWrong::tooManyColumns($column);
+                $cell = $reader->isEmptyElement ? '' : $this->cell($reader, $number);
+                if ($column <= Sheet::EDGE && $cell !== '') {
+                    $cells = array_pad($cells, $column, '');
+                    $cells[$column] = $cell;
                 }
-                $cells = array_pad($cells, $column, '');
-                $cells[$column++] = $reader->isEmptyElement ? '' : $this->cell($reader, $number);
+                $column++;
             } elseif ($reader->nodeType === XMLReader::END_ELEMENT && $reader->localName === 'row') {
                 yield $number => array_values($cells);
             }
@@ -315,7 +321,7 @@ final class Xlsx
 
     private function xml(string $path): ?SimpleXMLElement
     {
-        $xml = $this->zip->read($path);
+        $xml = $this->zip->xml($path, self::MOST_OF_A_PART);
         $parsed = $xml === null ? false : @simplexml_load_string($xml, SimpleXMLElement::class, LIBXML_NONET);
 
         return $parsed === false ? null : $parsed;

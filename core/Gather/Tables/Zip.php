@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Tables;
 
+use Gnomic\Text\Charset;
+
 /**
  * The files within a zip archive held in memory (PKWARE's APPNOTE, §4.3), stored or deflated. Workbooks are such archives.
  * What a file unpacks to is bounded, whatever the archive says of it (CWE-409).
  */
 final readonly class Zip
 {
-    private const MOST_MEGABYTES = 128;
+    private const MOST_MEGABYTES = 64;
+
+    /** Files that an archive is read for; workbooks have dozens. */
+    private const MOST_FILES = 5_000;
 
     /** @param  array<string, array{int, int, int, int}>  $files  method, size packed, place of the local header, flags */
     private function __construct(private string $bytes, private array $files)
@@ -27,7 +32,7 @@ final readonly class Zip
         }
         $files = [];
         $at = self::int($record['start'] ?? 0);
-        for ($index = 0; $index < self::int($record['count'] ?? 0); $index++) {
+        for ($index = 0; $index < min(self::MOST_FILES, self::int($record['count'] ?? 0)); $index++) {
             $entry = substr($bytes, $at, 4) === "PK\x01\x02" && strlen($bytes) >= $at + 46
                 ? unpack(
                     'vflags/vmethod/Vtime/Vcrc/Vpacked/Vsize/vname/vextra/vcomment/vdisk/vinner/Vouter/Vlocal',
@@ -51,8 +56,35 @@ final readonly class Zip
         return array_map(strval(...), array_keys($this->files));
     }
 
-    /** @throws TableIsWrong */
-    public function read(string $name): ?string
+    /**
+     * A part that is XML, as UTF-8 without a document type, whose entities could grow without end, also in attributes.
+     *
+     * @param  int  $most  megabytes that it may unpack to
+     *
+     * @throws TableIsWrong
+     */
+    public function xml(string $name, int $most = self::MOST_MEGABYTES): ?string
+    {
+        $bytes = $this->read($name, $most);
+        if ($bytes === null) {
+            return null;
+        }
+        $declared = preg_match('/^<\?xml[^>]*?encoding\s*=\s*["\']([\w.-]+)/', substr($bytes, 0, 200), $found) === 1 ? $found[1] : null;
+        if ($declared !== null && preg_match('/^(?:utf-?(?:16|32)|ucs)/i', $declared) === 1) {
+            $declared = null; // a declaration that can be read byte by byte is in neither
+        }
+        $text = ltrim(Charset::decoded($bytes, $declared)->text, "\u{FEFF} \t\r\n");
+        $text = (string) preg_replace('/^<\?xml[^>]*\?>/', '<?xml version="1.0" encoding="UTF-8"?>', $text);
+
+        return str_contains($text, '<!DOCTYPE') ? throw TableIsWrong::withDocumentType() : $text;
+    }
+
+    /**
+     * @param  int  $most  megabytes that it may unpack to
+     *
+     * @throws TableIsWrong
+     */
+    public function read(string $name, int $most = self::MOST_MEGABYTES): ?string
     {
         if (! isset($this->files[$name])) {
             return null;
@@ -69,13 +101,13 @@ final readonly class Zip
 
         return match ($method) {
             0 => $data,
-            8 => self::inflated($data) ?? throw TableIsWrong::damaged("$name cannot be unpacked"),
+            8 => self::inflated($data, $most) ?? throw TableIsWrong::damaged("$name cannot be unpacked"),
             default => throw TableIsWrong::damaged("$name is packed in a way that is not read"),
         };
     }
 
     /** Piece by piece, so that the bound is met before what is beyond it has been made. */
-    private static function inflated(string $data): ?string
+    private static function inflated(string $data, int $most): ?string
     {
         $unpacking = inflate_init(ZLIB_ENCODING_RAW);
         if ($unpacking === false) {
@@ -88,8 +120,8 @@ final readonly class Zip
                 return null;
             }
             $unpacked .= $more;
-            if (strlen($unpacked) > self::MOST_MEGABYTES * 1_048_576) {
-                throw TableIsWrong::tooLarge(self::MOST_MEGABYTES);
+            if (strlen($unpacked) > $most * 1_048_576) {
+                throw TableIsWrong::tooLarge($most);
             }
         }
 

@@ -60,19 +60,27 @@ final readonly class ListSchema extends Schema
             $value,
             array_keys($value),
         );
-        if (
-            $this->isDistinct
-            && count(
-                array_unique(array_map(
-                    fn (mixed $item): string => json_encode($item, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
-                    $taken,
-                )),
-            ) !== count($taken)
-        ) {
-            throw MemberIsWrong::at($pointer, 'without repetitions', $value);
+        if ($this->isDistinct) {
+            self::withoutRepetitions($taken, $pointer);
         }
 
         return $taken;
+    }
+
+    /** @param  list<mixed>  $items */
+    private static function withoutRepetitions(array $items, string $pointer): void
+    {
+        $seen = [];
+        foreach ($items as $index => $item) {
+            $written = json_encode(
+                $item,
+                JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            );
+            if (isset($seen[$written])) {
+                throw MemberIsWrong::repeated("$pointer/$index", $written, $seen[$written]);
+            }
+            $seen[$written] = $index;
+        }
     }
 
     protected function wanted(): string

@@ -81,7 +81,7 @@ final readonly class ApartFrom extends Clause
 
     public function keeps(Facts $entry): bool
     {
-        return ! in_array($entry->id, $this->shown, true);
+        return ! $entry->isAmong($this->shown);
     }
 
     public function reason(Facts $entry): string

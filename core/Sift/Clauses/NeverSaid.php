@@ -10,19 +10,18 @@ use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
-use Gnomic\Sift\Term;
+use Gnomic\Sift\TermFinder;
 use Gnomic\Sift\Topic;
 
 /** Entries that say none of the words which the site never shows. */
 final readonly class NeverSaid extends Clause
 {
-    /** @var array<string, Term> */
-    private array $terms;
+    private TermFinder $terms;
 
     /** @param  list<string>  $words */
     public function __construct(array $words)
     {
-        $this->terms = Term::each($words);
+        $this->terms = TermFinder::of($words);
     }
 
     public static function key(): string
@@ -78,12 +77,6 @@ final readonly class NeverSaid extends Clause
 
     private function said(Facts $entry): ?string
     {
-        foreach ($this->terms as $word => $term) {
-            if ($term->isIn($entry->saying->line())) {
-                return (string) $word;
-            }
-        }
-
-        return null;
+        return $this->terms->first($entry->saying->line());
     }
 }

@@ -74,7 +74,7 @@ final readonly class NotHidden extends Clause
 
     public function keeps(Facts $entry): bool
     {
-        return ! $entry->hidden && ! in_array($entry->id, $this->hiddenHere, true);
+        return ! $entry->hidden && ! $entry->isAmong($this->hiddenHere);
     }
 
     public function reason(Facts $entry): string

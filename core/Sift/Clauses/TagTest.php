@@ -32,7 +32,7 @@ final readonly class TagTest
      */
     public function fault(array $tags): ?string
     {
-        $line = $tags === [] ? '' : '|'.implode('|', $tags).'|';
+        $line = Tags::line($tags);
         foreach ($this->terms->all as $tag) {
             if (! self::has($line, self::needles([$tag]), true)) {
                 return "It lacks the $this->noun \"$tag\".";
@@ -96,7 +96,7 @@ final readonly class TagTest
             $isBeginning = str_ends_with(rtrim($tag), '*');
             $folded = Tags::folded($isBeginning ? substr(rtrim($tag), 0, -1) : $tag);
             if ($folded !== null) {
-                $needles[] = $isBeginning ? "|$folded" : "|$folded|";
+                $needles[] = '|'.Tags::inLine($folded).($isBeginning ? '' : '|');
             }
         }
 

@@ -11,6 +11,7 @@ use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Term;
+use Gnomic\Sift\TermFinder;
 use Gnomic\Sift\Terms;
 use Gnomic\Sift\Topic;
 
@@ -20,18 +21,16 @@ final readonly class WithTerms extends Clause
     /** How its conditions ask the index: what a database does with it again and again, it may do once beforehand. */
     public const MATCHING = 'IN (SELECT rowid FROM entry_words WHERE entry_words MATCH ?)';
 
-    /** @var array<string, Term> by the word as it was written; words with nothing to look for ask nothing and are left out */
-    private array $all;
+    /** Words with nothing to look for ask nothing and are left out. */
+    private TermFinder $all;
 
-    /** @var array<string, Term> */
-    private array $any;
+    private TermFinder $any;
 
-    /** @var array<string, Term> */
-    private array $none;
+    private TermFinder $none;
 
     private function __construct(private Terms $wanted)
     {
-        [$this->all, $this->any, $this->none] = array_map(Term::each(...), [$wanted->all, $wanted->any, $wanted->none]);
+        [$this->all, $this->any, $this->none] = array_map(TermFinder::of(...), [$wanted->all, $wanted->any, $wanted->none]);
     }
 
     public static function key(): string
@@ -116,28 +115,21 @@ final readonly class WithTerms extends Clause
     private function fault(Facts $entry): ?string
     {
         $line = $entry->saying->line();
-        foreach ($this->all as $word => $term) {
-            if (! $term->isIn($line)) {
-                return "It does not say \"$word\".";
-            }
-        }
-        foreach ($this->none as $word => $term) {
-            if ($term->isIn($line)) {
-                return "It says \"$word\", which is left out here.";
-            }
-        }
-        foreach ($this->any as $term) {
-            if ($term->isIn($line)) {
-                return null;
-            }
-        }
+        $missing = $this->all->firstMissing($line);
+        $unwanted = $missing === null ? $this->none->first($line) : null;
 
-        return $this->any === [] ? null : 'It says none of '.Terms::listed($this->wanted->any, 'or').'.';
+        return match (true) {
+            $missing !== null => "It does not say \"$missing\".",
+            $unwanted !== null => "It says \"$unwanted\", which is left out here.",
+            $this->any->isEmpty(), $this->any->first($line) !== null => null,
+            default => 'It says none of '.Terms::listed($this->wanted->any, 'or').'.',
+        };
     }
 
-    /** @param  array<string, Term>  $terms */
-    private static function asked(array $terms, string $glue): ?string
+    private static function asked(TermFinder $finder, string $glue): ?string
     {
-        return $terms === [] ? null : 'said : ('.implode($glue, array_map(fn (Term $term): string => $term->query(), $terms)).')';
+        $asked = array_map(fn (Term $term): string => $term->query(), $finder->terms);
+
+        return $asked === [] ? null : 'said : ('.implode($glue, $asked).')';
     }
 }

@@ -20,7 +20,8 @@ use Gnomic\Text\Numbers;
 
 /**
  * Entries of a certain time, by days at the site: the last 30 days are today and the 29 before it; the last two months go
- * back to the same day two months ago, or to the last of a month that is shorter. Undated entries are of no time.
+ * back to the same day two months ago, or to the last of a month that is shorter. What is dated after today is not in the last
+ * days, and undated entries are of no time.
  */
 final readonly class Within extends Clause
 {
@@ -157,7 +158,7 @@ final readonly class Within extends Clause
         if ($entry->published === null) {
             return 'It has no date; the widget asks for those '.$this->phrase().'.';
         }
-        $day = (new DateTimeImmutable("@$entry->published"))->setTimezone($this->site->now->getTimezone())->format('j F Y');
+        $day = (new DateTimeImmutable('@'.(int) floor($entry->published)))->setTimezone($this->site->now->getTimezone())->format('j F Y');
 
         return "It is from $day; the widget asks for those ".$this->phrase().'.';
     }
@@ -184,6 +185,7 @@ final readonly class Within extends Clause
         $from = PHP_INT_MIN;
         $before = PHP_INT_MAX;
         if ($this->last !== null) {
+            $before = $this->site->midnight();
             $from = (
                 $this->unit === 'days'
                     ? $today->modify('-'.($this->last - 1).' days')
@@ -194,7 +196,7 @@ final readonly class Within extends Clause
             $from = max($from, (new DateTimeImmutable($first, $zone))->getTimestamp());
         }
         if ($lastDay !== null) {
-            $before = (new DateTimeImmutable($lastDay, $zone))->modify('+1 day')->getTimestamp();
+            $before = min($before, (new DateTimeImmutable($lastDay, $zone))->modify('+1 day')->getTimestamp());
         }
 
         return [$from, $before];

@@ -157,7 +157,7 @@ final class BriefTest extends TestCase
         yield 'a limit of none' => [['version' => 1, 'sift' => ['limit' => 0]], '/sift/limit', 'between 1 and 100'];
         yield 'a limit in words' => [['version' => 1, 'sift' => ['limit' => 'ten']], '/sift/limit', 'a whole number'];
         yield 'an order that is none' => [['version' => 1, 'sift' => ['order' => 'best']], '/sift/order', '"newest", "oldest"'];
-        yield 'a pin twice' => [['version' => 1, 'sift' => ['pins' => ['a', 'a']]], '/sift/pins', 'without repetitions'];
+        yield 'a pin twice' => [['version' => 1, 'sift' => ['pins' => ['a', 'a']]], '/sift/pins/1', 'repeats "a"'];
         yield 'no kind' => [['version' => 1, 'gather' => ['kinds' => []]], '/gather/kinds', 'at least one'];
         yield 'six across' => [['version' => 1, 'shape' => ['across' => 6]], '/shape/layout/across', 'between 1 and 5'];
         yield 'too fast' => [['version' => 1, 'shape' => ['autoplay' => 1]], '/shape/layout/autoplay', 'between 2 and 60'];

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\core\Entry;
 
+use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
+use Gnomic\Entry\Media;
 use Gnomic\Json\MemberIsWrong;
+use Gnomic\Sift\Facts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -30,7 +33,7 @@ final class EntryJsonTest extends TestCase
 
     public function test_missing_members_take_no_guess(): void
     {
-        $entry = EntryJson::read(['text' => 'Only words.']);
+        $entry = EntryJson::read(['kind' => 'post', 'text' => 'Only words.', 'language' => 'und']);
         self::assertSame(Kind::Post, $entry->kind);
         self::assertNull($entry->language);
         self::assertNull($entry->rating);
@@ -39,16 +42,48 @@ final class EntryJsonTest extends TestCase
 
     public function test_markup_from_outside_is_made_safe(): void
     {
-        $entry = EntryJson::read(['id' => 'x', 'html' => '<p onclick="a()">Hi<script>alert(1)</script></p>']);
+        $entry = EntryJson::read(['id' => 'x', 'kind' => 'post', 'html' => '<p onclick="a()">Hi<script>alert(1)</script></p>']);
         self::assertSame('<p>Hi</p>', $entry->html);
         self::assertSame('Hi', $entry->text);
+    }
+
+    public function test_pictures_of_its_markup_are_among_its_media(): void
+    {
+        $entry = EntryJson::read(['kind' => 'post', 'media' => [['type' => 'image', 'url' => 'https://a.example/1.jpg']],
+            'html' => '<p>Rings<img src="https://a.example/1.jpg"><img src="https://a.example/2.jpg" alt="Two"><img src="javascript:a()"></p>']);
+        self::assertSame(
+            [['https://a.example/1.jpg', null], ['https://a.example/2.jpg', 'Two']],
+            array_map(fn (Media $one): array => [$one->url, $one->alt], $entry->media),
+        );
+    }
+
+    public function test_addresses_are_the_webs_whatever_way_they_came(): void
+    {
+        foreach (['javascript:alert(1)', ' JavaScript:a', "java\tscript:a", 'data:text/html,a', 'vbscript:a', '//a.example/x', '/x', 'file:///etc/passwd',
+            "https://a.example/\x07", 'https:///x', 'ftp://a.example/'] as $address) {
+            $given = ['id' => 'a', 'kind' => 'review', 'url' => $address, 'author' => ['url' => $address, 'image' => $address],
+                'media' => [['type' => 'image', 'url' => $address]], 'html' => "<a href=\"$address\">a</a><img src=\"$address\">"];
+            foreach ([EntryJson::read($given), EntryJson::restored(['html' => null] + $given)] as $entry) {
+                self::assertSame([null, null, null, []], [$entry->url, $entry->author->url, $entry->author->image, $entry->media], $address);
+            }
+            self::assertCount(4, EntryJson::unusable($given, EntryJson::read($given)), $address);
+            self::assertStringNotContainsString('script:', (string) EntryJson::read($given)->html);
+            self::assertNull((new Entry('a', Kind::Post, url: $address))->with(id: 'b')->url);
+        }
+    }
+
+    public function test_fractions_of_a_second_are_kept(): void
+    {
+        $entry = EntryJson::read(['id' => 'a', 'kind' => 'post', 'published' => '2026-01-02T03:04:05.250+01:00']);
+        self::assertSame('2026-01-02T03:04:05.25+01:00', EntryJson::write($entry)['published']);
+        self::assertSame(1767319445.25, Facts::of($entry)->published);
     }
 
     #[DataProvider('wrong')]
     public function test_a_wrong_member_is_named(mixed $value, string $pointer): void
     {
         try {
-            EntryJson::read($value);
+            EntryJson::read(is_array($value) && isset($value['id']) ? $value + ['kind' => 'review'] : $value);
             self::fail('It was taken.');
         } catch (MemberIsWrong $wrong) {
             self::assertSame($pointer, $wrong->pointer);
@@ -66,5 +101,15 @@ final class EntryJsonTest extends TestCase
         yield 'a date that is none' => [['id' => 'a', 'published' => 'soon'], '/published'];
         yield 'tags that are no texts' => [['id' => 'a', 'tags' => [1]], '/tags/0'];
         yield 'an author that is a name' => [['id' => 'a', 'author' => 'Ines'], '/author'];
+        yield 'no kind' => [['text' => 'a'], '/kind'];
+        yield 'a kind that is null' => [['id' => 'a', 'kind' => null], '/kind'];
+        yield 'an id that is a number' => [['id' => 12], '/id'];
+        yield 'an id that is empty' => [['id' => ' '], '/id'];
+        yield 'fewer likes than none' => [['id' => 'a', 'likes' => -1], '/likes'];
+        yield 'fewer comments than none' => [['id' => 'a', 'comments' => -3], '/comments'];
+        yield 'a picture of no width' => [['id' => 'a', 'media' => [['type' => 'image', 'url' => 'https://a.example/p', 'width' => -1]]], '/media/0/width'];
+        foreach (['english', 'xx', 'en_', '12', 'e', 'qq-QQ', ''] as $language) {
+            yield "\"$language\" for a language" => [['id' => 'a', 'language' => $language], '/language'];
+        }
     }
 }

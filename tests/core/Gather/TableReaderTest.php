@@ -196,7 +196,6 @@ final class TableReaderTest extends TestCase
     public static function wrongFiles(): iterable
     {
         yield 'nothing' => ["\n \n", 'empty'];
-        yield 'no header' => ["Ann,2024-01-01,5,Good\nBob,2024-01-02,4,ok", 'first row names no columns'];
         yield 'three hundred columns' => [
             implode(',', array_map(fn (int $number): string => "c$number", range(1, 300)))."\n1,2",
             '300 columns',

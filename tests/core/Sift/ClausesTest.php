@@ -129,6 +129,13 @@ final class ClausesTest extends TestCase
             'Its language is unknown; the widget asks for those in English.',
         ];
         yield 'the last 22 days begin on that day' => [[], ['when' => ['last' => 22]], $entry(), null];
+        yield 'the future is not in the last days' => [
+            [],
+            ['when' => ['last' => 22]],
+            $entry(published: self::at('2026-04-01')),
+            'when',
+            'It is from 1 April 2026; the widget asks for those of the last 22 days.',
+        ];
         yield 'the last 21 days do not' => [
             [],
             ['when' => ['last' => 21]],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\Sift;
 
 use Gnomic\Sift\Term;
+use Gnomic\Sift\TermFinder;
 use Gnomic\Text\Fold;
 use Gnomic\Text\Tags;
 use Gnomic\Text\Tokens;
@@ -17,7 +18,7 @@ final class TermTest extends TestCase
     #[DataProvider('words')]
     public function test_a_word_is_found_whole(string $word, string $text, bool $found): void
     {
-        self::assertSame($found, Term::tryFrom($word)?->isIn(Tokens::line($text)));
+        self::assertSame($found, TermFinder::of([$word])->first(Tokens::line($text)) !== null);
     }
 
     /** @return iterable<array{string, string, bool}> */
@@ -47,11 +48,19 @@ final class TermTest extends TestCase
         yield ['100', '100%', true];
         yield ['10', '100', false];
         yield ['ﬁlm', 'a film', true];
+        yield ['gnome', 'The gnome™ of the garden', true];
+        yield ['gnometm', 'The gnome™ of the garden', false];
+        yield ['rings', "❤\u{FE0F}rings", true];
+        yield ['sun', "☀\u{FE0F}sun\u{FE0F} up", true];
+        yield ['ด', 'ดี', true];
+        yield ['ดี', 'วันดีมาก', true];
+        yield ['葛', "葛\u{E0100}城", true];
+        yield ['1 2', 'a half: ½', true];
     }
 
     public function test_what_has_nothing_to_look_for_is_no_word(): void
     {
-        self::assertSame([null, null, null], [Term::tryFrom('***'), Term::tryFrom(' '), Term::tryFrom('🌟')]);
+        self::assertSame([null, null, null, null, null], [Term::tryFrom('***'), Term::tryFrom("\u{FE0F}"), Term::tryFrom('🌟'), Term::tryFrom("❤\u{FE0F}"), Term::tryFrom('ี')]);
         self::assertSame(['a'], array_keys(Term::each(['a', '!', 'a'])));
     }
 
@@ -78,6 +87,10 @@ final class TermTest extends TestCase
     public function test_hashtags_in_words(): void
     {
         self::assertSame(['NightSky', '天文', 'a_1'], Tags::in('#NightSky, ＃天文 (#a_1) #1 x#no &#39; a'));
-        self::assertSame(['nightsky', 'a b'], Tags::each(['#NightSky', ' a | b ', '#', 'NIGHTSKY']));
+        self::assertSame(['rings', 'more', 'so'], Tags::in("❤\u{FE0F}#rings 🌟#more &#so कि#no e\u{301}#no"));
+        self::assertSame(['nightsky', 'a | b', 'a b'], Tags::each(['#NightSky', ' a | b ', '#', 'NIGHTSKY', "##a \t\u{A0}b"]));
+        self::assertSame(["\u{F015}home", "\u{FF03}"], [Tags::folded("#\u{F015}home"), Tags::folded("a\u{FF03}") === 'a#' ? "\u{FF03}" : '']);
+        $tags = ['night sky', 'a|b', '|'];
+        self::assertSame($tags, Tags::ofLine(Tags::line($tags)));
     }
 }
