@@ -19,6 +19,11 @@ return [
         'redirects' => 5,
     ],
 
+    /** Of the process that reads what was fetched. */
+    'reading' => ['seconds' => (float) env('GNOMIC_READING_SECONDS', 20), 'megabytes' => 384],
+
+    'locks' => "$data/run/locks",
+
     'channels' => [
         'wayleaf' => ['address' => env('GNOMIC_WAYLEAF', 'https://wayleaf.example')],
         'ticketwick' => [

@@ -43,6 +43,7 @@ Route::prefix('api')->group(function (): void {
             Route::put('credentials/{channel}', [LookController::class, 'key'])->where('channel', 'wayleaf|corkwall');
             Route::get('boards', [LookController::class, 'boards']);
             Route::post('website', [LookController::class, 'website']);
+            Route::get('website/{token}', [LookController::class, 'found'])->where('token', '[a-z0-9]{20}');
             Route::post('grants/{channel}', [GrantController::class, 'begin'])->where('channel', 'ticketwick|shutterfen');
             Route::get('grants/{id}/choices', [GrantController::class, 'choices'])->whereNumber('id');
             Route::get('subjects', [SubjectController::class, 'index']);

@@ -30,6 +30,9 @@ final readonly class Granted
         if ($grant->ended_at !== null) {
             throw FetchFailed::accessEnded($service->name);
         }
+        if (! $service->owns($address)) {
+            throw FetchFailed::elsewhere($service->name, $address);
+        }
         if ($grant->expires_at !== null && $grant->expires_at->lessThan(now()->addSeconds($service->renewBefore))) {
             $service->renew($grant);
         }

@@ -4,14 +4,20 @@ declare(strict_types=1);
 
 namespace App\Access;
 
+use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Models\Grant;
 use App\Models\Site;
+use Gnomic\Text\Address;
+use GuzzleHttp\Client;
+use GuzzleHttp\Promise\Create;
+use GuzzleHttp\Promise\PromiseInterface;
 use Illuminate\Support\Carbon;
 use League\OAuth2\Client\Grant\RefreshToken;
 use League\OAuth2\Client\Provider\Exception\IdentityProviderException;
 use League\OAuth2\Client\Provider\GenericProvider;
 use League\OAuth2\Client\Token\AccessTokenInterface;
+use Psr\Http\Message\RequestInterface;
 use Throwable;
 
 /** One service's side of granting: authorization code with PKCE and state (RFC 6749, 7636), by league/oauth2-client. */
@@ -30,6 +36,7 @@ final readonly class OAuthProvider
         private string $redirectUri,
         public array $scopes,
         public int $renewBefore,
+        private Fetcher $fetcher,
     ) {
     }
 
@@ -106,7 +113,19 @@ final readonly class OAuthProvider
             'urlAuthorize' => "$this->address/oauth/authorize",
             'urlAccessToken' => "$this->address/oauth/token",
             'urlResourceOwnerDetails' => "$this->address/api/me",
-            'pkceMethod' => GenericProvider::PKCE_METHOD_S256, 'scopeSeparator' => ' ', 'timeout' => 15, 'proxy' => '',
-        ]);
+            'pkceMethod' => GenericProvider::PKCE_METHOD_S256, 'scopeSeparator' => ' ',
+        ], ['httpClient' => new Client(['handler' => $this->guarded(...)])]);
+    }
+
+    /** By the one way out, which follows nothing: a secret goes to the address that it is for, or nowhere. */
+    private function guarded(RequestInterface $request): PromiseInterface
+    {
+        return Create::promiseFor($this->fetcher->send($request));
+    }
+
+    /** Whether an address is one of this service's own, so that a token may go there. */
+    public function owns(string $address): bool
+    {
+        return Address::origin($address) !== null && Address::origin($address) === Address::origin($this->address);
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Editions\Contents;
+use App\Editions\Everything;
 use App\Editions\Renderer;
+use App\Editions\Wanted;
 use App\Models\Site;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
@@ -36,10 +38,12 @@ final readonly class Proof
         $context = $this->contexts->brief($site, $brief);
         $sieve = SiteSieve::of($site, $brief->criteria, $context->site);
         $selection = $sieve->selection();
-        $content = $this->contents->of($site, $brief, $sieve, $selection->shown);
+        $choices = Honesty::choices($brief, $context->site, $selection);
+        $offered = $choices === [] ? 0 : Everything::of($site, $brief, $sieve->context())->offered();
+        $language = $site->spoken()[0];
+        $wanted = new Wanted($brief, $sieve, $selection->shown, $language, $brief->shape->honest ? $choices : [], $offered);
+        $content = $this->contents->of($site, $wanted);
         $plan = $content->plan();
-        // The owner reads the line in any case, to decide on it.
-        $telling = $brief->with(shape: $brief->shape->with(['honest' => true]));
 
         return [
             'brief' => $brief->toArray(),
@@ -58,7 +62,8 @@ final readonly class Proof
                 $widths,
             ),
             'figures' => self::figures($content->overall) + $sieve->tally()->lacking(),
-            'honestLine' => Honesty::line($telling, $context->site, $content->overall->count, $content->words)?->text,
+            // The owner reads the line in any case, to decide on it.
+            'honestLine' => Honesty::line($brief, $choices, $offered, $content->words)?->text,
             'warnings' => $this->warnings->of($site, $brief, $sieve, $selection),
         ];
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Channels;
 
 use App\Channels\Feed\FeedChannel;
-use App\Channels\Page\PageChannel;
 use App\Fetching\FetchFailed;
+use App\Reading\ConfinedReading;
 use Gnomic\Gather\Feed\FeedLink;
 use Gnomic\Gather\Page\PageReading;
 use Gnomic\Gather\PayloadIsUnreadable;
@@ -15,9 +15,12 @@ use Gnomic\Gather\Reading;
 /** What is at an address that an owner pastes: another channel's place, a feed, a page with reviews, a page that names feeds. */
 final readonly class AtAddress
 {
-    public function __construct(private FeedChannel $feeds, private Channels $channels)
+    public function __construct(private FeedChannel $feeds, private ConfinedReading $reading, private Channels $channels)
     {
     }
+
+    /** That somebody in front of a screen waits for a page to be read. */
+    private const SECONDS = 5.0;
 
     /**
      * @return array{other: array{channel: string, address: string}|null, address: string, feed: Reading|null, page: PageReading|null,
@@ -31,11 +34,12 @@ final readonly class AtAddress
         if ($recognised !== null && $recognised['channel'] !== 'page') {
             return ['other' => $recognised, 'address' => $address, 'feed' => null, 'page' => null, 'links' => []];
         }
-        $answer = $this->feeds->fetched($address);
+        $feeds = $this->feeds->inSight();
+        $answer = $feeds->fetched($address);
         try {
-            return ['other' => null, 'address' => $answer->address, 'feed' => FeedChannel::read($answer), 'page' => null, 'links' => []];
+            return ['other' => null, 'address' => $answer->address, 'feed' => $feeds->read($answer), 'page' => null, 'links' => []];
         } catch (PayloadIsUnreadable $notAFeed) {
-            $page = PageChannel::read($answer);
+            $page = $this->reading->within(self::SECONDS)->page($answer);
             if ($page->reading->entries === [] && $page->feeds === []) {
                 throw $notAFeed->isPage
                     ? PayloadIsUnreadable::without(

@@ -15,6 +15,8 @@ final readonly class Gathered
      * @param  Reading|null  $reading  null where the service says that nothing is new
      * @param  Figures|null  $figures  the service's own overall figures, where it tells them
      * @param  array{used: int, limit: int}|null  $quota  of the day, where the service tells it
+     * @param  array<string, string|null>|null  $identity  of what is at an address that anybody may have taken over; null where a service
+     *     answers for its own
      */
     public function __construct(
         public ?Reading $reading,
@@ -22,6 +24,7 @@ final readonly class Gathered
         public CacheValidators $validators = new CacheValidators,
         public ?Figures $figures = null,
         public ?array $quota = null,
+        public ?array $identity = null,
     ) {
     }
 }

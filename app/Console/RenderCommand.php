@@ -7,10 +7,13 @@ namespace App\Console;
 use App\Editions\Catalogues;
 use App\Editions\Content;
 use App\Editions\EditionFiles;
+use App\Editions\EverythingPage;
 use App\Editions\LookFiles;
+use App\Editions\Made;
 use App\Editions\Renderer;
 use Gnomic\Brief\Brief;
 use Gnomic\Dress\Look;
+use Gnomic\Edition\EverythingPages;
 use Gnomic\Edition\Honesty;
 use Gnomic\Entry\Entry;
 use Gnomic\Sift\SiteContext;
@@ -50,9 +53,11 @@ final class RenderCommand extends Command
                         .'.',
                 );
             }
-            $content = fn (Brief $of): Content => $this->content($of, $site, $reading->entries, $words, $looks->all()->named($of->look));
-            $everything = Honesty::narrows($brief, $site) ? $content(Honesty::everything($brief)) : null;
-            $rendering = $renderer->render('preview', $brief->shape->heading ?? 'Reviews', $content($brief), $everything);
+            $rendering = $renderer->edition(
+                'preview',
+                $brief->shape->heading ?? 'Reviews',
+                $this->made($brief, $site, $reading->entries, $words, $looks->all()->named($brief->look)),
+            );
             $out = $this->option('out');
             if (is_string($out)) {
                 $files = new EditionFiles($out);
@@ -67,19 +72,37 @@ final class RenderCommand extends Command
     }
 
     /** @param  list<Entry>  $entries */
-    private function content(Brief $brief, SiteContext $site, array $entries, Catalogue $words, Look $look): Content
+    private function made(Brief $brief, SiteContext $site, array $entries, Catalogue $words, Look $look): Made
     {
         $sifted = new SiftedEntries($brief->criteria, $entries, $site);
-
-        return new Content(
+        $choices = $brief->shape->honest ? Honesty::choices($brief, $site, $sifted->sifting->selection()) : [];
+        $everything = Honesty::everything($brief);
+        $all = new SiftedEntries($everything->criteria, $entries, $site);
+        $offered = count($all->passing());
+        $figures = $sifted->sifting->tally->overall();
+        $content = new Content(
             $brief,
             $site,
             $sifted->shown(),
-            $sifted->sifting->tally->overall(),
+            $figures,
             $site->now->getTimezone(),
             $words,
             $look,
-            note: Honesty::note($sifted->sifting->tally, $words),
+            choices: $choices,
+            offered: $offered,
         );
+        $note = Honesty::note($all->sifting->tally, $offered, $words);
+
+        return new Made(null, ['' => $content], $choices === [] ? [] : array_map(
+            fn (array $page): EverythingPage => new EverythingPage(
+                $page['name'],
+                hash('xxh128', serialize($page)),
+                new Content($everything, $site, $page['entries'], $figures, $site->now->getTimezone(), $words, $look),
+                $page['newer'] === null ? $note : null,
+                $page['newer'],
+                $page['older'],
+            ),
+            EverythingPages::of($all->passing()),
+        ), []);
     }
 }

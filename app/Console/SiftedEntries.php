@@ -33,6 +33,12 @@ final readonly class SiftedEntries
         $this->sifting = Sifting::of($wanted, $facts, $site);
     }
 
+    /** @return list<Entry> all that pass the sieve, in their order */
+    public function passing(): array
+    {
+        return array_map(fn (Facts $one): Entry => $this->entries[$one], $this->sifting->passing());
+    }
+
     /** @return list<Entry> in their order */
     public function shown(): array
     {

@@ -9,11 +9,11 @@ use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Fetching\HttpResponse;
 use App\Models\Site;
-use Gnomic\Entry\Html;
+use App\Reading\ConfinedReading;
 use Gnomic\Gather\Page\Described;
-use Gnomic\Gather\Page\PageReader;
 use Gnomic\Gather\Page\Robots;
 use Gnomic\Gather\Page\Sitemap;
+use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Text\Address;
 
 /**
@@ -32,7 +32,7 @@ final readonly class Discover
     private const SUBJECTS = '/^(?:Organization|LocalBusiness|Place|Product|Service|Event|Course|Person|Museum|TouristAttraction'
         .'|.*(?:Business|Store|Attraction|Venue|Organization|Restaurant|Hotel))$/';
 
-    public function __construct(private Fetcher $fetcher, private Channels $channels)
+    public function __construct(private Fetcher $fetcher, private ConfinedReading $reading, private Channels $channels)
     {
     }
 
@@ -46,13 +46,10 @@ final readonly class Discover
         $deadline = microtime(true) + self::LONGEST_SECONDS;
         $robots = $this->robots($front->address);
         $found = new Findings($this->channels);
-        $found->page(
-            $front->address,
-            PageReader::read($front->body, $front->header('Content-Type'), $front->address),
-            self::links($front),
-        );
+        $page = $this->reading->page($front);
+        $found->page($front->address, $page, $page->links);
         $read = [$front->address];
-        foreach ($this->pages($front, $robots) as $page) {
+        foreach ($this->pages($front, $page->links, $robots, $deadline) as $page) {
             if (count($read) >= self::MOST_PAGES || microtime(true) > $deadline) {
                 break;
             }
@@ -66,15 +63,12 @@ final readonly class Discover
             try {
                 $answer = $this->fetcher->get($page);
                 if ($answer->isOk()) {
-                    $found->page(
-                        $answer->address,
-                        PageReader::read($answer->body, $answer->header('Content-Type'), $answer->address),
-                        self::links($answer),
-                    );
+                    $reading = $this->reading->page($answer);
+                    $found->page($answer->address, $reading, $reading->links);
                 } else {
                     $found->problems[] = "$page answered with status $answer->status.";
                 }
-            } catch (FetchFailed $failed) {
+            } catch (FetchFailed|PayloadIsUnreadable $failed) {
                 $found->problems[] = $failed->getMessage();
             }
         }
@@ -98,8 +92,11 @@ final readonly class Discover
         }
     }
 
-    /** @return list<string> of the same origin: those of the sitemap, else those that the front page links to */
-    private function pages(HttpResponse $front, Robots $robots): array
+    /**
+     * @param  list<string>  $links  of the front page
+     * @return list<string> of the same origin: those of the sitemap, else those that the front page links to
+     */
+    private function pages(HttpResponse $front, array $links, Robots $robots, float $deadline): array
     {
         $pages = [];
         foreach (array_slice(
@@ -108,14 +105,12 @@ final readonly class Discover
             3,
         ) as $address) {
             try {
-                $answer = $this->fetcher->get(Address::resolved($address, $front->address));
-                $sitemap = Sitemap::read($answer->isOk() ? $answer->body : '', 200);
-                array_push($pages, ...$sitemap->pages);
-                foreach (array_slice($sitemap->sitemaps, 0, 3) as $further) {
-                    $answer = $this->fetcher->get($further);
-                    array_push($pages, ...Sitemap::read($answer->isOk() ? $answer->body : '', 200)->pages);
+                $sitemap = $this->sitemap(Address::resolved($address, $front->address), $deadline);
+                array_push($pages, ...$sitemap->pages ?? []);
+                foreach (array_slice($sitemap->sitemaps ?? [], 0, 3) as $further) {
+                    array_push($pages, ...$this->sitemap($further, $deadline)->pages ?? []);
                 }
-            } catch (FetchFailed) {
+            } catch (FetchFailed|PayloadIsUnreadable) {
                 continue; // a sitemap is a help, not a condition
             }
         }
@@ -124,29 +119,23 @@ final readonly class Discover
             array_unique(array_filter($pages, fn (string $page): bool => self::originOf($page) === $origin)),
         );
         $pages = $own($pages);
-        $pages = $pages === [] ? $own(self::links($front)) : $pages;
+        $pages = $pages === [] ? $own($links) : $pages;
         // Front pages first: what a site says of itself stands near its root.
         usort($pages, fn (string $one, string $other): int => substr_count($one, '/') <=> substr_count($other, '/'));
 
         return $pages;
     }
 
+    /** @throws FetchFailed|PayloadIsUnreadable */
+    private function sitemap(string $address, float $deadline): ?Sitemap
+    {
+        $response = microtime(true) < $deadline ? $this->fetcher->get($address) : null;
+
+        return $response !== null && $response->isOk() ? $this->reading->sitemap($response) : null;
+    }
+
     private static function originOf(string $address): string
     {
         return preg_match('~^https?://[^/?#]+~i', $address, $found) === 1 ? strtolower($found[0]) : '';
-    }
-
-    /** @return list<string> */
-    private static function links(HttpResponse $answer): array
-    {
-        $links = [];
-        foreach (Html::elements(Html::document(mb_substr($answer->body, 0, 1_000_000)), 'a') as $link) {
-            $url = Address::webOrNull($link->getAttribute('href'), $answer->address);
-            if ($url !== null) {
-                $links[] = (string) preg_replace('/#.*$/', '', $url);
-            }
-        }
-
-        return array_slice(array_values(array_unique($links)), 0, 300);
     }
 }

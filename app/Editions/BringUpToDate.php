@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Locks\HostLocks;
 use App\Models\Round;
 use App\Models\Site;
 use App\Models\Widget;
@@ -20,7 +21,6 @@ use Gnomic\Sift\Clauses\ApartFrom;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Order;
 use Gnomic\Sift\Shuffle;
-use Illuminate\Contracts\Cache\LockProvider;
 use Throwable;
 
 /**
@@ -29,19 +29,16 @@ use Throwable;
  */
 final readonly class BringUpToDate implements Renders
 {
-    /** Seconds after which a worker that was killed no longer keeps the next one away. */
-    private const LONGEST = 60;
-
-    public function __construct(private Publish $publish, private Outbox $outbox, private LockProvider $locks)
+    public function __construct(private Publish $publish, private Outbox $outbox, private HostLocks $locks)
     {
     }
 
     public function workOff(int $siteId): int
     {
         $site = Site::query()->find($siteId);
-        $lock = $this->locks->lock("outbox:$siteId", self::LONGEST);
+        $lock = $this->locks->attempt("outbox-$siteId");
         // Whoever is at it already looks again before it ends; should something slip through, the sweep finds it.
-        if ($site === null || ! $lock->get()) {
+        if ($site === null || $lock === null) {
             return 0;
         }
         try {

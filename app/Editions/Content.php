@@ -7,10 +7,12 @@ namespace App\Editions;
 use DateTimeZone;
 use Gnomic\Brief\Brief;
 use Gnomic\Dress\Look;
+use Gnomic\Edition\Honesty;
 use Gnomic\Edition\Plan;
 use Gnomic\Edition\StoredPicture;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
+use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Standing\Overall;
 use Gnomic\Text\Catalogue;
@@ -22,7 +24,8 @@ final readonly class Content
      * @param  list<Entry>  $shown  in their order
      * @param  array<string, string>  $saidAt  by the key of the source
      * @param  array<string, StoredPicture>  $pictures  by their address at the source
-     * @param  string|null  $note  under the widget, where it is a page of its own
+     * @param  list<Flattery>  $choices  by which it may look otherwise than all there is, where visitors are told
+     * @param  int  $offered  entries behind the link to everything
      */
     public function __construct(
         public Brief $brief,
@@ -34,7 +37,8 @@ final readonly class Content
         public Look $look,
         public array $saidAt = [],
         public array $pictures = [],
-        public ?string $note = null,
+        public array $choices = [],
+        public int $offered = 0,
     ) {
     }
 
@@ -49,6 +53,7 @@ final readonly class Content
             $this->zone,
             $this->words,
             $this->pictures,
+            Honesty::line($this->brief, $this->choices, $this->offered, $this->words),
         );
     }
 
@@ -74,7 +79,8 @@ final readonly class Content
             'zone' => $this->zone->getName(),
             'words' => $this->words->digest(),
             'look' => $this->look->tokens,
-            'note' => $this->note,
+            'choices' => array_map(fn (Flattery $choice): string => $choice->value, $this->choices),
+            'offered' => $this->offered,
         ];
     }
 }

@@ -25,22 +25,20 @@ final readonly class Contents
     ) {
     }
 
-    /** @param  list<string>  $refs  of the entries that the sieve chose */
-    public function of(Site $site, Brief $brief, SiteSieve $sieve, array $refs, ?string $note = null): Content
+    public function of(Site $site, Wanted $wanted): Content
     {
-        return $this->each($site, [[$brief, $sieve, $refs, $site->spoken()[0], $note]])[0];
+        return $this->each($site, [$wanted])[0];
     }
 
     /**
      * Several at once: what they have in common is asked once.
      *
-     * @param  list<array{Brief, SiteSieve, list<string>, string, string|null}>  $wanted  brief, sieve, references of what is shown,
-     *     language of the words, note
+     * @param  list<Wanted>  $wanted
      * @return list<Content>
      */
     public function each(Site $site, array $wanted): array
     {
-        $refs = array_values(array_unique(array_merge([], ...array_column($wanted, 2))));
+        $refs = array_values(array_unique(array_merge([], ...array_map(fn (Wanted $one): array => $one->refs, $wanted))));
         $records = array_map(fn (EntryRecord $record): Entry => $record->toCore(), EntryRecord::ofRefs($site, $refs));
         $entries = [];
         foreach ($this->profiles->on($site, array_values($records)) as $entry) {
@@ -49,23 +47,47 @@ final readonly class Contents
         $pictures = $this->pictures->of($site, array_values($entries));
         $saidAt = $this->channels->saidAt($site);
         $contents = [];
-        foreach ($wanted as [$brief, $sieve, $of, $language, $note]) {
-            $shown = array_values(array_filter(array_map(fn (string $ref): ?Entry => $entries[$ref] ?? null, $of)));
+        foreach ($wanted as $one) {
+            $shown = array_values(array_filter(array_map(fn (string $ref): ?Entry => $entries[$ref] ?? null, $one->refs)));
             $contents[] = new Content(
-                $brief,
-                $sieve->context(),
+                $one->brief,
+                $one->sieve->context(),
                 $shown,
-                $sieve->tally()->overall(),
+                $one->sieve->tally()->overall(),
                 $site->zone(),
-                $this->catalogues->of($language),
-                $this->looks->all()->named($brief->look),
+                $this->catalogues->of($one->language),
+                $this->looks->all()->named($one->brief->look),
                 $saidAt,
                 array_intersect_key($pictures, array_flip(self::addresses($shown))),
-                $note,
+                $one->choices,
+                $one->offered,
             );
         }
 
         return $contents;
+    }
+
+    /**
+     * What all that is shown of a site by a brief depends on beside the entries themselves.
+     *
+     * @return array<string, mixed>
+     */
+    public function common(Site $site, Brief $brief, SiteSieve $sieve, string $language): array
+    {
+        $showsPictures = array_intersect($brief->shape->card, ['pictures', 'face']) !== [];
+
+        return [
+            'brief' => $brief->toArray()['shape'],
+            'head' => $brief->shape->head === [] ? null : get_object_vars($sieve->tally()->overall()),
+            'zone' => $site->zone()->getName(),
+            'words' => $this->catalogues->of($language)->digest(),
+            'look' => $this->looks->all()->named($brief->look)->tokens,
+            'saidAt' => $this->channels->saidAt($site),
+            'profiles' => $site->sources()->whereNotNull('profile')->pluck('profile', 'key')->all(),
+            'pictures' => $showsPictures
+                ? [$site->pictures()->where('state', 'kept')->count(), $site->pictures()->where('state', 'kept')->max('id')]
+                : null,
+        ];
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Illuminate\Filesystem\Filesystem;
-use RuntimeException;
 use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
 
@@ -18,34 +17,137 @@ final readonly class EditionFiles
     /** Of brotli, for what there are dozens of: a quarter of the time of the best, and two in a hundred more bytes. */
     private const OF_VARIANTS = 10;
 
+    private const PACKING_SECONDS = 60;
+
+    /** How long each file of an edition is, written last: what has it is whole. */
+    private const SIZES = 'sizes.json';
+
+    /** What each page of everything was made from. */
+    private const PAGES = 'pages.json';
+
+    /** A file as it is, and packed. */
+    private const ENDINGS = ['', '.gz', '.br'];
+
     public function __construct(private string $folder)
     {
     }
 
-    public function write(string $key, Rendering $rendering): void
+    /**
+     * Writes an edition whole, and reads it back: one that is not as it was meant to be is none, and nothing points to it.
+     *
+     * @param  string|null  $before  hash of the edition that pages which are as before are taken from
+     *
+     * @throws EditionNotWritten
+     */
+    public function write(string $key, Rendering $rendering, ?string $before = null): void
     {
         $target = "$this->folder/$key/{$rendering->hash()}";
         if (is_dir($target)) {
+            $this->isSound($key, $rendering->hash()) || $this->fill($target, $rendering, "$this->folder/$key/$before");
+
             return;
         }
         $making = "$this->folder/$key/.".bin2hex(random_bytes(6));
-        $this->makeFolder($making);
+        try {
+            $this->makeFolder($making);
+            $this->fill($making, $rendering, "$this->folder/$key/$before");
+            // Another worker may have written the very same edition meanwhile.
+            if (! @rename($making, $target) && ! is_dir($target)) {
+                throw EditionNotWritten::at($target);
+            }
+        } finally {
+            if (is_dir($making)) {
+                (new Filesystem)->deleteDirectory($making);
+            }
+            clearstatcache();
+        }
+    }
+
+    /** Whether every file of an edition is there, as long as it was when it was read back. */
+    public function isSound(string $key, string $hash): bool
+    {
+        $folder = "$this->folder/$key/$hash";
+        clearstatcache();
+        $sizes = json_decode((string) @file_get_contents("$folder/".self::SIZES), true);
+        foreach (is_array($sizes) ? $sizes : ['' => -1] as $name => $size) {
+            if (@filesize("$folder/$name") !== $size) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array<string, string> digests of the pages of everything of an edition, by file name */
+    public function pages(string $key, string $hash): array
+    {
+        $pages = json_decode((string) @file_get_contents("$this->folder/$key/$hash/".self::PAGES), true);
+
+        return is_array($pages) ? array_filter($pages, is_string(...)) : [];
+    }
+
+    /**
+     * Takes away what a worker that was killed has left, and editions that are too old to be brought back. Whoever calls it is the only
+     * one who publishes this widget just now.
+     *
+     * @param  list<string>  $kept  hashes
+     */
+    public function tidy(string $key, array $kept): void
+    {
+        foreach (@scandir("$this->folder/$key") ?: [] as $name) {
+            $path = "$this->folder/$key/$name";
+            if (in_array($name, ['.', '..', 'current'], true) || in_array($name, $kept, true) || $this->isOut($key, $name)) {
+                continue;
+            }
+            is_link($path) ? @unlink($path) : (new Filesystem)->deleteDirectory($path);
+        }
+    }
+
+    /** @throws EditionNotWritten */
+    private function fill(string $folder, Rendering $rendering, string $before): void
+    {
+        foreach ($rendering->same() as $name) {
+            foreach (self::ENDINGS as $ending) {
+                $isThere = is_file("$folder/$name$ending") || ! is_file("$before/$name$ending")
+                    || @link("$before/$name$ending", "$folder/$name$ending") || @copy("$before/$name$ending", "$folder/$name$ending");
+                if (! $isThere || ($ending === '' && ! is_file("$folder/$name"))) {
+                    throw EditionNotWritten::at("$folder/$name");
+                }
+            }
+        }
+        $this->put("$folder/".self::PAGES, json_encode($rendering->pages, JSON_THROW_ON_ERROR));
         foreach ($rendering->files() as $name => $contents) {
-            $this->put("$making/$name", $contents);
-            $this->put("$making/$name.gz", (string) gzencode($contents, 9));
+            $this->put("$folder/$name", $contents);
+            $this->put("$folder/$name.gz", (string) gzencode($contents, 9));
         }
         $names = array_keys($rendering->files());
         $variants = array_values(array_filter($names, fn (string $name): bool => str_starts_with($name, 'at.')));
-        $this->brotli('--best', $making, array_values(array_diff($names, $variants)));
-        $this->brotli('--quality='.self::OF_VARIANTS, $making, $variants);
-        // Another worker may have written the very same edition meanwhile.
-        if (! @rename($making, $target)) {
-            (new Filesystem)->deleteDirectory($making);
-            clearstatcache();
-            if (! is_dir($target)) {
-                throw new RuntimeException("The edition cannot be written to $target.");
+        $this->brotli('--best', $folder, array_values(array_diff($names, $variants)));
+        $this->brotli('--quality='.self::OF_VARIANTS, $folder, $variants);
+        $this->readBack($folder, $rendering);
+    }
+
+    /** @throws EditionNotWritten */
+    private function readBack(string $folder, Rendering $rendering): void
+    {
+        $sizes = [];
+        clearstatcache();
+        foreach ($rendering->files() as $name => $contents) {
+            if (
+                @file_get_contents("$folder/$name") !== $contents
+                || @gzdecode((string) @file_get_contents("$folder/$name.gz")) !== $contents
+            ) {
+                throw EditionNotWritten::at("$folder/$name");
             }
         }
+        foreach ([...array_keys($rendering->files()), ...$rendering->same(), self::PAGES] as $name) {
+            foreach (self::ENDINGS as $ending) {
+                if (is_file("$folder/$name$ending")) {
+                    $sizes["$name$ending"] = (int) filesize("$folder/$name$ending");
+                }
+            }
+        }
+        $this->put("$folder/".self::SIZES, json_encode($sizes, JSON_THROW_ON_ERROR));
     }
 
     /** @param  int  $time seconds; later than the edition before, so that validators by time and size tell them apart */
@@ -53,11 +155,15 @@ final readonly class EditionFiles
     {
         $folder = "$this->folder/$key";
         foreach (glob("$folder/$hash/*") ?: [] as $file) {
-            touch($file, $time);
+            // What several editions share is the same in all of them.
+            if ((stat($file)['nlink'] ?? 1) === 1) {
+                @touch($file, $time);
+            }
         }
         $pointer = "$folder/.current-".bin2hex(random_bytes(6));
-        if (! symlink($hash, $pointer) || ! rename($pointer, "$folder/current")) {
-            throw new RuntimeException("The edition cannot be published in $folder.");
+        if (! @symlink($hash, $pointer) || ! @rename($pointer, "$folder/current")) {
+            @unlink($pointer);
+            throw EditionNotWritten::at("$folder/current");
         }
     }
 
@@ -74,30 +180,44 @@ final readonly class EditionFiles
         return $contents === false ? null : $contents;
     }
 
+    /** @throws EditionNotWritten */
     private function put(string $path, string $contents): void
     {
-        if (file_put_contents($path, $contents) !== strlen($contents)) {
-            throw new RuntimeException("$path cannot be written; is the disk full?");
+        // By way of another name, so that a file which visitors have in hand is never half of one.
+        $new = "$path.new";
+        if (@file_put_contents($new, $contents) !== strlen($contents) || ! @rename($new, $path)) {
+            @unlink($new);
+            throw EditionNotWritten::at($path);
         }
     }
 
+    /** @throws EditionNotWritten */
     private function makeFolder(string $path): void
     {
         if (! is_dir($path) && ! @mkdir($path, 0755, true) && ! is_dir($path)) {
-            throw new RuntimeException("$path cannot be made.");
+            throw EditionNotWritten::at($path);
         }
     }
 
     /**
-     * All of them by one call. Where the program is missing, visitors get gzip.
+     * All of them by one call, and tested by another. Where the program is missing, visitors get gzip.
      *
      * @param  list<string>  $names  of files in the folder
+     *
+     * @throws EditionNotWritten
      */
     private function brotli(string $quality, string $folder, array $names): void
     {
         $program = $names === [] ? null : (new ExecutableFinder)->find('brotli');
-        if ($program !== null) {
-            (new Process([$program, $quality, '--keep', '--force', ...$names], $folder))->run();
+        if ($program === null) {
+            return;
+        }
+        $packed = array_map(fn (string $name): string => "$name.br", $names);
+        $packing = new Process([$program, $quality, '--keep', '--force', ...$names], $folder, timeout: self::PACKING_SECONDS);
+        $testing = new Process([$program, '--test', ...$packed], $folder, timeout: self::PACKING_SECONDS);
+        if ($packing->run() !== 0 || $testing->run() !== 0) {
+            array_map(fn (string $name): bool => @unlink("$folder/$name"), $packed);
+            throw EditionNotWritten::at("$folder/$packed[0]");
         }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Locks\HostLocks;
 use App\Models\Edition;
 use App\Models\Site;
 use App\Models\Widget;
@@ -14,67 +15,77 @@ use Gnomic\Edition\Honesty;
 use Gnomic\Edition\Variant;
 use Gnomic\Edition\Variants;
 use Gnomic\Sift\Clauses\InLanguages;
-use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Support\Facades\DB;
 
 /** Makes editions of widgets. The same inputs as before make none, and neither do the same bytes. */
 final readonly class Publish
 {
+    /** Seconds that somebody waits for another who publishes the same widget. */
+    private const PATIENCE = 20.0;
+
+    /** Editions whose files are kept, so that they can be brought back. */
+    private const KEPT = 10;
+
     public function __construct(
         private Contents $contents,
         private Catalogues $catalogues,
         private Renderer $renderer,
         private EditionFiles $files,
-        private LockProvider $locks,
+        private HostLocks $locks,
     ) {
     }
 
     /** Makes what a brief gives over the entries as they are now. @return Edition|null null where nothing differs from what is out */
     public function brief(Widget $widget, Brief $brief, string $cause): ?Edition
     {
-        return $this->locks->lock("publish:$widget->id", 60)->block(30, function () use ($widget, $brief, $cause): ?Edition {
-            $widget->refresh();
-            [$variants, $contents, $everything, $shown] = $this->contents($widget->site, $brief);
-            $fingerprint = $this->renderer->fingerprint($widget->key, $widget->name, $variants, $contents, $everything);
-            $current = $widget->edition;
-            if ($current !== null && $current->fingerprint === $fingerprint) {
-                return $this->same($widget, $current, $brief, $fingerprint);
-            }
-            $rendering = $this->renderer->render(
-                $widget->key,
-                $widget->name,
-                $contents[''],
-                $everything,
-                $variants,
-                array_diff_key($contents, ['' => true]),
-            );
-            if ($current !== null && $current->hash === $rendering->hash()) {
-                return $this->same($widget, $current, $brief, $fingerprint);
-            }
-            $this->files->write($widget->key, $rendering);
-            $edition = DB::transaction(function () use ($widget, $brief, $rendering, $fingerprint, $shown, $cause): Edition {
-                $edition = $widget->editions()->create([
-                    'number' => 1 + (int) $widget->editions()->max('number'),
-                    'hash' => $rendering->hash(),
-                    'fingerprint' => $fingerprint,
-                    'brief' => $brief->toArray(),
-                    'shown' => count($shown),
-                    'cause' => $cause,
-                    'created_at' => now(),
-                ]);
-                $widget->update(['edition_id' => $edition->id]);
-                $this->note($widget, $shown);
+        $lock = $this->locks->waited("publish-$widget->id", self::PATIENCE);
+        try {
+            return $this->alone($widget->refresh(), $brief, $cause);
+        } finally {
+            $lock->release();
+        }
+    }
 
-                return $edition;
-            });
-            $this->files->point(
-                $widget->key,
-                $edition->hash,
-                max($edition->created_at->getTimestamp(), ($current?->created_at->getTimestamp() ?? 0) + 1),
-            );
+    private function alone(Widget $widget, Brief $brief, string $cause): ?Edition
+    {
+        $current = $widget->edition;
+        // Files that are not there, or not whole, are made again whatever the fingerprint says.
+        $isSound = $current !== null && $this->files->isSound($widget->key, $current->hash);
+        $before = $current !== null && $isSound ? $this->files->pages($widget->key, $current->hash) : [];
+        $made = $widget->isEmptied() ? Made::nothing() : $this->made($widget->site, $brief, $before);
+        $fingerprint = $this->renderer->fingerprint($widget->key, $widget->name, $made);
+        if ($current !== null && $isSound && $current->fingerprint === $fingerprint) {
+            return $this->same($widget, $current, $brief, $fingerprint);
+        }
+        $rendering = $this->renderer->edition($widget->key, $widget->name, $made);
+        $this->files->write($widget->key, $rendering, $current?->hash);
+        if ($current !== null && $current->hash === $rendering->hash()) {
+            return $this->same($widget, $current, $brief, $fingerprint);
+        }
+        $edition = DB::transaction(function () use ($widget, $brief, $rendering, $fingerprint, $made, $cause): Edition {
+            $edition = $widget->editions()->create([
+                'number' => 1 + (int) $widget->editions()->max('number'),
+                'hash' => $rendering->hash(),
+                'fingerprint' => $fingerprint,
+                'brief' => $brief->toArray(),
+                'shown' => count($made->shown),
+                'cause' => $cause,
+                'created_at' => now(),
+            ]);
+            $widget->update(['edition_id' => $edition->id]);
+            $this->note($widget, $made->shown);
 
             return $edition;
         });
+        $this->files->point(
+            $widget->key,
+            $edition->hash,
+            max($edition->created_at->getTimestamp(), ($current?->created_at->getTimestamp() ?? 0) + 1),
+        );
+        $kept = $widget->editions()->latest('number')->limit(self::KEPT)->pluck('hash');
+        $this->files->tidy($widget->key, array_map(strval(...), array_values($kept->all())));
+
+        return $edition;
     }
 
     /** What is out is right. A change that shows nowhere is still the owner's word, and whoever was killed before pointing is helped. */
@@ -88,16 +99,14 @@ final readonly class Publish
         return null;
     }
 
-    /**
-     * @return array{Variants, array<string, Content>, Content|null, list<string>} variants, contents by their names, the page of
-     *     everything, references of what the usual one shows
-     */
-    private function contents(Site $site, Brief $brief): array
+    /** @param  array<string, string>  $before  digests of the pages of everything that are out, by their names */
+    private function made(Site $site, Brief $brief, array $before): Made
     {
         $contexts = SiteContexts::of($site);
         $sieve = SiteSieve::of($site, $brief->criteria, $contexts->for($brief->criteria));
         $variants = Variants::of($brief, $site->spoken(), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : []);
         $sieves = $chosen = $wanted = [];
+        $everything = null;
         /** @var Variant $variant */
         foreach ([$variants->usual(), ...$variants->others()] as $variant) {
             // Pages with labels of their own are counted once, whatever the language and the visit.
@@ -106,25 +115,25 @@ final readonly class Publish
                 : SiteSieve::of($site, $variant->brief->criteria, $sieve->context());
             $at = $variant->first === null && $variant->visit === 1 ? $of : $of->at($variant->first, $variant->visit);
             // What differs in its words alone shows the same.
-            $shown = $chosen[spl_object_id($variant->brief)."|$variant->first|$variant->visit"] ??= $at->selection()->shown;
-            $wanted[$variant->name] = [$variant->brief, $at, $shown, $variant->words, null];
+            $selection = $chosen[spl_object_id($variant->brief)."|$variant->first|$variant->visit"] ??= $at->selection();
+            $choices = $brief->shape->honest ? Honesty::choices($variant->brief, $at->context(), $selection) : [];
+            $everything ??= $choices === [] ? null : Everything::of($site, $brief, $sieve->context());
+            $wanted[$variant->name] = new Wanted(
+                $variant->brief,
+                $at,
+                $selection->shown,
+                $variant->words,
+                $choices,
+                $everything?->offered() ?? 0,
+            );
         }
-        if (Honesty::narrows($brief, $sieve->context())) {
-            $everything = Honesty::everything($brief);
-            $all = SiteSieve::of($site, $everything->criteria, $sieve->context());
-            $wanted['everything'] = [
-                $everything,
-                $all,
-                $all->selection()->shown,
-                $site->spoken()[0],
-                Honesty::note($all->tally(), $this->catalogues->of($site->spoken()[0])),
-            ];
-        }
-        $contents = array_combine(array_keys($wanted), $this->contents->each($site, array_values($wanted)));
-        $everything = $contents['everything'] ?? null;
-        unset($contents['everything']);
 
-        return [$variants, $contents, $everything, $wanted[''][2]];
+        return new Made(
+            $variants,
+            array_combine(array_keys($wanted), $this->contents->each($site, array_values($wanted))),
+            $everything?->pages($this->contents, $this->catalogues, $before) ?? [],
+            $wanted['']->refs,
+        );
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Gnomic\Edition\JsonFeed;
-use Gnomic\Edition\Variants;
 use Illuminate\Contracts\View\Factory;
 
 /** Content to HTML: the one way for the proof on the bench, the command line and what goes out. */
@@ -22,34 +21,51 @@ final class Renderer
     ) {
     }
 
-    /**
-     * @param  string  $name  of the widget, for those who hear it and for the feed
-     * @param  Content|null  $everything  behind the honest line, where there is one
-     * @param  array<string, Content>  $variants  by name
-     */
-    public function render(
-        string $key,
-        string $name,
-        Content $content,
-        ?Content $everything = null,
-        ?Variants $manifest = null,
-        array $variants = [],
-    ): Rendering {
-        $fragment = $this->fragment($content, $key, $name, $manifest?->manifest());
+    /** @param  string  $name  of the widget, for those who hear it and for the feed */
+    public function edition(string $key, string $name, Made $made): Rendering
+    {
+        if ($made->contents === []) {
+            return $this->nothing($key, $name);
+        }
+        $content = $made->contents[''];
+        $fragment = $this->fragment($content, $key, $name, $made->variants?->manifest());
+        $everything = $pages = [];
+        foreach ($made->pages as $page) {
+            $pages[$page->name] = $page->digest;
+            if ($page->content !== null) {
+                $title = $page->content->words->say('everything.title', ['name' => $name]);
+                $everything[$page->name] = $this->document(
+                    $page->content,
+                    $this->fragment($page->content, $key, $name),
+                    $key,
+                    $title,
+                    $page,
+                );
+            }
+        }
 
         return new Rendering(
             $fragment,
             $this->document($content, $fragment, $key, $name),
-            JsonFeed::write($this->host, $key, $name, $content->shown),
-            $everything === null
-                ? null
-                : $this->document(
-                    $everything,
-                    $this->fragment($everything, $key, $name),
-                    $key,
-                    $everything->words->say('everything.title', ['name' => $name]),
-                ),
-            array_map(fn (Content $variant): string => $this->fragment($variant, $key, $name), $variants),
+            JsonFeed::shown($this->host, $key, $name, $content->plan(), $content->shown),
+            array_map(
+                fn (Content $variant): string => $this->fragment($variant, $key, $name),
+                array_diff_key($made->contents, ['' => true]),
+            ),
+            $everything,
+            $pages,
+        );
+    }
+
+    /** Of a widget that was taken away. */
+    private function nothing(string $key, string $name): Rendering
+    {
+        $fragment = $this->tight('widget::nothing', []);
+
+        return new Rendering(
+            $fragment,
+            $this->tight('widget::removed', ['fragment' => $fragment]),
+            JsonFeed::shown($this->host, $key, $name, null, []),
         );
     }
 
@@ -75,12 +91,8 @@ final class Renderer
         );
     }
 
-    /**
-     * Another wherever a rendering might be another: of all that it is made from, the templates and the host included.
-     *
-     * @param  array<string, Content>  $contents  by the names of the variants
-     */
-    public function fingerprint(string $key, string $name, Variants $variants, array $contents, ?Content $everything): string
+    /** Another wherever a rendering might be another: of all that it is made from, the templates and the host included. */
+    public function fingerprint(string $key, string $name, Made $made): string
     {
         $this->templates ??= FolderDigest::of($this->folder);
 
@@ -89,14 +101,14 @@ final class Renderer
             $this->host,
             $key,
             $name,
-            $variants->manifest(),
-            array_map(fn (Content $content): array => $content->inputs(), $contents),
-            $everything?->inputs(),
+            $made->variants?->manifest(),
+            array_map(fn (Content $content): array => $content->inputs(), $made->contents),
+            array_map(fn (EverythingPage $page): array => [$page->name, $page->digest], $made->pages),
         ],
             JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRESERVE_ZERO_FRACTION));
     }
 
-    private function document(Content $content, string $fragment, string $key, string $name): string
+    private function document(Content $content, string $fragment, string $key, string $name, ?EverythingPage $page = null): string
     {
         return $this->tight(
             'widget::document',
@@ -105,8 +117,8 @@ final class Renderer
                 'name' => $name,
                 'key' => $key,
                 'look' => $content->look,
-                'language' => $content->words->language,
-                'note' => $content->note,
+                'words' => $content->words,
+                'page' => $page,
             ],
         );
     }

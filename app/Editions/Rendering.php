@@ -8,25 +8,24 @@ namespace App\Editions;
 final readonly class Rendering
 {
     /**
-     * @param  string|null  $everything  the page behind the honest line
      * @param  array<string, string>  $others  fragments of the variants, by name
+     * @param  array<string, string>  $everything  pages of everything, by file name; those that are as before are left out
+     * @param  array<string, string>  $pages  digests of all pages of everything, by file name
      */
     public function __construct(
         public string $fragment,
         public string $document,
         public string $feed,
-        public ?string $everything = null,
         public array $others = [],
+        public array $everything = [],
+        public array $pages = [],
     ) {
     }
 
     /** @return array<string, string> contents by file name */
     public function files(): array
     {
-        $files = ['widget.html' => $this->fragment, 'document.html' => $this->document, 'feed.json' => $this->feed];
-        if ($this->everything !== null) {
-            $files['all.html'] = $this->everything;
-        }
+        $files = ['widget.html' => $this->fragment, 'document.html' => $this->document, 'feed.json' => $this->feed] + $this->everything;
         foreach ($this->others as $name => $fragment) {
             $files["at.$name.html"] = $fragment;
         }
@@ -34,9 +33,17 @@ final readonly class Rendering
         return $files;
     }
 
+    /** @return list<string> file names of pages that are as in the edition before */
+    public function same(): array
+    {
+        return array_values(array_diff(array_keys($this->pages), array_keys($this->everything)));
+    }
+
     /** The same content has the same name, for ever. */
     public function hash(): string
     {
-        return substr(hash('sha256', implode("\0", $this->files())), 0, 16);
+        $files = array_diff_key($this->files(), $this->everything);
+
+        return substr(hash('sha256', implode("\0", $files).json_encode($this->pages)), 0, 16);
     }
 }

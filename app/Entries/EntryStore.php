@@ -38,6 +38,7 @@ final readonly class EntryStore
      * @param  string  $cause  what editions say they were made for
      * @param  Closure(Matched): void|null  $within  more to be done in the same transaction, also where the answer is held
      * @param  Closure(int): void|null  $progress  told how many are written
+     * @param  bool  $fromElsewhere  as Matcher::match()
      */
     public function take(
         Source $source,
@@ -47,9 +48,19 @@ final readonly class EntryStore
         ?int $roundId = null,
         ?Closure $within = null,
         ?Closure $progress = null,
+        bool $fromElsewhere = false,
     ): StoredAnswer {
-        return DB::transaction(function () use ($source, $answered, $coverage, $cause, $roundId, $within, $progress): StoredAnswer {
-            $matched = Matcher::match($this->known($source), $answered, $coverage, $source->accepts_loss);
+        return DB::transaction(function () use (
+            $source,
+            $answered,
+            $coverage,
+            $cause,
+            $roundId,
+            $within,
+            $progress,
+            $fromElsewhere,
+        ): StoredAnswer {
+            $matched = Matcher::match($this->known($source), $answered, $coverage, $source->accepts_loss, $fromElsewhere);
             $changes = $matched->held === null ? $this->written($source, $matched, $progress) : [];
             $this->outbox->entries($source->site, Change::kept($changes), $cause, $roundId);
             if ($within !== null) {

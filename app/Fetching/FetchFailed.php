@@ -55,6 +55,15 @@ final class FetchFailed extends RuntimeException
         return new self("$host answered with more than $megabytes MB, unpacked. No feed needs that; check the address.");
     }
 
+    /** A service names an address of somebody else's for what it wants a token for. */
+    public static function elsewhere(string $service, string $address): self
+    {
+        $short = mb_strimwidth($address, 0, 100, '…');
+
+        return new self("$service names $short to go on, which is not its own. What you granted was not sent there. "
+            .'It is tried again by itself; should it stay so, ask the service.');
+    }
+
     public static function redirectsWithoutEnd(string $host, int $most): self
     {
         return new self("$host sends from address to address, more than $most times. Give the address where it ends.");

@@ -7,6 +7,8 @@ namespace App\Fetching;
 use Gnomic\Text\Address;
 use GuzzleHttp\Client;
 use GuzzleHttp\Exception\TransferException;
+use GuzzleHttp\Psr7\Request;
+use Psr\Http\Message\RequestInterface;
 use Psr\Http\Message\ResponseInterface;
 
 /** The one way out: asks outside services over HTTP, within bounds of time, size and place. */
@@ -18,41 +20,55 @@ final readonly class Fetcher
     {
     }
 
+    /** The same for those who wait in front of a screen. */
+    public function within(int $seconds): self
+    {
+        return new self($this->hosts, min($seconds, $this->seconds), $this->bytes, $this->redirects);
+    }
+
     /**
-     * @param  array<string, string>  $headers
+     * @param  array<string, string>  $headers  those that say who is asking go to the origin they were given for, and to no other
      *
      * @throws FetchFailed for everything but an answer; any status is an answer
      */
     public function get(string $address, array $headers = []): HttpResponse
     {
         $deadline = microtime(true) + $this->seconds;
-        $host = '';
+        $hosts = [];
         for ($hop = 0; $hop <= $this->redirects; $hop++) {
-            [$response, $body, $host] = $this->once($address, $headers, $deadline);
-            $next = in_array($response->getStatusCode(), [301, 302, 303, 307, 308], true) ? $response->getHeaderLine('Location') : '';
-            if ($next === '') {
-                $names = array_map(strtolower(...), array_keys($response->getHeaders()));
-                $lines = array_map(fn (array $lines): string => implode(', ', $lines), array_values($response->getHeaders()));
-
-                return new HttpResponse($response->getStatusCode(), $body, $address, array_combine($names, $lines));
+            if (! Address::isWeb($address)) {
+                throw FetchFailed::notAnAddress(mb_strimwidth($address, 0, 200, '…'));
             }
+            $response = $this->once(new Request('GET', $address, $headers), $deadline);
+            $isRedirect = in_array($response->getStatusCode(), [301, 302, 303, 307, 308], true);
+            $next = $isRedirect ? $response->getHeaderLine('Location') : '';
+            if ($next === '') {
+                return HttpResponse::from($response, $address, $hop);
+            }
+            $hosts[] = (string) parse_url($address, PHP_URL_HOST);
+            $from = Address::origin($address);
             $address = Address::resolved($next, $address);
-            // A key is for the host that it was given for.
-            if ((string) parse_url($address, PHP_URL_HOST) !== (string) parse_url("http://$host", PHP_URL_HOST)) {
+            if (Address::origin($address) !== $from) {
                 $headers = array_intersect_key($headers, ['Accept' => 1]);
             }
         }
-        throw FetchFailed::redirectsWithoutEnd($host, $this->redirects);
+        throw FetchFailed::redirectsWithoutEnd((string) end($hosts), $this->redirects);
     }
 
     /**
-     * @param  array<string, string>  $headers
-     * @return array{ResponseInterface, string, string} response, body, "host:port" as the owner would write it
+     * Sends one request as it is, and follows nothing: what it carries goes nowhere else.
      *
      * @throws FetchFailed
      */
-    private function once(string $address, array $headers, float $deadline): array
+    public function send(RequestInterface $request): ResponseInterface
     {
+        return $this->once($request, microtime(true) + $this->seconds);
+    }
+
+    /** @throws FetchFailed */
+    private function once(RequestInterface $request, float $deadline): ResponseInterface
+    {
+        $address = (string) $request->getUri();
         $parts = parse_url($address);
         $scheme = strtolower((string) ($parts['scheme'] ?? ''));
         $host = strtolower((string) ($parts['host'] ?? ''));
@@ -64,9 +80,11 @@ final readonly class Fetcher
         $shown = isset($parts['port']) ? "$host:$port" : $host;
         $left = $deadline - microtime(true);
         $body = new BoundedBody($this->bytes);
+        foreach (['User-Agent' => self::AGENT, 'Accept-Encoding' => 'gzip'] as $name => $value) {
+            $request = $request->withHeader($name, $value);
+        }
         try {
-            $response = (new Client)->get($address, [
-                'headers' => $headers + ['User-Agent' => self::AGENT, 'Accept-Encoding' => 'gzip'],
+            $response = (new Client)->send($request, [
                 'allow_redirects' => false,
                 'http_errors' => false,
                 'decode_content' => false,
@@ -90,7 +108,7 @@ final readonly class Fetcher
         }
         $body->rewind();
 
-        return [$response, $body->getContents(), $shown];
+        return $response->withBody($body)->withoutHeader('Content-Encoding');
     }
 
     /** The heart of what the HTTP client says: "cURL error 7: Failed to connect to … (see https…)". */

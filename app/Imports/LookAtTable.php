@@ -26,6 +26,11 @@ final class LookAtTable implements ShouldQueue
 {
     use Queueable;
 
+    private const ASKED = [
+        'dates' => 'Dates in this file fit both ways, day first and month first. Say which it is.',
+        'columns' => 'No row of this file names its columns. Gnomic told them from what they hold: check which is which.',
+    ];
+
     public int $tries = 1;
 
     public int $timeout = 230;
@@ -61,7 +66,7 @@ final class LookAtTable implements ShouldQueue
         $import->update(['columns' => $rows->columns?->places, 'total' => $rows->count()]);
         Header::keep($import, $rows->table);
         if (! $rows->saysSomething()) {
-            $import->update(['state' => 'asking', 'reason' => TableIsWrong::nothingKnown()->getMessage()]);
+            $import->update(['state' => 'asking', 'asks' => 'columns', 'reason' => TableIsWrong::nothingKnown()->getMessage()]);
 
             return;
         }
@@ -107,17 +112,21 @@ final class LookAtTable implements ShouldQueue
             'counts' => $counts,
             'done' => array_sum($counts),
             'state' => $asked === null ? 'ready' : 'asking',
-            'reason' => $asked,
+            'asks' => $asked,
+            'reason' => $asked === null ? null : self::ASKED[$asked],
         ]);
     }
 
-    /** What only the owner can say; null where nothing is open. */
+    /**
+     * What only the owner can say; null where nothing is open.
+     *
+     * @return key-of<self::ASKED>|null
+     */
     private static function asked(ImportRows $rows, bool $isFirstLook): ?string
     {
         return match (true) {
-            $rows->order === null => 'Dates in this file fit both ways, day first and month first. Say which it is.',
-            $isFirstLook && $rows->table?->isNamed === false => 'No row of this file names its columns. Gnomic told them from what they '
-                .'hold: check which is which, and say so.',
+            $rows->order === null => 'dates',
+            $isFirstLook && $rows->table?->isNamed === false => 'columns',
             default => null,
         };
     }

@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $done
  * @property array<string, int>|null $counts
  * @property string|null $reason
+ * @property string|null $asks  what only the owner can say: columns or dates
  * @property Site $site
  */
 final class Import extends Model

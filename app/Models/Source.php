@@ -36,6 +36,8 @@ use Illuminate\Support\Str;
  * @property Round|null $lastRound
  * @property Subject|null $subject
  * @property Grant|null $grant
+ * @property array<string, string|null>|null $identity  of what was at its address when it was read last
+ * @property int|null $queued_at  seconds since 1970
  * @property Carbon|null $next_at
  * @property Carbon|null $disconnected_at
  * @property Carbon|null $removed_at
@@ -56,6 +58,7 @@ final class Source extends Model
             'profile' => 'array',
             'figures' => 'array',
             'quota' => 'array',
+            'identity' => 'array',
             'shows_gone' => 'boolean',
             'accepts_loss' => 'boolean',
             'next_at' => 'datetime',
@@ -98,6 +101,11 @@ final class Source extends Model
     public function lastRound(): HasOne
     {
         return $this->hasOne(Round::class)->latestOfMany();
+    }
+
+    public function isDue(): bool
+    {
+        return $this->next_at !== null && ! $this->next_at->isFuture();
     }
 
     /** In a word of the interface. */

@@ -21,6 +21,8 @@ use Illuminate\Support\Carbon;
  * @property array<string, mixed> $brief
  * @property int|null $edition_id
  * @property Edition|null $edition
+ * @property Carbon|null $removed_at
+ * @property bool $stays  on the pages that have its code, though it was removed
  * @property Site $site
  * @property Carbon $updated_at
  */
@@ -31,7 +33,13 @@ final class Widget extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['brief' => 'array'];
+        return ['brief' => 'array', 'removed_at' => 'datetime', 'stays' => 'boolean'];
+    }
+
+    /** Whether it shows nothing any more, wherever its code stands. */
+    public function isEmptied(): bool
+    {
+        return $this->removed_at !== null && ! $this->stays;
     }
 
     public function draft(): Brief

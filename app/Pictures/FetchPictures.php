@@ -6,20 +6,26 @@ namespace App\Pictures;
 
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Locks\HostLocks;
 use App\Models\Picture;
 use App\Models\Site;
 use App\Outbox\Outbox;
-use Illuminate\Contracts\Queue\ShouldBeUnique;
+use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 
 /** Fetches a site's waiting pictures in the background, and shows them where they belong once they are kept. */
-final class FetchPictures implements ShouldBeUnique, ShouldQueue
+final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;
 
-    private const AT_ONCE = 40;
+    /** Seconds after which it lets others come first, and goes on later. */
+    private const TURN = 60;
+
+    /** Seconds until a picture that could not be fetched is tried again. */
+    private const AGAIN = 60;
 
     private const MOST_TRIES = 3;
 
@@ -27,7 +33,7 @@ final class FetchPictures implements ShouldBeUnique, ShouldQueue
 
     public int $timeout = 230;
 
-    public int $uniqueFor = 300;
+    public int $uniqueFor = 60;
 
     public function __construct(public int $site)
     {
@@ -39,18 +45,45 @@ final class FetchPictures implements ShouldBeUnique, ShouldQueue
         return (string) $this->site;
     }
 
-    public function handle(Fetcher $fetcher, PictureFiles $files, Outbox $outbox): void
+    /** Sends a worker to every site with pictures that wait: what was killed half way, or failed, goes on by this. */
+    public static function sweep(): int
+    {
+        $query = Picture::query();
+        $sites = self::waiting($query)->distinct()->pluck('site_id');
+        foreach ($sites as $site) {
+            self::dispatch((int) $site);
+        }
+
+        return count($sites);
+    }
+
+    public function handle(Fetcher $fetcher, PictureFiles $files, Outbox $outbox, HostLocks $locks): void
     {
         $site = Site::query()->find($this->site);
+        $lock = $locks->attempt("pictures-$this->site");
+        $until = microtime(true) + self::TURN;
         $query = Picture::query();
-        $query->where('site_id', $this->site)->where('state', 'waiting')->orderBy('id')->limit(self::AT_ONCE);
-        $waiting = $query->get();
+        $query->where('site_id', $this->site);
+        /** @var iterable<Picture> $waiting */
+        $waiting = $lock === null ? [] : self::waiting($query)->lazyById(50);
         foreach ($waiting as $picture) {
+            if (microtime(true) > $until) {
+                self::dispatch($this->site);
+                break;
+            }
             $this->fetch($picture, $site, $fetcher, $files, $outbox);
         }
-        if ($site !== null && count($waiting) === self::AT_ONCE) {
-            self::dispatch($this->site)->delay(1);
-        }
+    }
+
+    /**
+     * @param  Builder<Picture>  $query
+     * @return Builder<Picture> those that may be tried now
+     */
+    private static function waiting(Builder $query): Builder
+    {
+        return $query->where('state', 'waiting')->where(
+            fn (Builder $query) => $query->where('tries', 0)->orWhere('updated_at', '<', now()->subSeconds(self::AGAIN)),
+        );
     }
 
     private function fetch(Picture $picture, ?Site $site, Fetcher $fetcher, PictureFiles $files, Outbox $outbox): void
@@ -77,6 +110,5 @@ final class FetchPictures implements ShouldBeUnique, ShouldQueue
         }
         $tries = $picture->tries + 1;
         $picture->update(['tries' => $tries, 'reason' => $reason, 'state' => $again && $tries < self::MOST_TRIES ? 'waiting' : 'lost']);
-
     }
 }

@@ -16,7 +16,7 @@ final readonly class PictureFiles
     private const WIDTHS = [96, 320, 640, 1280];
 
     /** A picture of few bytes can unpack to memory without end (CWE-409). */
-    private const MOST_PIXELS = 40_000_000;
+    private const MOST_PIXELS = 24_000_000;
 
     public function __construct(private string $folder)
     {

@@ -22,11 +22,12 @@ use App\Editions\StyleSheets;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
 use App\Listing\Export;
+use App\Locks\HostLocks;
 use App\Outbox\Renders;
 use App\Pictures\PictureFiles;
 use App\Pictures\Pictures;
+use App\Reading\ConfinedReading;
 use Illuminate\Cache\RateLimiting\Limit;
-use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Connection;
@@ -80,6 +81,7 @@ final class GnomicServiceProvider extends ServiceProvider
             PageChannel::class,
             fn (Application $app): PageChannel => new PageChannel(
                 $app->make(Fetcher::class),
+                $app->make(ConfinedReading::class),
                 [config('gnomic.channels.barrowfair.address') => 'Barrow Fair'],
             ),
         );
@@ -102,7 +104,12 @@ final class GnomicServiceProvider extends ServiceProvider
                 7 * 86_400,
             ),
         ]));
-        $this->app->bind(LockProvider::class, fn (Application $app): LockProvider => $app->make('cache.store')->getStore());
+        $this->app->bind(HostLocks::class, fn (): HostLocks => new HostLocks(config('gnomic.locks')));
+        $this->app->bind(ConfinedReading::class, fn (): ConfinedReading => new ConfinedReading(
+            base_path('bin/lib/read-confined.php'),
+            config('gnomic.reading.seconds'),
+            config('gnomic.reading.megabytes'),
+        ));
         $this->app->bind(EditionFiles::class, fn (): EditionFiles => new EditionFiles(config('gnomic.editions')));
         $this->app->bind(Pictures::class, fn (): Pictures => new Pictures(rtrim((string) config('app.url'), '/')));
         $this->app->bind(PictureFiles::class, fn (): PictureFiles => new PictureFiles(config('gnomic.editions').'/p'));
@@ -136,6 +143,7 @@ final class GnomicServiceProvider extends ServiceProvider
             rtrim((string) config('app.url'), '/')."/grants/$channel/return",
             $scopes,
             $renewBefore,
+            $this->app->make(Fetcher::class),
         );
     }
 

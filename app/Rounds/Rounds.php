@@ -9,6 +9,7 @@ use App\Channels\Channels;
 use App\Channels\Gathered;
 use App\Entries\EntryStore;
 use App\Fetching\FetchFailed;
+use App\Locks\HostLocks;
 use App\Models\Round;
 use App\Models\Source;
 use Gnomic\Entry\EntryJson;
@@ -16,7 +17,6 @@ use Gnomic\Gather\Matching\Matched;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Tend\BackOff;
-use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Support\Carbon;
 use Random\Randomizer;
 use Throwable;
@@ -24,36 +24,65 @@ use Throwable;
 /** One refresh of one source from start to finish: asked, matched, applied whole or not at all, and accounted for. */
 final readonly class Rounds
 {
-    /** Seconds after which a round that was killed no longer keeps the next one away. */
-    private const LONGEST = 240;
+    private const BROKEN_OFF = 'It was broken off half way: it took too long, or Gnomic was stopped. Nothing of it was '
+        .'applied; it is tried again by itself.';
+
+    /** Rounds at one service at a time, so that a slow one leaves workers to the others. */
+    private const AT_A_SERVICE = 2;
 
     public function __construct(
         private Channels $channels,
         private EntryStore $store,
-        private LockProvider $locks,
+        private HostLocks $locks,
         private Randomizer $chance,
     ) {
     }
 
-    /** @return Round|null null where another worker is at this source already */
+    /** @return Round|null null where another worker is at this source already, or enough are at its service */
     public function run(Source $source): ?Round
     {
-        $lock = $this->locks->lock("round:$source->id", self::LONGEST);
-        if (! $lock->get()) {
-            return null;
+        $place = $this->locks->oneOf(self::serviceOf($source), self::AT_A_SERVICE);
+        $lock = $place === null ? null : $this->locks->attempt("round-$source->id");
+
+        return $lock === null ? null : $this->locked($source);
+    }
+
+    public function isRunning(Source $source): bool
+    {
+        return $this->locks->isHeld("round-$source->id");
+    }
+
+    /** Whether a round at its service would find a place just now. */
+    public function hasPlace(Source $source): bool
+    {
+        return $this->locks->oneOf(self::serviceOf($source), self::AT_A_SERVICE) !== null;
+    }
+
+    /** Closes rounds that say they run although nobody is at them: whoever was has died. The next try comes as after any failure. */
+    public function brokeOff(Source $source): void
+    {
+        $lock = $this->locks->attempt("round-$source->id");
+        $round = $lock === null ? null : $source->rounds()->where('outcome', 'running')->latest('id')->first();
+        if ($round !== null) {
+            $source->refresh();
+            $this->closeOthers($source, $round);
+            $this->failed($source, $round, self::BROKEN_OFF, null);
         }
-        try {
-            return $this->locked($source);
-        } finally {
-            $lock->release();
-        }
+    }
+
+    private static function serviceOf(Source $source): string
+    {
+        return 'service-'.(in_array($source->channel, ['feed', 'page'], true)
+            ? parse_url($source->address, PHP_URL_HOST)
+            : $source->channel);
     }
 
     private function locked(Source $source): Round
     {
         $source->refresh();
-        $this->closeThoseKilled($source);
+        $source->update(['queued_at' => null]);
         $round = Round::query()->create(['source_id' => $source->id, 'outcome' => 'running', 'started_at' => now()]);
+        $this->closeOthers($source, $round);
         try {
             $gathered = $this->channels->of($source->channel)->gather($source, new CacheValidators($source->etag, $source->last_modified),
                 function (int $read) use ($round): void {
@@ -69,7 +98,7 @@ final readonly class Rounds
             return $this->failed(
                 $source,
                 $round,
-                'Gnomic stumbled over the answer; nothing was changed. The details are in its log.',
+                'Gnomic stumbled over the answer; nothing was changed, and it is tried again by itself. The details are in its log.',
                 null,
             );
         }
@@ -107,9 +136,18 @@ final readonly class Rounds
                 'same' => $matched->same,
                 'gone' => count($matched->gone),
             ]);
+            $source->fill($gathered->identity === null ? [] : ['identity' => $gathered->identity]);
             $this->finish($source, $round, $matched->changesNothing() ? 'unchanged' : 'changed', $gathered->validators);
         };
-        $this->store->take($source, $reading->entries, $gathered->coverage, "Round of $source->name", $round->id, $settle);
+        $this->store->take(
+            $source,
+            $reading->entries,
+            $gathered->coverage,
+            "Round of $source->name",
+            $round->id,
+            $settle,
+            fromElsewhere: $source->identity !== null && $gathered->identity !== null && $source->identity !== $gathered->identity,
+        );
     }
 
     private function finish(Source $source, Round $round, string $outcome, CacheValidators $validators): void
@@ -140,11 +178,11 @@ final readonly class Rounds
         $round->fill(['finished_at' => now()])->save();
     }
 
-    /** Whoever holds the lock is the only one at work here, so a round that still runs was killed. */
-    private function closeThoseKilled(Source $source): void
+    /** Whoever holds the lock is the only one at work here, so another round that still runs was killed. */
+    private function closeOthers(Source $source, Round $round): void
     {
-        $source->rounds()->where('outcome', 'running')->update([
-            'outcome' => 'failed', 'finished_at' => now(), 'reason' => 'It was broken off half way; nothing of it was applied.',
+        $source->rounds()->where('outcome', 'running')->where('id', '<', $round->id)->update([
+            'outcome' => 'failed', 'finished_at' => now(), 'reason' => self::BROKEN_OFF,
         ]);
     }
 }

@@ -87,6 +87,12 @@ final readonly class SiteSieve
         return new Selection($shown, $this->tally->steps($out, count($shown)));
     }
 
+    /** @return list<string> references of the first that pass every clause, in their order */
+    public function passing(int $most): array
+    {
+        return $this->selector->page(0, $most)[0];
+    }
+
     /**
      * The entries behind one number of the sieve, each with its reason.
      *

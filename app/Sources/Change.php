@@ -48,7 +48,7 @@ final readonly class Change
             $this->pictures->wantOne($source->site, (string) $given['profile']['picture']);
         }
         if ((bool) ($given['acceptsLoss'] ?? false)) {
-            RoundJob::dispatch($source->id);
+            RoundJob::dispatch($source->id, true);
         }
     }
 

@@ -16,7 +16,7 @@ use App\Rounds\RoundJob;
 /** Connects a source, and sends its first round off. What is there already is connected again, with all it has. */
 final readonly class Connect
 {
-    public function __construct(private ShutterfenChannel $shutterfen, private Pictures $pictures)
+    public function __construct(private ShutterfenChannel $shutterfen, private Pictures $pictures, private Removal $removal)
     {
     }
 
@@ -26,13 +26,16 @@ final readonly class Connect
         $grant = $wanted->grant === null ? null : $site->grants()->where('channel', $wanted->channel)->findOrFail($wanted->grant);
         $subject = $this->subject($site, $wanted);
         $source = $this->there($site, $wanted) ?? $this->made($site, $wanted, $grant);
+        if ($source->removed_at !== null) {
+            $this->removal->bringBack($source); // with all that went with it
+        }
         $source->update(
             ['disconnected_at' => null, 'removed_at' => null]
                 + ($grant === null ? [] : ['grant_id' => $grant->id])
                 + ($subject === null ? [] : ['subject_id' => $subject->id]),
         );
         $subject?->addresses()->firstOrCreate(['channel' => $source->channel, 'address' => $source->address]);
-        RoundJob::dispatch($source->id);
+        RoundJob::dispatch($source->id, true);
 
         return $source;
     }

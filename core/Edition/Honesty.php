@@ -7,88 +7,118 @@ namespace Gnomic\Edition;
 use Gnomic\Brief\Brief;
 use Gnomic\Shape\Shape;
 use Gnomic\Sift\Clauses;
+use Gnomic\Sift\Clauses\Decided;
+use Gnomic\Sift\Clauses\NotHidden;
 use Gnomic\Sift\Clauses\Stars;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Order;
+use Gnomic\Sift\Selection;
 use Gnomic\Sift\SiteContext;
+use Gnomic\Sift\Step;
 use Gnomic\Sift\Tally;
 use Gnomic\Text\Catalogue;
 
-/** What visitors are told of a brief's choice: that it is one by stars or words, and where everything is to be read. */
+/**
+ * What visitors are told of a brief's choice. One rule: whenever the mean of what is shown could differ from the mean of all because of
+ * a choice other than time, source, subject, kind or language, the widget says that it is a selection, and leads to everything.
+ */
 final class Honesty
 {
-    /** Entries that the page of everything shows, the newest. */
-    public const MOST = 100;
+    /** Orders that put some first by something else than time; chance picks nobody. */
+    private const PICKING = [Order::Highest, Order::Lowest, Order::Liked, Order::Longest, Order::Balanced];
+
+    /** What a page of everything may show of an entry, where the widget's own cards show it. */
+    private const TOLD = ['rating', 'title', 'words', 'name', 'date', 'source', 'reply'];
 
     /**
-     * By what the choice may look better than all there is; one among others, such as by time or language, makes no picture better.
+     * By what the choice may look otherwise than all there is.
      *
      * @return list<Flattery>
      */
-    public static function choices(Criteria $wanted, SiteContext $site): array
+    public static function choices(Brief $brief, SiteContext $site, Selection $selection): array
     {
+        $wanted = $brief->criteria;
+        $dropped = array_combine(
+            array_map(fn (Step $step): string => $step->key, $selection->steps),
+            array_map(fn (Step $step): int => $step->dropped, $selection->steps),
+        );
+        $isCut = $selection->waiting() > 0 || Plan::fewer($brief->shape->layout, $wanted->limits, count($selection->shown)) !== [];
         $found = array_map(fn (string $clause): ?Flattery => $clause::flatters($wanted, $site), Clauses::ALL);
+        $found[] = $isCut && in_array($wanted->order, self::PICKING, true) ? Flattery::ByOrder : null;
+        $found[] = ($dropped['mostOfAuthor'] ?? 0) > 0 ? Flattery::OfEachAuthor : null;
+        $byHand = ($dropped[NotHidden::key()] ?? 0) + ($dropped[Decided::key()] ?? 0);
+        $found[] = $byHand > 0 || $wanted->pins !== [] ? Flattery::ByHand : null;
 
         return array_values(array_filter(Flattery::cases(), fn (Flattery $case): bool => in_array($case, $found, true)));
-    }
-
-    /** Whether the widget tells that it is a selection. */
-    public static function narrows(Brief $brief, SiteContext $site): bool
-    {
-        return $brief->shape->honest && self::choices($brief->criteria, $site) !== [];
     }
 
     /**
      * The line below the cards and the words of its link; null where there is nothing to say.
      *
-     * @param  int  $count  ratings that the figures rest on
+     * @param  list<Flattery>  $choices  of choices()
+     * @param  int  $offered  entries behind the link
      */
-    public static function line(Brief $brief, SiteContext $site, int $count, Catalogue $words): ?HonestLine
+    public static function line(Brief $brief, array $choices, int $offered, Catalogue $words): ?HonestLine
     {
-        if (! self::narrows($brief, $site)) {
+        if ($choices === []) {
             return null;
         }
-        $choices = self::choices($brief->criteria, $site);
         $parts = array_map(fn (Flattery $choice): string => match ($choice) {
             Flattery::Stars => self::stars(Stars::wanted($brief->criteria), $words),
             Flattery::WithWords => $words->say($choices === [Flattery::WithWords] ? 'honest.wordsAlone' : 'honest.words'),
             Flattery::ByWords => $words->say('honest.byWords'),
+            Flattery::ByTags => $words->say('honest.byTags'),
+            Flattery::WithPictures => $words->say('honest.pictures'),
+            Flattery::WithReply => $words->say('honest.reply'),
+            Flattery::ByOrder => $words->say('honest.order', ['order' => $brief->criteria->order->value]),
+            Flattery::OfEachAuthor => $words->say('honest.ofEachAuthor', ['count' => $brief->criteria->most->author ?? 1]),
+            Flattery::Apart => $words->say('honest.apart'),
+            Flattery::ByHand => $words->say('honest.byHand'),
         }, $choices);
 
         return new HonestLine(
             $words->say('honest.selection', ['parts' => implode($words->say('list.comma'), $parts)]),
-            $words->say('honest.seeAll', ['count' => $count]),
+            $words->say('honest.seeAll', ['count' => $offered]),
         );
     }
 
-    /** What stands under the page of everything: how far it goes, and that something is kept back where it is. */
-    public static function note(Tally $everything, Catalogue $words): string
+    /**
+     * What stands under the newest page of everything: that something is kept back where it is, and how far it goes.
+     *
+     * @param  int  $offered  entries on the pages
+     */
+    public static function note(Tally $everything, int $offered, Catalogue $words): string
     {
         $passing = $everything->passing();
         $back = max(0, $everything->counting() - $passing);
         $parts = array_filter([
-            $passing > self::MOST ? $words->say('everything.newest', ['shown' => self::MOST, 'count' => $passing]) : null,
+            $passing > $offered ? $words->say('everything.newest', ['shown' => $offered, 'count' => $passing]) : null,
             $back === 0 ? null : $words->say('everything.kept', ['count' => $back]),
         ]);
 
         return $parts === [] ? $words->say('everything.all') : implode(' ', $parts);
     }
 
-    /** Everything that the figures of a brief rest on, as a brief of its own: the newest first. */
+    /**
+     * Everything that the figures of a brief rest on, as a brief of its own: the newest first, each with what the widget's own cards
+     * show of it, shortened by nothing.
+     */
     public static function everything(Brief $brief): Brief
     {
         $gather = array_intersect_key(
             $brief->criteria->toArray()['gather'],
             ['sources' => true, 'channels' => true, 'subjects' => true, 'allowed' => true],
         );
+        $told = array_values(array_intersect(self::TOLD, $brief->shape->card));
 
         return $brief->with(
-            criteria: Criteria::read($gather, ['limit' => self::MOST]),
+            criteria: Criteria::read($gather, ['limit' => EverythingPages::SIZE]),
             shape: Shape::read([
                 'layout' => ['name' => 'list'],
                 'honest' => false,
                 'shorten' => null,
-                'card' => ['rating', 'title', 'words', 'name', 'date', 'source', 'reply'],
+                'card' => $told === [] ? array_values(array_intersect(['pictures', 'face'], $brief->shape->card)) : $told,
                 'names' => $brief->shape->names->value,
             ]),
         );
@@ -98,12 +128,14 @@ final class Honesty
     {
         [$least, $most] = [$stars?->least() ?? 1.0, $stars?->most() ?? 5.0];
         $with = ['from' => $words->counted($least), 'to' => $words->counted($most), 'least' => $least, 'most' => $most];
-
-        return $words->say(match (true) {
+        $said = $words->say(match (true) {
+            $least === 1.0 && $most === 5.0 => 'honest.rated',
             $least === $most => 'honest.only',
             $most === 5.0 => 'honest.up',
             $least === 1.0 => 'honest.down',
             default => 'honest.range',
         }, $with);
+
+        return $stars !== null && $stars->keepsUnrated ? $words->say('honest.orUnrated', ['stars' => $said]) : $said;
     }
 }

@@ -10,16 +10,44 @@ use Gnomic\Entry\EntryJson;
 /** The shown entries as JSON Feed 1.1 (jsonfeed.org). What the format has no member for stands in "_gnomic". */
 final class JsonFeed
 {
-    /** @param  list<Entry>  $shown */
-    public static function write(string $host, string $key, string $name, array $shown): string
+    /**
+     * What a widget shows, and of each entry no more than its card does.
+     *
+     * @param  Plan|null  $plan  null where nothing is shown
+     * @param  list<Entry>  $shown  in the order of its cards
+     */
+    public static function shown(string $host, string $key, string $name, ?Plan $plan, array $shown): string
     {
         return json_encode([
             'version' => 'https://jsonfeed.org/version/1.1',
             'title' => $name,
             'home_page_url' => "$host/w/$key",
             'feed_url' => "$host/w/$key.json",
-            'items' => array_map(self::item(...), $shown),
+            'items' => $plan === null ? [] : array_map(self::card(...), $plan->cards, $shown),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+    }
+
+    /** @return array<string, mixed> */
+    private static function card(Card $card, Entry $entry): array
+    {
+        return self::members(
+            [
+                'kind' => $entry->kind->value,
+                'source' => $card->where === null ? null : $entry->source,
+                'rating' => $card->rating === null || $entry->rating === null ? null : EntryJson::writeRating($entry->rating),
+                'reply' => $card->reply,
+            ],
+            [
+                'id' => $card->id,
+                'url' => $card->url,
+                'title' => $card->title,
+                'content_text' => $card->whole ?? $card->words ?? '',
+                'date_published' => $card->date === null ? null : EntryJson::date($entry->published),
+                'date_modified' => $card->date === null ? null : EntryJson::date($entry->updated),
+                'authors' => $card->name === null ? null : [['name' => $card->name]],
+                'language' => $card->words === null && $card->title === null ? null : $entry->language,
+            ],
+        );
     }
 
     /** The beginning of a feed whose entries are written one by one, up to and with the bracket before them. */
@@ -46,25 +74,38 @@ final class JsonFeed
     /** @return array<string, mixed> */
     private static function item(Entry $entry): array
     {
-        $extension = array_filter([
-            'kind' => $entry->kind->value,
-            'source' => $entry->source,
-            'rating' => $entry->rating === null ? null : EntryJson::writeRating($entry->rating),
-            'reply' => $entry->reply?->text,
-        ], fn (mixed $value): bool => $value !== null);
+        return self::members(
+            [
+                'kind' => $entry->kind->value,
+                'source' => $entry->source,
+                'rating' => $entry->rating === null ? null : EntryJson::writeRating($entry->rating),
+                'reply' => $entry->reply?->text,
+            ],
+            [
+                'id' => $entry->id,
+                'url' => $entry->url,
+                'title' => $entry->title,
+                'content_text' => $entry->text,
+                'date_published' => EntryJson::date($entry->published),
+                'date_modified' => EntryJson::date($entry->updated),
+                'authors' => $entry->author->name === null ? null : [['name' => $entry->author->name]],
+                'language' => $entry->language,
+                'tags' => $entry->tags === [] ? null : $entry->tags,
+            ],
+        );
+    }
 
-        return array_filter([
-            'id' => $entry->id,
-            'url' => $entry->url,
-            'title' => $entry->title,
-            // The format wants one of its contents in every item; a rating without words has an empty one.
-            'content_text' => $entry->text,
-            'date_published' => EntryJson::date($entry->published),
-            'date_modified' => EntryJson::date($entry->updated),
-            'authors' => $entry->author->name === null ? null : [['name' => $entry->author->name]],
-            'language' => $entry->language,
-            'tags' => $entry->tags === [] ? null : $entry->tags,
-            '_gnomic' => $extension,
-        ], fn (mixed $value): bool => $value !== null);
+    /**
+     * Those that there are. The format wants one of its contents in every item; a rating without words has an empty one.
+     *
+     * @param  array<string, mixed>  $extension
+     * @param  array<string, mixed>  $members
+     * @return array<string, mixed>
+     */
+    private static function members(array $extension, array $members): array
+    {
+        $isThere = fn (mixed $value): bool => $value !== null;
+
+        return array_filter($members, $isThere) + ['_gnomic' => array_filter($extension, $isThere)];
     }
 }

@@ -55,6 +55,7 @@ final readonly class Plan
      * @param  array<string, string>  $saidAt  where the entries of a source were said, by its key
      * @param  DateTimeZone  $zone  the site's, for the days shown
      * @param  array<string, StoredPicture>  $pictures  those that are kept, by their address at the source
+     * @param  HonestLine|null  $honest  what is said of the choice
      */
     public static function of(
         Brief $brief,
@@ -65,6 +66,7 @@ final readonly class Plan
         DateTimeZone $zone,
         Catalogue $words,
         array $pictures = [],
+        ?HonestLine $honest = null,
     ): self {
         $shape = $brief->shape;
         $allowed = AllowedByChannel::wanted($brief->criteria);
@@ -78,7 +80,7 @@ final readonly class Plan
             figure: $inHead('overall') && $overall->mean !== null ? $words->number(round($overall->mean, 1), 1) : null,
             base: $inHead('count') ? self::base($overall, $zone, $words) : null,
             spread: $inHead('spread') ? $overall->spread : null,
-            honest: Honesty::line($brief, $site, $overall->count, $words),
+            honest: $honest,
             fewer: self::fewer($shape->layout, $brief->criteria->limits, count($shown)),
         );
 
@@ -121,7 +123,7 @@ final readonly class Plan
      *
      * @return list<array{from: int, to: int|null, cards: int}> the first width that counts, and the first that does not any more
      */
-    private static function fewer(Layout $layout, Limits $limits, int $shown): array
+    public static function fewer(Layout $layout, Limits $limits, int $shown): array
     {
         $edges = array_values(array_unique([0, Limits::TABLET, Limits::DESKTOP, ...array_keys($layout->breakpoints())]));
         sort($edges);

@@ -32,6 +32,7 @@ final class Touch
         $isToldOf = $brief->shape->head !== [] || $brief->criteria->order === Order::Balanced;
 
         return ($isToldOf && $counts($before) !== $counts($after))
-            || (Honesty::narrows($brief, $site) && ($sieve->counts($after) || ($before !== null && $sieve->counts($before))));
+            // What is hidden or held makes a selection of it, and what is collected stands behind the line.
+            || ($brief->shape->honest && ($sieve->counts($after) || ($before !== null && $sieve->counts($before))));
     }
 }

@@ -227,7 +227,7 @@ final class Html
         if (! $sanitizer instanceof HtmlSanitizer) {
             $config = (new HtmlSanitizerConfig)->withMaxInputLength(-1)
                 ->allowLinkSchemes(['http', 'https', 'mailto'])
-                ->forceAttribute('a', 'rel', 'nofollow ugc noopener');
+                ->forceAttribute('a', 'rel', 'nofollow ugc noopener noreferrer');
             foreach (self::KEPT as $element) {
                 $config = $config->allowElement($element, $element === 'a' ? ['href'] : []);
             }

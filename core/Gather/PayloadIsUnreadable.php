@@ -42,6 +42,22 @@ final class PayloadIsUnreadable extends DomainException
         return new self("This page has no $what. $remedy", true);
     }
 
+    /** Nothing that people read is so. @param  string  $bound  "10 seconds" */
+    public static function takesTooMuch(string $bound): self
+    {
+        return new self(
+            "It would take more than $bound to read what is there, and was left. Check the address; should it be right, whoever runs it "
+                .'has to make it lighter.',
+            false,
+        );
+    }
+
+    /** The same as another process said it. */
+    public static function told(string $message, bool $isPage): self
+    {
+        return new self($message, $isPage);
+    }
+
     /** An answer of a service that is not as it should be. */
     public static function answer(string $service, string $what): self
     {

@@ -53,8 +53,9 @@ final readonly class Balance
     public function sql(): Condition
     {
         $rating = $this->certainty->sql();
-        $freshness = 'CASE WHEN published IS NULL THEN 0 ELSE CAST(1000.0 * pow(2.0, -CAST(MAX(0, ? - published) / 86400 AS INTEGER) * 1.0 / '
-            .$this->weights->halfLife.') AS INTEGER) END';
+        $days = 'CAST(MAX(0, ? - published) / 86400 AS INTEGER)';
+        $halved = "CAST(1000.0 * pow(2.0, -$days * 1.0 / {$this->weights->halfLife}) AS INTEGER)";
+        $freshness = "CASE WHEN published IS NULL THEN 0 ELSE $halved END";
         $substance = 'MIN(length, '.self::SUBSTANCE.') * 1000 / '.self::SUBSTANCE;
 
         return new Condition("({$this->weights->freshness} * $freshness + {$this->weights->rating} * $rating->sql + "

@@ -59,6 +59,12 @@ final readonly class Sifting
         );
     }
 
+    /** @return list<Facts> those shown and those that wait, in their order */
+    public function passing(): array
+    {
+        return [...$this->shown, ...$this->waiting];
+    }
+
     public function selection(): Selection
     {
         return new Selection(

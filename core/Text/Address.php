@@ -53,6 +53,18 @@ final class Address
         return preg_match('~^https?://[^/?#\s\p{Cc}]+[^\s\p{Cc}]*$~iuD', $address) === 1;
     }
 
+    /** Scheme, host and port (RFC 6454, section 4), in small letters and with the port in any case; null where it is not the web's. */
+    public static function origin(string $address): ?string
+    {
+        $parts = self::isWeb($address) ? parse_url($address) : false;
+        if ($parts === false || ! isset($parts['scheme'], $parts['host'])) {
+            return null;
+        }
+        $scheme = strtolower($parts['scheme']);
+
+        return "$scheme://".strtolower($parts['host']).':'.($parts['port'] ?? ($scheme === 'https' ? 443 : 80));
+    }
+
     /** @return array{scheme: ?string, authority: ?string, path: string, query: ?string, fragment: ?string}|null */
     private static function parts(string $address): ?array
     {

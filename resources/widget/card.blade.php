@@ -22,7 +22,7 @@
 @if ($card->pictures !== [])
 <div class="pictures n{{ count($card->pictures) }}">
 @foreach ($card->pictures as $picture)
-<img src="{{ $picture->stored->at(640) }}" srcset="{{ $picture->stored->set() }}" sizes="{{ count($card->pictures) > 1 ? '180px' : '360px' }}" width="{{ $picture->stored->width }}" height="{{ $picture->stored->height }}" alt="{{ $picture->alt ?? '' }}" loading="lazy" decoding="async">
+<img src="{{ $picture->stored->at(640) }}" srcset="{{ $picture->stored->set() }}" sizes="{{ count($card->pictures) > 1 ? '180px' : '360px' }}" width="{{ $picture->stored->width }}" height="{{ $picture->stored->height }}" alt="{{ $picture->alt ?? '' }}" loading="lazy" decoding="async" referrerpolicy="no-referrer">
 @endforeach
 </div>
 @endif
@@ -30,7 +30,7 @@
 <p class="by quiet{{ $card->face === null ? '' : ' faced' }}">
 @if ($card->face !== null)
 @if ($card->face->address !== null)
-<img class="face" src="{{ $card->face->address }}" width="40" height="40" alt="" loading="lazy" decoding="async">
+<img class="face" src="{{ $card->face->address }}" width="40" height="40" alt="" loading="lazy" decoding="async" referrerpolicy="no-referrer">
 @else
 <span class="face" style="background:hsl({{ $card->face->hue }} 35% 30%)" aria-hidden="true">{{ $card->face->initials }}</span>
 @endif
@@ -40,7 +40,7 @@
 <bdi class="name">{{ $card->name }}</bdi>
 @endif
 @if ($card->when !== null)<time datetime="{{ $card->date }}">{{ $card->when }}</time>@endif
-@if ($card->where !== null)<span class="where">{{ $card->saidAt[0] }}@if ($card->url !== null)<a href="{{ $card->url }}" rel="nofollow ugc noopener" target="_blank">{{ $card->where }}</a>@else{{ $card->where }}@endif{{ $card->saidAt[1] }}</span>
+@if ($card->where !== null)<span class="where">{{ $card->saidAt[0] }}@if ($card->url !== null)<a href="{{ $card->url }}" rel="nofollow ugc noopener noreferrer" target="_blank">{{ $card->where }}</a>@else{{ $card->where }}@endif{{ $card->saidAt[1] }}</span>
 @endif
 </span>
 </p>

@@ -1,15 +1,24 @@
 <!DOCTYPE html>
-<html lang="{{ $language }}">
+<html lang="{{ $words->language }}">
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <meta name="robots" content="noindex">
+<meta name="referrer" content="strict-origin">
+<link rel="icon" href="data:,">
 <title>{{ $name }}</title>
 <link rel="alternate" type="application/feed+json" title="{{ $name }}" href="/w/{{ $key }}.json">
-<style>body{margin:0;font-family:system-ui,sans-serif;background:{{ $look->tokens['ground'] }}}h1{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}.note{margin:0;padding:8px 20px 24px;color:{{ $look->tokens['quiet'] }}}</style>
+<style>body{margin:0;font-family:system-ui,sans-serif;background:{{ $look->tokens['ground'] }}}h1{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}.note,.pages{margin:0;padding:8px 20px 24px;color:{{ $look->tokens['quiet'] }}}.pages{display:flex;gap:24px}.pages a{color:inherit;padding:6px 0}</style>
 </head>
 <body>
-<main><h1>{{ $name }}</h1><gnomic-widget key="{{ $key }}">{!! $fragment !!}</gnomic-widget>@if ($note !== null)<p class="note">{{ $note }}</p>@endif</main>
+<main><h1>{{ $name }}</h1><gnomic-widget key="{{ $key }}">{!! $fragment !!}</gnomic-widget>@if ($page?->note !== null)<p class="note">{{ $page->note }}</p>@endif
+@if ($page?->newer !== null || $page?->older !== null)
+<nav class="pages" aria-label="{{ $words->say('everything.pages') }}">
+@if ($page->newer !== null)<a rel="prev" href="/w/{{ $key }}/{{ $page->newer }}">{{ $words->say('everything.newer') }}</a>@endif
+@if ($page->older !== null)<a rel="next" href="/w/{{ $key }}/{{ $page->older }}">{{ $words->say('everything.older') }}</a>@endif
+</nav>
+@endif
+</main>
 <script async src="/gnomic.js"></script>
 </body>
 </html>

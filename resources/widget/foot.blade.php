@@ -2,7 +2,7 @@
 @if ($plan->honest !== null || $ofLayout)
 <div class="foot">
 @if ($plan->honest !== null)
-<p class="honest quiet">{{ $plan->honest->text }} <a href="{{ $all }}" target="_blank" rel="noopener">{{ $plan->honest->all }}</a></p>
+<p class="honest quiet">{{ $plan->honest->text }} <a href="{{ $all }}" target="_blank" rel="noopener noreferrer">{{ $plan->honest->all }}</a></p>
 @endif
 @if ($ofLayout)
 @include("$layout.foot")

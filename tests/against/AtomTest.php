@@ -69,7 +69,7 @@ final class AtomTest extends TestCase
         self::assertSame('fr', $entry('<title>x</title>')->language);
         self::assertSame('el', $entry('<content xml:lang="el">x</content>')->language);
         self::assertSame(
-            '<p><a href="http://example.org/a/y" rel="nofollow ugc noopener">z</a></p>',
+            '<p><a href="http://example.org/a/y" rel="nofollow ugc noopener noreferrer">z</a></p>',
             $entry('<content type="html">&lt;p&gt;&lt;a href="y"&gt;z&lt;/a&gt;&lt;/p&gt;</content>')->html,
         );
         self::assertSame('1 < 2', $entry('<content type="text">1 &lt; 2</content>')->text);

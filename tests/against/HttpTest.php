@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\against;
 
 use App\Access\OAuthProvider;
+use App\Fetching\Fetcher;
+use App\Fetching\Hosts;
 use Gnomic\Gather\Http\Links;
 use Gnomic\Gather\Page\Robots;
 use Gnomic\Gather\Page\Sitemap;
@@ -48,7 +50,8 @@ final class HttpTest extends TestCase
         $challenge = fn (string $verifier): string => rtrim(strtr(base64_encode(hash('sha256', $verifier, true)), '+/', '-_'), '=');
         // Appendix B holds the rule itself.
         self::assertSame('E9Melhoa2OwvFrEMTJguCHaoeK1t8URWbuGJSstw-cM', $challenge('dBjftJeZ4CVP-mB92K27uhbUJU1p1r_wW1gFWFOEjXk'));
-        $provider = new OAuthProvider('x', 'X', 'https://x.example', 'c', 's', 'https://a.example/back', ['read' => 'read'], 60);
+        $fetcher = new Fetcher(new Hosts([]), 1, 1, 0);
+        $provider = new OAuthProvider('x', 'X', 'https://x.example', 'c', 's', 'https://a.example/back', ['read' => 'read'], 60, $fetcher);
         $verifiers = $states = [];
         for ($time = 0; $time < 20; $time++) {
             ['address' => $address, 'state' => $state, 'verifier' => $verifier] = $provider->beginning();

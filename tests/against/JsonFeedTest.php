@@ -4,18 +4,26 @@ declare(strict_types=1);
 
 namespace Tests\against;
 
+use Gnomic\Brief\BriefReader;
 use Gnomic\Edition\JsonFeed;
+use Gnomic\Edition\Plan;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Feed\FeedReader;
+use Gnomic\Standing\Overall;
 use PHPUnit\Framework\TestCase;
+use Tests\core\AtADay;
+use Tests\core\InWords;
 
 /** JSON Feed version 1.1 (jsonfeed.org): the document of its section "Examples", and what Gnomic writes. */
 final class JsonFeedTest extends TestCase
 {
+    use AtADay;
+    use InWords;
+
     public function test_the_simple_example(): void
     {
         // From memory of the specification's simple example.
@@ -32,6 +40,14 @@ final class JsonFeedTest extends TestCase
             array_map(fn (Entry $entry) => [$entry->id, $entry->text, $entry->url], $reading->entries));
     }
 
+    /** @param  list<Entry>  $shown */
+    private static function plan(array $shown): Plan
+    {
+        $brief = BriefReader::read(['version' => 1]);
+
+        return Plan::of($brief, self::on(), $shown, Overall::ofTally([]), [], new \DateTimeZone('UTC'), self::words());
+    }
+
     public function test_what_is_written_keeps_the_rules_and_comes_back(): void
     {
         $shown = [
@@ -46,7 +62,7 @@ final class JsonFeedTest extends TestCase
             ),
             new Entry('b', Kind::Review, 'dome', rating: Rating::on(Scale::ofStars(), 4.0)),
         ];
-        $feed = json_decode(JsonFeed::write('https://g.example', 'k3y', 'Dome', $shown), true, flags: JSON_THROW_ON_ERROR);
+        $feed = json_decode(JsonFeed::shown('https://g.example', 'k3y', 'Dome', self::plan($shown), $shown), true, flags: JSON_THROW_ON_ERROR);
         // Required: version, title, items; of an item: id, and one of its contents.
         self::assertSame('https://jsonfeed.org/version/1.1', $feed['version']);
         self::assertSame('Dome', $feed['title']);

@@ -46,6 +46,18 @@ final class CataloguesTest extends TestCase
         return $names;
     }
 
+    /**
+     * What a message tells: a number and the same number spelled are one.
+     *
+     * @return list<string>
+     */
+    private static function quantities(string $message): array
+    {
+        $same = ['from' => 'least', 'to' => 'most', 'places' => 'sources'];
+
+        return array_values(array_unique(array_map(fn (string $name): string => $same[$name] ?? $name, self::arguments($message))));
+    }
+
     #[DataProvider('languages')]
     public function test_a_language_says_all_that_english_says_with_the_same_arguments(string $language): void
     {
@@ -57,8 +69,8 @@ final class CataloguesTest extends TestCase
             $formatter = MessageFormatter::create(self::file($language)['locale'], $message);
             self::assertNotNull($formatter, "$key of $language is no message in ICU's form");
             self::assertEqualsCanonicalizing(
-                array_diff(self::arguments($english[$key]), ['spelled']),
-                array_diff(self::arguments($message), ['spelled']),
+                self::quantities($english[$key]),
+                self::quantities($message),
                 "$key of $language",
             );
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Discovery\ReadWebsite;
 use App\Entries\EntryStore;
 use App\Models\EntryRecord;
 use App\Models\Picture;
@@ -258,15 +259,22 @@ final class GatheredTest extends TestCase
         $site = $this->serve(base_path('demo/site/server.php'), ['GNOMIC_STANDINS' => $this->standins]);
         $response = $this->postJson('/api/website', ['address' => $site]);
         Contract::assertKept('post', '/website', $response);
+        self::assertSame('reading', $response->assertStatus(202)->json('state'), 'nobody waits for it');
+        Queue::pushed(ReadWebsite::class)->each(fn (ReadWebsite $job) => $this->app->call([$job, 'handle']));
+        $response = $this->getJson('/api/website/'.$response->json('token'))->assertJsonPath('state', 'done');
+        Contract::assertKept('get', '/website/{token}', $response);
         self::assertEqualsCanonicalizing(
             ['Pocket Star Wheel', 'Moon Atlas', 'Quillmoor Observatory', 'The Dome', 'Harrow Lane Planetarium'],
-            array_column($response->json('subjects'), 'name'),
+            array_column($response->json('found.subjects'), 'name'),
         );
-        $found = array_map(fn (array $source): string => "$source[channel] $source[address]", $response->json('sources'));
+        $found = array_map(fn (array $source): string => "$source[channel] $source[address]", $response->json('found.sources'));
         self::assertEqualsCanonicalizing(["feed $this->standins/rookcall/quillmoor/feed.atom", "page $this->standins/barrowfair/items/star-wheel", "page $site/shop", 'shutterfen quillmoor', 'corkwall quillmoor',
             'wayleaf wl-dome', 'ticketwick tv-dome', 'wayleaf wl-harrow', 'ticketwick tv-harrow'], $found);
-        self::assertNotContains("$site/staff", $response->json('read'), 'robots.txt asks to leave it alone');
-        $this->postJson('/api/website', ['address' => 'http://10.0.0.1/'])->assertUnprocessable();
+        self::assertNotContains("$site/staff", $response->json('found.read'), 'robots.txt asks to leave it alone');
+        $private = $this->postJson('/api/website', ['address' => 'http://10.0.0.1/'])->json('token');
+        $this->app->call([Queue::pushed(ReadWebsite::class)->last(), 'handle']);
+        $this->getJson("/api/website/$private")->assertJsonPath('state', 'failed')->assertJsonPath('found', null);
+        $this->getJson('/api/website/'.str_repeat('x', 20))->assertNotFound();
     }
 
     public function test_a_round_of_two_thousand_unchanged_entries_writes_none(): void

@@ -7,6 +7,7 @@ namespace Tests\app;
 use App\Editions\Catalogues;
 use App\Editions\Content;
 use App\Editions\LookFiles;
+use App\Editions\Made;
 use App\Editions\Renderer;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -51,20 +52,18 @@ final class MarkupTest extends TestCase
             ['stars' => 2.0, 'count' => 1, 'source' => 'lane'],
         ]);
 
-        return app(Renderer::class)->render(
-            'k3y',
-            'Dome',
-            new Content(
-                BriefReader::read(['version' => 1, 'shape' => $shape]),
-                self::on(),
-                $entries ?? [$entry],
-                $overall,
-                new DateTimeZone('UTC'),
-                app(Catalogues::class)->of($language),
-                app(LookFiles::class)->all()->named('paper'),
-                ['dome' => 'Wayleaf'],
-            ),
-        )->fragment;
+        $content = new Content(
+            BriefReader::read(['version' => 1, 'shape' => $shape]),
+            self::on(),
+            $entries ?? [$entry],
+            $overall,
+            new DateTimeZone('UTC'),
+            app(Catalogues::class)->of($language),
+            app(LookFiles::class)->all()->named('paper'),
+            ['dome' => 'Wayleaf'],
+        );
+
+        return app(Renderer::class)->edition('k3y', 'Dome', new Made(null, ['' => $content], [], []))->fragment;
     }
 
     #[DataProvider('parts')]
@@ -156,7 +155,7 @@ final class MarkupTest extends TestCase
     public function test_links_go_out_harmlessly(): void
     {
         self::assertStringContainsString(
-            '<a href="https://a.example/r?x=1&amp;y=2" rel="nofollow ugc noopener" target="_blank">Wayleaf</a>',
+            '<a href="https://a.example/r?x=1&amp;y=2" rel="nofollow ugc noopener noreferrer" target="_blank">Wayleaf</a>',
             $this->markup([]),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Locks\HostLocks;
 use App\Models\EntryRecord;
 use App\Models\Round;
 use App\Models\Site;
@@ -12,7 +13,6 @@ use App\Rounds\DueRounds;
 use App\Rounds\RoundJob;
 use App\Rounds\Rounds;
 use Gnomic\Brief\BriefReader;
-use Illuminate\Contracts\Cache\LockProvider;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
@@ -171,7 +171,7 @@ final class RoundsTest extends TestCase
     public function test_one_worker_at_a_time(): void
     {
         $source = $this->source($this->site());
-        app(LockProvider::class)->lock("round:$source->id", 60)->get();
+        $held = app(HostLocks::class)->attempt("round-$source->id");
         self::assertNull(app(Rounds::class)->run($source));
     }
 

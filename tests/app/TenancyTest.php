@@ -78,10 +78,12 @@ final class TenancyTest extends TestCase
             'state' => 'ready',
         ]);
         $view = View::query()->create(['site_id' => $this->theirs->id, 'name' => self::SECRET, 'wanted' => []]);
+        $token = str_repeat('t', 20);
+        cache()->put("website:{$this->theirs->id}:$token", ['state' => 'failed', 'reason' => self::SECRET, 'found' => null]);
         $this->identifiers = [
             'sources/{key}' => $source->key, 'subjects/{key}' => $subject->key, 'widgets/{key}' => $widget->key,
             'grants/{id}' => (string) $grant->id, 'imports/{id}' => (string) $import->id, 'views/{id}' => (string) $view->id,
-            'testimonials/{id}' => 't1', '{channel}' => 'corkwall', '{kind}' => 'entries', '{form}' => 'csv',
+            'testimonials/{id}' => 't1', 'website/{token}' => $token, '{channel}' => 'corkwall', '{kind}' => 'entries', '{form}' => 'csv',
         ];
         $refs = ['their-source:e1', 'by-hand:t1'];
         $wanted = [

@@ -11,9 +11,9 @@ use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Fetching\HttpResponse;
 use App\Models\Source;
+use App\Reading\ConfinedReading;
 use Carbon\CarbonImmutable;
 use Closure;
-use Gnomic\Gather\Feed\FeedReader;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
@@ -22,11 +22,16 @@ use Gnomic\Tend\RetryAfter;
 /** RSS, Atom and JSON feeds. */
 final readonly class FeedChannel implements Channel
 {
+    /** Seconds that somebody in front of a screen waits for the answer, and for its being read. */
+    private const IN_SIGHT = 8;
+
+    private const READ_IN_SIGHT = 5.0;
+
     private const ACCEPT = [
         'Accept' => 'application/rss+xml, application/atom+xml, application/feed+json, application/xml;q=0.9, */*;q=0.5',
     ];
 
-    public function __construct(private Fetcher $fetcher)
+    public function __construct(private Fetcher $fetcher, private ConfinedReading $reading)
     {
     }
 
@@ -62,10 +67,20 @@ final readonly class FeedChannel implements Channel
             return new Gathered(null, Coverage::Newest, $since);
         }
 
-        $reading = self::read($answer);
+        $reading = $this->read($answer);
         $progress(count($reading->entries));
 
-        return new Gathered($reading, Coverage::Newest, CacheValidators::from($answer));
+        return new Gathered($reading, Coverage::Newest, CacheValidators::from($answer), identity: [
+            'address' => $answer->address,
+            'title' => $reading->title,
+            'home' => $reading->home,
+        ]);
+    }
+
+    /** The same for those who wait in front of a screen. */
+    public function inSight(): self
+    {
+        return new self($this->fetcher->within(self::IN_SIGHT), $this->reading->within(self::READ_IN_SIGHT));
     }
 
     /** @throws FetchFailed */
@@ -75,13 +90,13 @@ final readonly class FeedChannel implements Channel
     }
 
     /** An error is an error whatever type it says it has. @throws FetchFailed|PayloadIsUnreadable */
-    public static function read(HttpResponse $answer): Reading
+    public function read(HttpResponse $answer): Reading
     {
         if (! $answer->isOk()) {
             $host = (string) parse_url($answer->address, PHP_URL_HOST);
             throw FetchFailed::status($answer->status, $host, RetryAfter::seconds($answer->header('Retry-After'), CarbonImmutable::now()));
         }
 
-        return FeedReader::read($answer->body, $answer->header('Content-Type'), $answer->address);
+        return $this->reading->feed($answer);
     }
 }

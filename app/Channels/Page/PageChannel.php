@@ -12,12 +12,12 @@ use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Fetching\HttpResponse;
 use App\Models\Source;
+use App\Reading\ConfinedReading;
 use Carbon\CarbonImmutable;
 use Closure;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\Page\Described;
-use Gnomic\Gather\Page\PageReader;
 use Gnomic\Gather\Page\PageReading;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
@@ -29,7 +29,7 @@ final readonly class PageChannel implements Channel
     private const ACCEPT = ['Accept' => 'text/html, application/xhtml+xml;q=0.9, */*;q=0.5'];
 
     /** @param  array<string, string>  $marketplaces names by the address of those that are known to mark up their reviews */
-    public function __construct(private Fetcher $fetcher, private array $marketplaces)
+    public function __construct(private Fetcher $fetcher, private ConfinedReading $reading, private array $marketplaces)
     {
     }
 
@@ -81,11 +81,11 @@ final readonly class PageChannel implements Channel
     {
         $answer = $this->fetcher->get($address, self::ACCEPT);
 
-        return ['address' => $answer->address, 'page' => self::read($answer)];
+        return ['address' => $answer->address, 'page' => $this->read($answer)];
     }
 
     /** A page that the fetcher has brought already. */
-    public static function read(HttpResponse $answer): PageReading
+    public function read(HttpResponse $answer): PageReading
     {
         if (! $answer->isOk()) {
             throw FetchFailed::status(
@@ -95,7 +95,7 @@ final readonly class PageChannel implements Channel
             );
         }
 
-        return PageReader::read($answer->body, $answer->header('Content-Type'), $answer->address);
+        return $this->reading->page($answer);
     }
 
     public function gather(Source $source, CacheValidators $since, Closure $progress): Gathered
@@ -104,7 +104,7 @@ final readonly class PageChannel implements Channel
         if ($answer->status === 304) {
             return new Gathered(null, Coverage::Whole, $since);
         }
-        $page = self::read($answer);
+        $page = $this->read($answer);
         $of = $source->settings['of'] ?? null;
         $entries = array_values(array_filter(
             $page->reading->entries,
@@ -129,6 +129,7 @@ final readonly class PageChannel implements Channel
             Coverage::Newest,
             CacheValidators::from($answer),
             $described?->figures,
+            identity: ['address' => $answer->address],
         );
     }
 }

@@ -47,7 +47,7 @@ final class GrantController
         // Sources that waited for it go on.
         foreach ($grant->sources()->get() as $source) {
             $source->update(['next_at' => now(), 'failures' => 0]);
-            RoundJob::dispatch($source->id);
+            RoundJob::dispatch($source->id, true);
         }
 
         return redirect("/sources/add/$channel?grant=$grant->id");

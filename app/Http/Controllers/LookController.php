@@ -9,7 +9,8 @@ use App\Channels\Channels;
 use App\Channels\Corkwall\CorkwallChannel;
 use App\Channels\Wayleaf\Place;
 use App\Channels\Wayleaf\WayleafChannel;
-use App\Discovery\Discover;
+use App\Discovery\ReadWebsite;
+use App\Locks\HostLocks;
 use App\Models\Site;
 use App\Pictures\Thumbnail;
 use Gnomic\Entry\EntryJson;
@@ -17,17 +18,31 @@ use Gnomic\Gather\Feed\FeedLink;
 use Gnomic\Gather\Page\Described;
 use Gnomic\Gather\Page\PageReading;
 use Gnomic\Gather\Reading;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 /** Looks before connecting: what is at an address, which places have a name, which boards a token opens, what a site tells. */
 final class LookController
 {
     private const MOST_PICTURES = 8;
 
-    public function address(Request $request, AtAddress $at, Channels $channels): JsonResponse
+    /** Addresses that are looked at at a time. */
+    private const AT_ONCE = 2;
+
+    /** Seconds after which somebody may try again. */
+    private const AGAIN = 5;
+
+    public function address(Request $request, AtAddress $at, Channels $channels, HostLocks $locks): JsonResponse
     {
         $given = $request->validate(['address' => ['required', 'string', 'max:2000']]);
+        // Somebody's slow address must not take all of those who answer.
+        $place = $locks->oneOf('look', self::AT_ONCE);
+        if ($place === null) {
+            throw new TooManyRequestsHttpException(self::AGAIN, 'Gnomic is looking at other addresses just now. Try again in a moment.');
+        }
         $found = $at->look(self::whole((string) $given['address']));
 
         return new JsonResponse([
@@ -80,12 +95,20 @@ final class LookController
         return new JsonResponse(['choices' => self::connectable($site, 'corkwall', $corkwall->boards($site))]);
     }
 
-    /** The owner's own website: what it tells of where people speak of it. Nothing is connected. */
-    public function website(Request $request, Site $site, Discover $discover): JsonResponse
+    /** The owner's own website is read in the background, for what it tells of where people speak of it. Nothing is connected. */
+    public function website(Request $request, Site $site, Repository $kept): JsonResponse
     {
         $given = $request->validate(['address' => ['required', 'string', 'max:2000']]);
+        $token = ReadWebsite::begin($site, self::whole((string) $given['address']), $kept);
 
-        return new JsonResponse(get_object_vars($discover->at($site, self::whole((string) $given['address']))));
+        return $this->found($site, $kept, $token)->setStatusCode(JsonResponse::HTTP_ACCEPTED);
+    }
+
+    public function found(Site $site, Repository $kept, string $token): JsonResponse
+    {
+        $found = ReadWebsite::found($site, $token, $kept) ?? throw new NotFoundHttpException('Nobody asked for this, or it is long ago.');
+
+        return new JsonResponse(['token' => $token] + $found);
     }
 
     /**

@@ -76,7 +76,7 @@ final class SourceController
     {
         $source = $site->sources()->where('key', $key)->whereNull('disconnected_at')->firstOrFail();
         if ($channels->of($source->channel)->isAsked()) {
-            RoundJob::dispatch($source->id);
+            RoundJob::dispatch($source->id, true);
         }
 
         return $this->show($site, $key)->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);

@@ -25,6 +25,7 @@ final class ImportResource extends JsonResource
             'name' => $this->name,
             'state' => $this->state,
             'reason' => $this->reason,
+            'asks' => $this->state === 'asking' ? $this->asks : null,
             'dates' => $this->dates,
             'total' => $this->total,
             'done' => Progress::of($this->resource),

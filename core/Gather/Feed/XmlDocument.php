@@ -50,7 +50,7 @@ final readonly class XmlDocument
         // The text is UTF-8 by now, whatever the declaration says. Lines stay where they are, for the reports.
         $text = (string) preg_replace('/^<\?xml[^>]*\?>/', '<?xml version="1.0" encoding="UTF-8"?>', $text);
         // A document type can define entities that grow without end (CWE-776) or name files; no feed needs one.
-        $text = (string) preg_replace_callback('/<!DOCTYPE[^>\[]*(?:\[.*?\]\s*)?>/s', self::emptyLines(...), $text, 1);
+        $text = (string) preg_replace_callback('/<!DOCTYPE[^>\[]*(?:\[.*?\]\s*)?>/s', self::emptyLines(...), $text);
         $stripped = (string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F]|\xEF\xBF[\xBE\xBF]/', '', $text);
         if ($stripped !== $text) {
             $problems[] = new Problem('', 'It holds control characters that XML does not allow; they were left out.');

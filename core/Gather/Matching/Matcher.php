@@ -19,9 +19,17 @@ final class Matcher
      * @param  array<array-key, Known>  $known  by identifier
      * @param  list<Entry>  $answered
      * @param  bool  $lossIsRight  the owner has said that what is missing has really gone
+     * @param  bool  $fromElsewhere  it came from another address, or under another name, than what is known: where it knows nothing
+     *     of that,
+     *     it is a stranger's
      */
-    public static function match(array $known, array $answered, Coverage $coverage, bool $lossIsRight = false): Matched
-    {
+    public static function match(
+        array $known,
+        array $answered,
+        Coverage $coverage,
+        bool $lossIsRight = false,
+        bool $fromElsewhere = false,
+    ): Matched {
         $new = $changed = $byId = $digests = [];
         $same = 0;
         $oldest = null;
@@ -66,8 +74,23 @@ final class Matcher
             $same,
             $gone,
             $digests,
-            $lossIsRight || $coverage === Coverage::Some ? null : self::doubt($present, count($byId), count($gone)),
+            $lossIsRight || $coverage === Coverage::Some ? null : (
+                $fromElsewhere && $present > 0 && count($new) === count($byId)
+                    ? self::strange($present, count($byId))
+                    : self::doubt($present, count($byId), count($gone))
+            ),
         );
+    }
+
+    private static function strange(int $present, int $answered): string
+    {
+        return 'It answers from another address or under another name than before, and its '.(
+            $answered === 1
+                ? 'entry is'
+                : "$answered entries are"
+        )
+            ." none of the $present known. It may be somebody else's now, so nothing was changed. Look at the address; should "
+            .'it be right, say so here. When the old answer is back, it goes on by itself.';
     }
 
     private static function doubt(int $present, int $answered, int $gone): ?string
@@ -77,7 +100,7 @@ final class Matcher
             $answered === 0 => "It answered with nothing, where there were $present entries. Nothing was changed; look whether it is "
                 .'the right address.',
             $gone * 3 > $present => "It answered without $gone of the $present entries known. That is more than a third, so nothing "
-                .'was changed.',
+                .'was changed. Look there; should they really be gone, say so here.',
             default => null,
         };
     }

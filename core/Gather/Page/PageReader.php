@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Page;
 
+use DOMDocument;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Html;
 use Gnomic\Gather\Feed\Discovery;
@@ -19,6 +20,8 @@ final class PageReader
 {
     /** Bytes of a page that are read; the fetching has its own, larger bound. */
     private const MOST = 4_000_000;
+
+    private const MOST_LINKS = 300;
 
     /**
      * @param  string|null  $contentType  as sent with the page
@@ -55,7 +58,25 @@ final class PageReader
             new Reading('Page', $entries, $formats->problems, Words::line($title?->textContent), $address),
             $described,
             Discovery::feedsIn($charset->text, $address),
+            self::links($document, $base),
         );
+    }
+
+    /** @return list<string> */
+    private static function links(DOMDocument $document, ?string $base): array
+    {
+        $links = [];
+        foreach (Html::elements($document, 'a') as $link) {
+            $url = Address::webOrNull((string) preg_replace('/#.*$/s', '', $link->getAttribute('href')), $base);
+            if ($url !== null && $link->hasAttribute('href')) {
+                $links[$url] = true;
+            }
+            if (count($links) >= self::MOST_LINKS) {
+                break;
+            }
+        }
+
+        return array_map(strval(...), array_keys($links));
     }
 
     /** @throws PayloadIsUnreadable where it marks up neither a review nor a post */

@@ -13,8 +13,9 @@ final readonly class PageReading
     /**
      * @param  list<Described>  $described
      * @param  list<FeedLink>  $feeds
+     * @param  list<string>  $links  addresses that it leads to, each once, without what stands behind a hash
      */
-    public function __construct(public Reading $reading, public array $described, public array $feeds)
+    public function __construct(public Reading $reading, public array $described, public array $feeds, public array $links = [])
     {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Page;
 
 use DOMDocument;
+use Gnomic\Entry\Html;
 
 /** The addresses of a sitemap (sitemaps.org): pages, or further sitemaps. */
 final readonly class Sitemap
@@ -32,12 +33,12 @@ final readonly class Sitemap
         libxml_clear_errors();
         libxml_use_internal_errors($before);
         $pages = $sitemaps = [];
-        foreach ($document->getElementsByTagName('*') as $element) {
-            if ($element->localName === 'loc' && $element->parentNode !== null) {
-                $element->parentNode->localName === 'sitemap'
-                    ? $sitemaps[] = trim($element->textContent)
-                    : ($element->parentNode->localName === 'url' ? $pages[] = trim($element->textContent) : null);
-            }
+        foreach (Html::elements($document, 'loc') as $element) {
+            match ($element->parentNode?->localName) {
+                'sitemap' => $sitemaps[] = trim($element->textContent),
+                'url' => $pages[] = trim($element->textContent),
+                default => null,
+            };
         }
 
         return new self(array_slice($pages, 0, $most), array_slice($sitemaps, 0, $most));

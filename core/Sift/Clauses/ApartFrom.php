@@ -10,6 +10,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 use Gnomic\Text\Numbers;
@@ -67,6 +68,11 @@ final readonly class ApartFrom extends Clause
     public function picked(): array
     {
         return $this->shown;
+    }
+
+    public static function flatters(Criteria $wanted, SiteContext $site): ?Flattery
+    {
+        return self::of($wanted, $site) === null ? null : Flattery::Apart;
     }
 
     public static function called(): string

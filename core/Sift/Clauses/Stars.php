@@ -22,7 +22,7 @@ use Gnomic\Text\Numbers;
  */
 final readonly class Stars extends Clause
 {
-    private function __construct(private float $from, private float $to, private bool $keepsUnrated)
+    private function __construct(private float $from, private float $to, public bool $keepsUnrated)
     {
     }
 
@@ -68,6 +68,7 @@ final readonly class Stars extends Clause
     {
         $stars = self::wanted($wanted);
 
+        // From one to five, those without a rating are left out: that moves no mean.
         return $stars !== null && ($stars->least() > 1.0 || $stars->most() < 5.0) ? Flattery::Stars : null;
     }
 

@@ -8,6 +8,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Terms;
 use Gnomic\Sift\Topic;
@@ -48,6 +49,11 @@ final readonly class WithHashtags extends Clause
         $terms = Terms::read($wanted->part('sift')->object('hashtags'));
 
         return $terms->isEmpty() ? null : new self(new TagTest('hashtag', $terms));
+    }
+
+    public static function flatters(Criteria $wanted, SiteContext $site): ?Flattery
+    {
+        return self::of($wanted, $site) === null ? null : Flattery::ByTags;
     }
 
     public static function called(): string

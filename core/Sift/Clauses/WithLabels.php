@@ -12,6 +12,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Terms;
 use Gnomic\Sift\Topic;
@@ -82,6 +83,11 @@ final readonly class WithLabels extends Clause
     public static function spoken(Criteria $wanted, SiteContext $site): array
     {
         return [...parent::spoken($wanted, $site), ...(self::byPage($wanted) === [] ? [] : ['labels by page'])];
+    }
+
+    public static function flatters(Criteria $wanted, SiteContext $site): ?Flattery
+    {
+        return self::of($wanted, $site) === null ? null : Flattery::ByTags;
     }
 
     public static function called(): string

@@ -9,6 +9,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 
@@ -38,6 +39,11 @@ final readonly class WithReply extends Clause
     public static function of(Criteria $wanted, SiteContext $site): ?self
     {
         return $wanted->part('sift')->boolOr('withReply', false) ? new self : null;
+    }
+
+    public static function flatters(Criteria $wanted, SiteContext $site): ?Flattery
+    {
+        return self::of($wanted, $site) === null ? null : Flattery::WithReply;
     }
 
     public static function called(): string

@@ -7,6 +7,7 @@ namespace Tests\core\Edition;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Brief\Doubts;
+use Gnomic\Edition\EverythingPages;
 use Gnomic\Edition\HonestLine;
 use Gnomic\Edition\Honesty;
 use Gnomic\Edition\Variant;
@@ -24,6 +25,7 @@ use Gnomic\Sift\Hold;
 use Gnomic\Sift\Loosening;
 use Gnomic\Sift\Sifting;
 use Gnomic\Sift\SiteContext;
+use Gnomic\Text\Catalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\core\AtADay;
@@ -35,10 +37,16 @@ final class HonestyTest extends TestCase
     use AtADay;
     use InWords;
 
-    /** @param  array<string, mixed>  $sift */
-    private static function line(array $sift, int $count = 9, string $language = 'en'): ?HonestLine
+    /**
+     * @param  array<string, mixed>  $sift
+     * @param  list<Facts>|null  $entries
+     */
+    private static function line(array $sift, int $count = 9, string $language = 'en', ?array $entries = null): ?HonestLine
     {
-        return Honesty::line(BriefReader::read(['version' => 1, 'sift' => $sift]), self::on(), $count, self::words($language));
+        $brief = BriefReader::read(['version' => 1, 'sift' => $sift]);
+        $selection = Sifting::of($brief->criteria, $entries ?? [], self::on())->selection();
+
+        return Honesty::line($brief, Honesty::choices($brief, self::on(), $selection), $count, self::words($language));
     }
 
     public function test_a_selection_says_so_in_the_language_of_visitors(): void
@@ -57,34 +65,109 @@ final class HonestyTest extends TestCase
         }
     }
 
+    /** @return list<Facts> */
+    private static function some(): array
+    {
+        return [
+            new Facts('a', 's', 'review', 5.0, 9, 3, author: 'jo', likes: 3, tags: ['x'], labels: ['x']),
+            new Facts('b', 's', 'review', 1.0, 0, 2, author: 'jo'),
+            new Facts('c', 't', 'review', 3.0, 9, 1, author: 'al'),
+            new Facts('d', 't', 'post', null, 9, 1),
+        ];
+    }
+
     /** @param  array<string, mixed>  $sift */
     #[DataProvider('choices')]
-    public function test_only_choices_by_stars_and_words_are_told(array $sift, ?string $says): void
+    public function test_whatever_can_move_the_mean_is_told(array $sift, ?string $says): void
     {
-        self::assertSame($says, self::line($sift)?->text);
+        self::assertSame($says, self::line($sift, entries: self::some())?->text);
     }
 
     /** @return iterable<array{array<string, mixed>, string|null}> */
     public static function choices(): iterable
     {
         yield [[], null];
-        yield [
-            ['limit' => 1, 'languages' => ['only' => ['en']], 'when' => ['last' => 9], 'labels' => ['any' => ['x']], 'order' => 'highest'],
-            null,
-        ];
+        yield [['limit' => 1], null];
+        yield [['limit' => 1, 'languages' => ['only' => ['en']], 'when' => ['last' => 9], 'order' => 'oldest'], null];
+        yield [['limit' => 1, 'order' => 'shuffled'], null];
+        yield [['most' => ['source' => 1]], null];
         yield [['stars' => ['from' => 1]], null];
+        yield [['order' => 'highest'], null];
+        foreach (['highest' => 'the best rated', 'lowest' => 'the lowest rated', 'liked' => 'the most liked', 'longest' => 'the longest',
+            'balanced' => 'a balanced choice'] as $order => $says) {
+            yield [['order' => $order, 'limit' => 2], "A selection: $says."];
+            yield [['order' => $order, 'fewer' => ['phone' => 1]], "A selection: $says."];
+        }
         yield [['stars' => ['from' => 5, 'to' => 3]], 'A selection: three stars and up.'];
+        yield [['stars' => ['from' => 3, 'unrated' => 'keep']], 'A selection: three stars and up or unrated.'];
         yield [['withWords' => true], 'A selection: those with words.'];
         yield [['words' => ['none' => ['x']]], 'A selection: chosen by words.'];
         yield [['length' => ['from' => 9]], 'A selection: chosen by words.'];
+        yield [['labels' => ['any' => ['x']]], 'A selection: chosen by tags.'];
+        yield [['hashtags' => ['any' => ['x']], 'withPictures' => true, 'withReply' => true], 'A selection: chosen by tags, with pictures, with a reply.'];
+        yield [['most' => ['author' => 1]], 'A selection: one of each author.'];
+        yield [['most' => ['author' => 2]], null];
+        yield [['pins' => ['a']], 'A selection: chosen by hand.'];
+        yield [['hidden' => ['b']], 'A selection: chosen by hand.'];
+        yield [['hidden' => ['nobody']], null];
+    }
+
+    public function test_what_is_hidden_or_held_everywhere_makes_a_selection(): void
+    {
+        foreach (['hidden', 'held'] as $mark) {
+            $entries = [...self::some(), new Facts('e', 's', 'review', 1.0, 9, 5, ...[$mark => true])];
+            self::assertSame('A selection: chosen by hand.', self::line([], entries: $entries)?->text);
+        }
     }
 
     public function test_words_that_a_site_never_shows_are_a_choice_too(): void
     {
-        self::assertSame(
-            [Flattery::ByWords],
-            Honesty::choices(Criteria::read(), new SiteContext(new DateTimeImmutable('2026-01-01'), never: ['x'])),
+        $site = new SiteContext(new DateTimeImmutable('2026-01-01'), never: ['x'], shownBy: ['other' => []]);
+        $choices = function (array $gather) use ($site): array {
+            $brief = BriefReader::read(['version' => 1, 'gather' => $gather]);
+
+            return Honesty::choices($brief, $site, Sifting::of($brief->criteria, [], $site)->selection());
+        };
+        self::assertSame([Flattery::ByWords], $choices([]));
+        self::assertSame([Flattery::ByWords, Flattery::Apart], $choices(['apartFrom' => ['other']]));
+    }
+
+    /** CLDR's plurals of Polish: one, few, many, and other for fractions (from memory). */
+    public function test_a_language_of_more_forms_can_say_it(): void
+    {
+        $polish = new Catalogue('pl', 'pl-PL', 'polski', [
+            'list.comma' => ', ',
+            'honest.selection' => 'Wybór: {parts}.',
+            'honest.seeAll' => 'Wszystkie ({count, number})',
+            'honest.only' => 'tylko {least, plural, one {# gwiazdka} few {# gwiazdki} many {# gwiazdek} other {# gwiazdki}}',
+        ]);
+        foreach ([1 => 'tylko 1 gwiazdka', 4 => 'tylko 4 gwiazdki', 5 => 'tylko 5 gwiazdek', '4.5' => 'tylko 4,5 gwiazdki'] as $stars => $says) {
+            $brief = BriefReader::read(['version' => 1, 'sift' => ['stars' => ['from' => (float) $stars, 'to' => (float) $stars]]]);
+            self::assertSame("Wybór: $says.", Honesty::line($brief, [Flattery::Stars], 1, $polish)?->text);
+        }
+    }
+
+    public function test_pages_of_a_hundred_are_counted_from_the_oldest(): void
+    {
+        $names = fn (int $count): array => array_map(
+            fn (array $page): array => [$page['name'], count($page['entries']), $page['newer'], $page['older']],
+            EverythingPages::of($count === 0 ? [] : range($count, 1)),
         );
+        self::assertSame([['all.html', 0, null, null]], $names(0));
+        self::assertSame([['all.html', 100, null, null]], $names(100));
+        self::assertSame([['all.html', 1, null, 'all.1.html'], ['all.1.html', 100, 'all.html', null]], $names(101));
+        self::assertSame(
+            [['all.html', 50, null, 'all.2.html'], ['all.2.html', 100, 'all.html', 'all.1.html'], ['all.1.html', 100, 'all.2.html', null]],
+            $names(250),
+        );
+        $pages = EverythingPages::of(range(250, 1));
+        self::assertSame([250, 201, 200, 101, 100, 1], [
+            $pages[0]['entries'][0], $pages[0]['entries'][49], $pages[1]['entries'][0], $pages[1]['entries'][99],
+            $pages[2]['entries'][0], $pages[2]['entries'][99],
+        ]);
+        $many = $names(EverythingPages::SIZE * (EverythingPages::MOST + 3));
+        self::assertCount(EverythingPages::MOST, $many);
+        self::assertNull(end($many)[3] ?? null, 'the last of them leads nowhere');
     }
 
     public function test_everything_is_what_the_figures_rest_on(): void
@@ -99,7 +182,7 @@ final class HonestyTest extends TestCase
             'version' => 1,
             'gather' => ['sources' => ['s']],
             'sift' => ['stars' => ['from' => 4], 'limit' => 1, 'hidden' => ['a']],
-            'shape' => ['names' => 'initials'],
+            'shape' => ['names' => 'initials', 'card' => ['words', 'rating', 'pictures']],
         ]);
         $everything = Honesty::everything($brief);
         self::assertSame(
@@ -112,13 +195,14 @@ final class HonestyTest extends TestCase
             Sifting::of($everything->criteria, $entries, self::on())->tally->overall(),
         );
         self::assertSame('initials', $everything->shape->names->value);
+        self::assertSame(['rating', 'words'], $everything->shape->card, 'no more than the cards show');
         self::assertSame(
             '1 more counts in the figures and is not shown by the owner of this site.',
-            Honesty::note(Sifting::of($everything->criteria, $entries, self::on())->tally, self::words()),
+            Honesty::note(Sifting::of($everything->criteria, $entries, self::on())->tally, 2, self::words()),
         );
         self::assertSame(
             'Everything that was collected, nothing left out.',
-            Honesty::note(Sifting::of($everything->criteria, array_slice($entries, 0, 3), self::on())->tally, self::words()),
+            Honesty::note(Sifting::of($everything->criteria, array_slice($entries, 0, 3), self::on())->tally, 2, self::words()),
         );
         $many = array_map(
             fn (int $number): Facts => new Facts("m$number", 's', 'review', 5.0, 9, $number, held: $number < 2),
@@ -126,7 +210,7 @@ final class HonestyTest extends TestCase
         );
         self::assertSame(
             'The newest 100 of 118. 2 more count in the figures and are not shown by the owner of this site.',
-            Honesty::note(Sifting::of($everything->criteria, $many, self::on())->tally, self::words()),
+            Honesty::note(Sifting::of($everything->criteria, $many, self::on())->tally, 100, self::words()),
         );
     }
 

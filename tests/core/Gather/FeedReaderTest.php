@@ -44,7 +44,7 @@ final class FeedReaderTest extends TestCase
         self::assertSame('Jo Moss', $entry->author->name);
         self::assertSame(['Sky'], $entry->tags);
         self::assertSame('Long way', $entry->text);
-        self::assertSame('<p>Long <a href="https://hill.example/feeds/map" rel="nofollow ugc noopener">way</a></p>', $entry->html);
+        self::assertSame('<p>Long <a href="https://hill.example/feeds/map" rel="nofollow ugc noopener noreferrer">way</a></p>', $entry->html);
         self::assertSame('en-gb', $entry->language);
         self::assertSame(
             ['https://hill.example/c.mp3', 'https://hill.example/feeds/b.jpg', 'https://hill.example/feeds/a.png'],

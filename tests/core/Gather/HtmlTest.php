@@ -67,7 +67,7 @@ final class HtmlTest extends TestCase
     public function test_links_become_whole_and_harmless(): void
     {
         self::assertSame(
-            '<a href="https://hill.example/map" rel="nofollow ugc noopener">x</a>',
+            '<a href="https://hill.example/map" rel="nofollow ugc noopener noreferrer">x</a>',
             Html::sanitised('<a href="/map" target=_top class=c>x</a>', 'https://hill.example/a/b'),
         );
     }

@@ -120,7 +120,7 @@ final class OtherFeedsTest extends TestCase
             ['https://hill.example/feeds/i.png', 'https://cdn.example/b.png', 'https://hill.example/feeds/s.mp3'],
             array_map(fn (Media $one) => $one->url, $entry->media),
         );
-        self::assertSame('<p>Un <a href="https://hill.example/p/b" rel="nofollow ugc noopener">mot</a></p>', $entry->html);
+        self::assertSame('<p>Un <a href="https://hill.example/p/b" rel="nofollow ugc noopener noreferrer">mot</a></p>', $entry->html);
     }
 
     #[DataProvider('titles')]

@@ -7,6 +7,7 @@ namespace Tests\core\Shape;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\HonestLine;
 use Gnomic\Edition\Plan;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
@@ -88,6 +89,7 @@ final class ShapeTest extends TestCase
             ['dome' => 'the Dome'],
             new DateTimeZone('Europe/Athens'),
             self::words(),
+            honest: new HonestLine('A selection: four stars and up, with words.', 'See all (3)'),
         );
         self::assertSame(
             ['3.4', 'from 3 ratings at two sources', [1 => 1, 2 => 0, 3 => 0, 4 => 2, 5 => 0]],

@@ -20,7 +20,13 @@
   const read = (): Promise<unknown> =>
     work.during(async () => {
       found = undefined;
-      const answer = await ask(api.POST('/website', { body: { address } }));
+      let reading = await ask(api.POST('/website', { body: { address } }));
+      while (reading.state === 'reading') {
+        await new Promise((resolve) => setTimeout(resolve, 700));
+        reading = await ask(api.GET('/website/{token}', { params: { path: { token: reading.token } } }));
+      }
+      if (!reading.found) throw new Error(reading.reason ?? 'It could not be read.');
+      const answer = reading.found;
       subjects = Object.fromEntries(answer.subjects.map(({ name }) => [name, true]));
       sources = Object.fromEntries(answer.sources.map((source) => [keyOf(source), isReady(source)]));
       found = answer;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Import } from '../../api/client';
+  import Button from 'flowbite-svelte/Button.svelte';
 
   interface Props {
     table: Import;
@@ -9,7 +10,7 @@
   let { table, disabled, onchange }: Props = $props();
 
   const held = $derived(Object.fromEntries(Object.entries(table.columns).map(([name, index]) => [index, name])));
-  const asksDates = $derived(table.state === 'asking' || table.dates !== null);
+  const asksDates = $derived(table.asks === 'dates' || table.dates !== null);
 
   function turn(index: number, name: string): void {
     const columns = Object.fromEntries(
@@ -48,6 +49,9 @@
     </tbody>
   </table>
 </div>
+{#if table.asks === 'columns'}
+  <p><Button {disabled} onclick={() => onchange(table.columns, table.dates)}>These columns are right</Button></p>
+{/if}
 {#if asksDates}
   <fieldset>
     <legend>Numeric dates are</legend>

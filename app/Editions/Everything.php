@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Models\Site;
+use App\Sift\SiteSieve;
+use Gnomic\Brief\Brief;
+use Gnomic\Edition\EverythingPages;
+use Gnomic\Edition\Honesty;
+use Gnomic\Sift\SiteContext;
+use Illuminate\Support\Facades\DB;
+
+/** The pages of everything that a brief's figures rest on. Entries are opened for those pages alone that are not as they were. */
+final readonly class Everything
+{
+    /** @param  list<string>  $refs  the newest first */
+    private function __construct(private Site $site, private Brief $brief, private SiteSieve $sieve, private array $refs)
+    {
+    }
+
+    public static function of(Site $site, Brief $brief, SiteContext $context): self
+    {
+        $everything = Honesty::everything($brief);
+        $sieve = SiteSieve::of($site, $everything->criteria, $context);
+
+        return new self($site, $everything, $sieve, $sieve->passing(EverythingPages::MOST * EverythingPages::SIZE));
+    }
+
+    /** How many entries the pages offer. */
+    public function offered(): int
+    {
+        return count($this->refs);
+    }
+
+    /**
+     * @param  array<string, string>  $before  digests of the pages of the edition that is out, by their names
+     * @return list<EverythingPage>
+     */
+    public function pages(Contents $contents, Catalogues $catalogues, array $before): array
+    {
+        $language = $this->site->spoken()[0];
+        $note = Honesty::note($this->sieve->tally(), $this->offered(), $catalogues->of($language));
+        $common = $contents->common($this->site, $this->brief, $this->sieve, $language);
+        $digests = $this->digests();
+        $pages = $wanted = [];
+        foreach (EverythingPages::of($this->refs) as $index => $page) {
+            $told = $index === 0 ? $note : null;
+            $digest = hash('xxh128', json_encode([
+                $common,
+                $told,
+                $page['newer'],
+                $page['older'],
+                array_map(fn (string $ref): array => [$ref, $digests[$ref] ?? ''], $page['entries']),
+            ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+            $pages[] = [$page, $told, $digest];
+            if (($before[$page['name']] ?? null) !== $digest) {
+                $wanted[$index] = new Wanted($this->brief, $this->sieve, $page['entries'], $language);
+            }
+        }
+        $made = array_combine(array_keys($wanted), $contents->each($this->site, array_values($wanted)));
+
+        return array_map(fn (array $one, int $index): EverythingPage => new EverythingPage(
+            $one[0]['name'],
+            $one[2],
+            $made[$index] ?? null,
+            $one[1],
+            $one[0]['newer'],
+            $one[0]['older'],
+        ), $pages, array_keys($pages));
+    }
+
+    /** @return array<string, string> of what their sources said, by reference */
+    private function digests(): array
+    {
+        $digests = [];
+        foreach (array_chunk($this->refs, 5_000) as $chunk) {
+            $digests += DB::table('entries')->where('site_id', $this->site->id)->whereIn('ref', $chunk)->pluck('digest', 'ref')->all();
+        }
+
+        return array_map(strval(...), $digests);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Sift\SiteSieve;
+use Gnomic\Brief\Brief;
+use Gnomic\Sift\Flattery;
+
+/** What of a site is to be put together, to be shown. */
+final readonly class Wanted
+{
+    /**
+     * @param  list<string>  $refs  of the entries that are shown, in their order
+     * @param  string  $language  of the words
+     * @param  list<Flattery>  $choices  by which it may look otherwise than all there is; none where nobody is told
+     * @param  int  $offered  entries behind the link to everything
+     */
+    public function __construct(
+        public Brief $brief,
+        public SiteSieve $sieve,
+        public array $refs,
+        public string $language,
+        public array $choices = [],
+        public int $offered = 0,
+    ) {
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Locks;
+
+use RuntimeException;
+
+/** Somebody else is at it, and goes on being so. */
+final class LockIsHeld extends RuntimeException
+{
+}
