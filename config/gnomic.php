@@ -22,6 +22,9 @@ return [
     /** Of the process that reads what was fetched. */
     'reading' => ['seconds' => (float) env('GNOMIC_READING_SECONDS', 20), 'megabytes' => 384],
 
+    /** Addresses of web servers in front, whose word counts for who is asking and how; commas between them. None by default. */
+    'trusted_proxies' => (string) env('GNOMIC_TRUSTED_PROXIES', ''),
+
     'locks' => "$data/run/locks",
 
     'channels' => [

@@ -7,5 +7,5 @@ return [
     'cookie' => 'gnomic_session',
     'same_site' => 'lax',
     'http_only' => true,
-    'secure' => env('SESSION_SECURE_COOKIE'),
+    'secure' => env('SESSION_SECURE_COOKIE', str_starts_with((string) env('APP_URL', ''), 'https:')),
 ];

@@ -2,15 +2,23 @@
 
 declare(strict_types=1);
 
+use App\Database\ClockJumps;
 use App\Editions\NewDay;
+use App\Editions\Pointers;
 use App\Imports\BrokenOff;
 use App\Outbox\Outbox;
+use App\Pictures\FetchPictures;
 use App\Rounds\DueRounds;
 use App\Sources\Removal;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::call(fn (DueRounds $due): int => $due->send())->name('rounds')->everyTenSeconds()->withoutOverlapping(1);
 Schedule::call(fn (Outbox $outbox): int => $outbox->sweep())->name('outbox')->everyTenSeconds()->withoutOverlapping(1);
+Schedule::call(fn (Pointers $pointers): int => $pointers->mend())->name('pointers')->everyMinute()->withoutOverlapping(2);
+Schedule::call(fn (Pointers $pointers): int => $pointers->mend(thoroughly: true))->name('editions')->hourly()->withoutOverlapping(10);
+Schedule::call(fn (): int => FetchPictures::sweep())->name('pictures')->everyMinute()->withoutOverlapping(2);
+// Without a lock of its own: it is what frees locks that a clock has left.
+Schedule::call(fn (ClockJumps $jumps): int => $jumps->mend())->name('clock')->everyMinute();
 Schedule::call(fn (NewDay $day): int => $day->turn())->name('new day')->everyMinute()->withoutOverlapping(2);
 Schedule::call(fn (Removal $removal): int => $removal->forget())->name('removed sources')->hourly()->withoutOverlapping(10);
 Schedule::call(fn (BrokenOff $imports): int => $imports->mend())->name('broken imports')->everyMinute()->withoutOverlapping(2);

@@ -20,8 +20,11 @@ use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WidgetController;
 use Illuminate\Support\Facades\Route;
 
+/** @var array{studio: list<string>} $paths */
+$paths = require __DIR__.'/../bin/lib/public-paths.php';
+
 Route::prefix('api')->group(function (): void {
-    Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('session', [SessionController::class, 'store']);
 
     Route::middleware('auth')->group(function (): void {
         Route::get('session', [SessionController::class, 'show']);
@@ -45,7 +48,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('website', [LookController::class, 'website']);
             Route::get('website/{token}', [LookController::class, 'found'])->where('token', '[a-z0-9]{20}');
             Route::post('grants/{channel}', [GrantController::class, 'begin'])->where('channel', 'ticketwick|shutterfen');
-            Route::get('grants/{id}/choices', [GrantController::class, 'choices'])->whereNumber('id');
+            Route::get('grants/{id}/choices', [GrantController::class, 'choices'])->where('id', '[0-9]{1,18}');
             Route::get('subjects', [SubjectController::class, 'index']);
             Route::post('subjects', [SubjectController::class, 'store']);
             Route::patch('subjects/{key}', [SubjectController::class, 'update']);
@@ -55,11 +58,11 @@ Route::prefix('api')->group(function (): void {
                 [ImportController::class, 'template'],
             )->where(['kind' => 'subjects|entries', 'form' => 'csv|xlsx']);
             Route::post('imports', [ImportController::class, 'store']);
-            Route::get('imports/{id}', [ImportController::class, 'show'])->whereNumber('id');
-            Route::patch('imports/{id}', [ImportController::class, 'update'])->whereNumber('id');
-            Route::get('imports/{id}/rows', [ImportController::class, 'rows'])->whereNumber('id');
-            Route::get('imports/{id}/wrong.csv', [ImportController::class, 'wrong'])->whereNumber('id');
-            Route::post('imports/{id}/applied', [ImportController::class, 'apply'])->whereNumber('id');
+            Route::get('imports/{id}', [ImportController::class, 'show'])->where('id', '[0-9]{1,18}');
+            Route::patch('imports/{id}', [ImportController::class, 'update'])->where('id', '[0-9]{1,18}');
+            Route::get('imports/{id}/rows', [ImportController::class, 'rows'])->where('id', '[0-9]{1,18}');
+            Route::get('imports/{id}/wrong.csv', [ImportController::class, 'wrong'])->where('id', '[0-9]{1,18}');
+            Route::post('imports/{id}/applied', [ImportController::class, 'apply'])->where('id', '[0-9]{1,18}');
             Route::post('testimonials', [TestimonialController::class, 'store']);
             Route::get('testimonials/{id}', [TestimonialController::class, 'show']);
             Route::post('testimonials/{id}', [TestimonialController::class, 'update']);
@@ -76,7 +79,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('choices', ChoiceController::class);
             Route::get('views', [ViewController::class, 'index']);
             Route::post('views', [ViewController::class, 'store']);
-            Route::delete('views/{id}', [ViewController::class, 'destroy'])->whereNumber('id');
+            Route::delete('views/{id}', [ViewController::class, 'destroy'])->where('id', '[0-9]{1,18}');
             Route::get('rules', [RuleController::class, 'show']);
             Route::put('rules', [RuleController::class, 'update']);
 
@@ -100,5 +103,5 @@ Route::get(
     [GrantController::class, 'returned'],
 )->where('channel', 'ticketwick|shutterfen')->middleware(['auth', 'site']);
 
-// Everything else is the studio, which finds its own way.
-Route::view('{any?}', 'studio')->where('any', '^(?!w/|gnomic|build/).*$');
+// The studio finds its own way within its sections; there are no other addresses.
+Route::view('{any?}', 'studio')->where('any', '^(?:'.implode('|', $paths['studio']).')(?:/.*)?$');

@@ -88,7 +88,7 @@ final readonly class BringUpToDate implements Renders
     private function out(Site $site): array
     {
         $out = [];
-        foreach ($site->widgets()->with(['edition'])->whereNotNull('edition_id')->orderBy('id')->get() as $widget) {
+        foreach ($site->allWidgets()->with(['edition'])->whereNotNull('edition_id')->orderBy('id')->get() as $widget) {
             if ($widget instanceof Widget && $widget->edition !== null) {
                 $widget->setRelation('site', $site);
                 $out[$widget->id] = [$widget, $widget->edition->toBrief()];

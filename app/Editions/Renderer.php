@@ -28,7 +28,7 @@ final class Renderer
             return $this->nothing($key, $name);
         }
         $content = $made->contents[''];
-        $fragment = $this->fragment($content, $key, $name, $made->variants?->manifest());
+        $fragment = $this->fragment($content, $key, $name);
         $everything = $pages = [];
         foreach ($made->pages as $page) {
             $pages[$page->name] = $page->digest;
@@ -54,6 +54,7 @@ final class Renderer
             ),
             $everything,
             $pages,
+            $made->variants?->manifest(),
         );
     }
 
@@ -69,12 +70,8 @@ final class Renderer
         );
     }
 
-    /**
-     * A declarative shadow root: markup and styles, closed off from the page around it.
-     *
-     * @param  string|null  $manifest  of the variants that the element on the page may choose instead
-     */
-    public function fragment(Content $content, string $key, string $name, ?string $manifest = null): string
+    /** A declarative shadow root: markup and styles, closed off from the page around it. */
+    public function fragment(Content $content, string $key, string $name): string
     {
         $plan = $content->plan();
 
@@ -85,7 +82,6 @@ final class Renderer
                 'words' => $plan->words,
                 'styles' => $this->styles->of($plan, $content->look),
                 'name' => $name,
-                'manifest' => $manifest,
                 'all' => "$this->host/w/$key/all.html",
             ],
         );

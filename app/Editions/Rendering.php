@@ -11,6 +11,7 @@ final readonly class Rendering
      * @param  array<string, string>  $others  fragments of the variants, by name
      * @param  array<string, string>  $everything  pages of everything, by file name; those that are as before are left out
      * @param  array<string, string>  $pages  digests of all pages of everything, by file name
+     * @param  string|null  $manifest  of the variants, for the element on the page to choose by; null where there is one for all
      */
     public function __construct(
         public string $fragment,
@@ -19,6 +20,7 @@ final readonly class Rendering
         public array $others = [],
         public array $everything = [],
         public array $pages = [],
+        public ?string $manifest = null,
     ) {
     }
 
@@ -28,6 +30,10 @@ final readonly class Rendering
         $files = ['widget.html' => $this->fragment, 'document.html' => $this->document, 'feed.json' => $this->feed] + $this->everything;
         foreach ($this->others as $name => $fragment) {
             $files["at.$name.html"] = $fragment;
+        }
+
+        if ($this->manifest !== null) {
+            $files['choose.html'] = '<template data-variants="'.htmlspecialchars($this->manifest, ENT_QUOTES)."\"></template>\n";
         }
 
         return $files;

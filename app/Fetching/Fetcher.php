@@ -8,6 +8,7 @@ use Gnomic\Text\Address;
 use GuzzleHttp\Client;
 use GuzzleHttp\Exception\TransferException;
 use GuzzleHttp\Psr7\Request;
+use InvalidArgumentException;
 use Psr\Http\Message\RequestInterface;
 use Psr\Http\Message\ResponseInterface;
 
@@ -39,7 +40,12 @@ final readonly class Fetcher
             if (! Address::isWeb($address)) {
                 throw FetchFailed::notAnAddress(mb_strimwidth($address, 0, 200, '…'));
             }
-            $response = $this->once(new Request('GET', $address, $headers), $deadline);
+            try {
+                $request = new Request('GET', $address, $headers);
+            } catch (InvalidArgumentException) {
+                throw FetchFailed::notAnAddress(mb_strimwidth($address, 0, 200, '…'));
+            }
+            $response = $this->once($request, $deadline);
             $isRedirect = in_array($response->getStatusCode(), [301, 302, 303, 307, 308], true);
             $next = $isRedirect ? $response->getHeaderLine('Location') : '';
             if ($next === '') {

@@ -10,8 +10,10 @@ use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Json\MemberIsWrong;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
+use Throwable;
 
 /** What goes wrong with what an owner gave, as an answer: once for all, so that no controller catches anything. */
 final class Problems
@@ -34,7 +36,24 @@ final class Problems
             array_filter(['needs' => $wrong->needs]),
         ));
         $exceptions->render(fn (TableIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
+        $exceptions->dontReportWhen(self::isBusy(...));
+        $exceptions->render(fn (QueryException $fault): ?JsonResponse => self::isBusy($fault) ? self::busy() : null);
         $exceptions->render(fn (PictureIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
+    }
+
+    /** Whether the database was held by others for longer than somebody waits. */
+    private static function isBusy(Throwable $fault): bool
+    {
+        return $fault instanceof QueryException && preg_match('/database (?:table )?is locked|database is busy/i', $fault->getMessage()) === 1;
+    }
+
+    private static function busy(): JsonResponse
+    {
+        return new JsonResponse(
+            ['message' => 'Gnomic is busy just now. Nothing is lost; it tries again by itself.'],
+            JsonResponse::HTTP_SERVICE_UNAVAILABLE,
+            ['Retry-After' => '2'],
+        );
     }
 
     /** @param  array<string, mixed>  $more */

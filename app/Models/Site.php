@@ -63,8 +63,17 @@ final class Site extends Model
         return $this->hasMany(EntryRecord::class);
     }
 
-    /** @return HasMany<Widget, $this> */
+    /** @return HasMany<Widget, $this> those that were not removed */
     public function widgets(): HasMany
+    {
+        $widgets = $this->hasMany(Widget::class);
+        $widgets->whereNull('removed_at');
+
+        return $widgets;
+    }
+
+    /** @return HasMany<Widget, $this> also those that were removed: their code may still stand on pages */
+    public function allWidgets(): HasMany
     {
         return $this->hasMany(Widget::class);
     }

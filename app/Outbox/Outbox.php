@@ -18,6 +18,9 @@ final class Outbox
     /** Changes beyond which it is cheaper to ask every widget of the site. */
     private const MANY = 100;
 
+    /** Seconds. */
+    private const LONGEST_WAIT = 300;
+
     /**
      * Entries changed.
      *
@@ -61,7 +64,7 @@ final class Outbox
     {
         return array_values(
             DB::table('outbox')->where('site_id', $siteId)
-                ->where('due_at', '<=', now()->getTimestamp())
+                ->whereNotBetween('due_at', self::later())
                 ->orderBy('id')
                 ->limit(500)
                 ->get()
@@ -85,8 +88,14 @@ final class Outbox
             $cause,
             null,
             $tries,
-            now()->getTimestamp() + min(300, 5 * 2 ** min($tries, 8)),
+            now()->getTimestamp() + min(self::LONGEST_WAIT, 5 * 2 ** min($tries, 8)),
         );
+    }
+
+    /** @return array{int, int} the times that are still to come; what lies beyond them a clock has left that was ahead */
+    private static function later(): array
+    {
+        return [now()->getTimestamp() + 1, now()->getTimestamp() + self::LONGEST_WAIT];
     }
 
     /** Whether something of a widget waits. */
@@ -98,7 +107,7 @@ final class Outbox
     /** Sends a worker to every site for which something waits; what was killed half way goes on by this. @return int how many sites */
     public function sweep(): int
     {
-        $sites = DB::table('outbox')->where('due_at', '<=', now()->getTimestamp())->distinct()->pluck('site_id');
+        $sites = DB::table('outbox')->whereNotBetween('due_at', self::later())->distinct()->pluck('site_id');
         foreach ($sites as $site) {
             WorkOff::dispatch((int) $site);
         }

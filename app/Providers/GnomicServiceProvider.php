@@ -23,20 +23,22 @@ use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
 use App\Listing\Export;
 use App\Locks\HostLocks;
+use App\Members\SignIn;
 use App\Outbox\Renders;
 use App\Pictures\PictureFiles;
 use App\Pictures\Pictures;
 use App\Reading\ConfinedReading;
-use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\Request;
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\View;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
-use Symfony\Component\HttpFoundation\Response;
 
 /** Hands the configuration to those who need a piece of it. */
 final class GnomicServiceProvider extends ServiceProvider
@@ -127,6 +129,13 @@ final class GnomicServiceProvider extends ServiceProvider
             ),
         );
         $this->app->bind(Renders::class, BringUpToDate::class);
+        $this->app->bind(SignIn::class, fn (Application $app): SignIn => new SignIn(
+            $app->make(RateLimiter::class),
+            $app->make(Hasher::class),
+            $app->make(HostLocks::class),
+            (int) config('hashing.bcrypt.rounds', 12),
+            fn (float $seconds) => usleep((int) ($seconds * 1_000_000)),
+        ));
     }
 
     /** @param  array<string, string>  $scopes */
@@ -151,11 +160,18 @@ final class GnomicServiceProvider extends ServiceProvider
     {
         Model::preventLazyLoading(false);
         View::addNamespace('widget', resource_path('widget'));
-        // Guessing passwords: five failures a minute for a name from a place, thirty for a place. Those who know it are not counted.
-        $failed = fn (Response $response): bool => $response->getStatusCode() !== Response::HTTP_OK;
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by(mb_strtolower((string) $request->input('email')).'|'.$request->ip())->after($failed),
-            Limit::perMinute(30)->by((string) $request->ip())->after($failed),
-        ]);
+        $this->ownAddresses();
+    }
+
+    /** Every address is built from the one that the owner has set, whatever name a request came by. */
+    private function ownAddresses(): void
+    {
+        $url = rtrim((string) config('app.url'), '/');
+        URL::useOrigin($url);
+        URL::forceScheme(str_starts_with($url, 'https:') ? 'https' : 'http');
+        // Parts of the studio are asked of wherever it was opened.
+        Vite::createAssetPathsUsing(fn (string $path): string => '/'.ltrim($path, '/'));
+        $proxies = array_values(array_filter(array_map(trim(...), explode(',', (string) config('gnomic.trusted_proxies')))));
+        TrustProxies::at($proxies === ['*'] ? '*' : $proxies);
     }
 }

@@ -6,55 +6,76 @@ declare(strict_types=1);
 
 $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
 $root = dirname(__DIR__, 2).'/public';
+$data = (string) getenv('GNOMIC_DATA');
+/** @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string, picture: string, built: string} $paths */
+$paths = require __DIR__.'/public-paths.php';
 // PHP remembers where a link led; the pointer to what is out moves.
 clearstatcache(true);
+header('X-Content-Type-Options: nosniff');
+$host = (string) ($_SERVER['HTTP_HOST'] ?? '');
+$policy = "default-src 'none'; script-src http://$host/gnomic.js; style-src 'unsafe-inline'; img-src 'self' data:; connect-src 'self'; "
+    ."base-uri 'none'; form-action 'none'";
 
 /** Hands out a file with a validator, or says that it has not changed. */
-$send = static function (string $file, string $type, string $cache): void {
+$send = static function (string $file, string $type, string $cache): bool {
     $tag = sprintf('"%x-%x"', (int) filemtime($file), (int) filesize($file));
-    header("Content-Type: $type; charset=utf-8");
+    header("Content-Type: $type".(str_starts_with($type, 'image/') ? '' : '; charset=utf-8'));
     header('Access-Control-Allow-Origin: *');
     header('Cross-Origin-Resource-Policy: cross-origin');
-    header('X-Content-Type-Options: nosniff');
     header("Cache-Control: $cache");
     header("ETag: $tag");
     if (trim((string) ($_SERVER['HTTP_IF_NONE_MATCH'] ?? '')) === $tag) {
         http_response_code(304);
-
-        return;
+    } else {
+        readfile($file);
     }
-    readfile($file);
+
+    return true;
+};
+$missing = static function (string $says): bool {
+    http_response_code(404);
+    header('Access-Control-Allow-Origin: *');
+    header('Cache-Control: public, max-age=60');
+    header('Content-Type: text/plain; charset=utf-8');
+    echo "$says\n";
+
+    return true;
 };
 
-if (preg_match('~^/w/([a-z0-9]{4,40})(\.html|\.json|/all\.html|/at\.[a-z0-9.-]{1,60}\.html|)$~', $path, $found) === 1) {
-    [$name, $type] = [
-        '.html' => ['widget.html', 'text/html'],
-        '.json' => ['feed.json', 'application/feed+json'],
-        '' => ['document.html', 'text/html'],
-    ][$found[2]] ?? [substr($found[2], 1), 'text/html'];
-    $file = getenv('GNOMIC_DATA')."/w/$found[1]/current/$name";
-    if (is_file($file)) {
-        $send($file, $type, 'public, max-age=60, stale-while-revalidate=86400, stale-if-error=604800');
-    } else {
-        http_response_code(404);
-        header('Access-Control-Allow-Origin: *');
-        header('Content-Type: text/plain; charset=utf-8');
-        echo "There is no widget with this key. Copy its code from Gnomic once more.\n";
+foreach ($paths['widget'] as [$pattern, $files, $type]) {
+    if (preg_match("~^/w/({$paths['key']})$pattern\$~D", $path, $found) === 1) {
+        foreach ($files as $file) {
+            $file = "$data/w/$found[1]/current/".str_replace('$2', $found[2] ?? '', $file);
+            if (is_file($file)) {
+                header("Content-Security-Policy: $policy");
+                header('Referrer-Policy: strict-origin');
+
+                return $send($file, $type, 'public, max-age=60, stale-while-revalidate=86400, stale-if-error=604800');
+            }
+        }
     }
-
-    return true;
 }
-if (preg_match('~^/w/p/([0-9a-f]{24}-\d+\.webp)$~', $path, $found) === 1 && is_file(getenv('GNOMIC_DATA')."/w/p/$found[1]")) {
-    $send(getenv('GNOMIC_DATA')."/w/p/$found[1]", 'image/webp', 'public, max-age=31536000, immutable');
-
-    return true;
+if (preg_match("~^/w/p/({$paths['picture']})\$~D", $path, $found) === 1 && is_file("$data/w/p/$found[1]")) {
+    return $send("$data/w/p/$found[1]", 'image/webp', 'public, max-age=31536000, immutable');
+}
+if (str_starts_with($path, '/w/')) {
+    return $missing('There is no widget with this key. Copy its code from Gnomic once more.');
 }
 if ($path === '/gnomic.js') {
-    $send("$root/gnomic.js", 'text/javascript', 'public, max-age=3600');
+    return $send("$data/run/public/gnomic.js", 'text/javascript', 'public, max-age=3600');
+}
+if ($path === '/favicon.ico') {
+    http_response_code(204);
 
     return true;
 }
-if ($path !== '/' && is_file($root.$path)) {
+if (preg_match("~^/build/{$paths['built']}\$~D", $path) === 1 && is_file($root.$path)) {
     return false;
 }
-require "$root/index.php";
+if (in_array(explode('/', $path)[1] ?? '', [...$paths['studio'], ...$paths['interface']], true)) {
+    require "$root/index.php";
+
+    return true;
+}
+
+return $missing('There is nothing here.');

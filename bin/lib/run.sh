@@ -1,7 +1,9 @@
-# Running: every child in a process group of its own, so that stopping it stops whatever it started.
+# Running: every child in a process group of its own, so that stopping it stops whatever it started. One that ends is started again.
 
 CHILDREN=""
 AS=""
+# Pairs of a process and the function that starts it.
+KEPT=""
 
 start() {
     name=$1
@@ -16,6 +18,12 @@ start_as_is() {
     AS=""
     start "$@"
     AS=$kept
+}
+
+# keep FUNCTION: starts a child by that function, now and whenever it has ended.
+keep() {
+    "$1"
+    KEPT="$KEPT $!:$1"
 }
 
 stop_all() {
@@ -90,9 +98,13 @@ prepare_data() {
     export GNOMIC_DATA
     mkdir -p "$GNOMIC_DATA/w" "$GNOMIC_DATA/logs" "$GNOMIC_DATA/run/tmp" "$GNOMIC_DATA/storage/app" "$GNOMIC_DATA/storage/logs" \
         "$GNOMIC_DATA/storage/framework/cache/data" "$GNOMIC_DATA/storage/framework/sessions" "$GNOMIC_DATA/storage/framework/views"
-    chmod 755 "$GNOMIC_DATA" "$GNOMIC_DATA/w"
+    # Published files are for everybody; all else is its owner's.
+    chmod 711 "$GNOMIC_DATA"
+    chmod 755 "$GNOMIC_DATA/w"
+    chmod 700 "$GNOMIC_DATA/logs" "$GNOMIC_DATA/storage"
     key=$(sed -n 's/^APP_KEY=//p' "$GNOMIC_DATA/.env" 2>/dev/null || true)
     if [ -z "$key" ]; then key="base64:$(php -r 'echo base64_encode(random_bytes(32));')"; fi
+    umask 077
     {
         say "APP_KEY=$key"
         say "APP_ENV=production"
@@ -101,8 +113,10 @@ prepare_data() {
         "$1"
     } >"$GNOMIC_DATA/.env.new"
     mv "$GNOMIC_DATA/.env.new" "$GNOMIC_DATA/.env"
-    chmod 640 "$GNOMIC_DATA/.env"
+    chmod 600 "$GNOMIC_DATA/.env"
     touch "$GNOMIC_DATA/gnomic.sqlite"
+    for file in "$GNOMIC_DATA/gnomic.sqlite"*; do chmod 600 "$file"; done
+    umask 022
     choose_user
     # The settings lie in the folder; what the shell carries must not stand before them.
     unset APP_KEY APP_URL APP_ENV APP_DEBUG DB_DATABASE 2>/dev/null || true
@@ -125,61 +139,72 @@ demo_settings() {
 }
 
 start_web() {
+    php "$ROOT/bin/lib/server-config.php" "$GNOMIC_DATA" "$HTTP_PORT" "$WEB_USER"
     if command -v nginx >/dev/null && command -v php-fpm8.2 >/dev/null; then
-        php "$ROOT/bin/lib/server-config.php" "$GNOMIC_DATA" "$HTTP_PORT" "$WEB_USER"
-        run_as_root=""
-        if [ "$WEB_USER" = root ]; then run_as_root=-R; fi
         # Both start as whoever runs this, and give up privileges themselves.
-        # shellcheck disable=SC2086
-        start_as_is php-fpm php-fpm8.2 --nodaemonize $run_as_root -y "$GNOMIC_DATA/run/fpm.conf"
-        start_as_is nginx nginx -e stderr -p "$GNOMIC_DATA/run" -c "$GNOMIC_DATA/run/nginx.conf"
+        keep start_fpm
+        keep start_nginx
     else
         say "gnomic: nginx or PHP-FPM is missing; PHP's own server stands in. Lost: packed files, and widgets that stay up when PHP is down."
-        export PHP_CLI_SERVER_WORKERS=4
-        start web php -S "127.0.0.1:$HTTP_PORT" -t "$ROOT/public" "$ROOT/bin/lib/plain-server.php"
-        unset PHP_CLI_SERVER_WORKERS
+        keep start_plain
     fi
 }
 
-# Pairs of a process and its queue.
-WORKERS=""
+start_fpm() {
+    run_as_root=""
+    if [ "$WEB_USER" = root ]; then run_as_root=-R; fi
+    # shellcheck disable=SC2086
+    start_as_is php-fpm php-fpm8.2 --nodaemonize $run_as_root -y "$GNOMIC_DATA/run/fpm.conf"
+}
 
-# A worker of its own for each kind of work, so that a long import delays no review.
+start_nginx() { start_as_is nginx nginx -e stderr -p "$GNOMIC_DATA/run" -c "$GNOMIC_DATA/run/nginx.conf"; }
+
+start_plain() { start web env PHP_CLI_SERVER_WORKERS=4 php -S "127.0.0.1:$HTTP_PORT" -t "$ROOT/public" "$ROOT/bin/lib/plain-server.php"; }
+
+# A worker of its own for each kind of work, so that a long import delays no review; for rounds several, so that a slow service
+# delays no other.
 start_work() {
-    for queue in rounds publishing pictures imports; do start_worker $queue; done
-    start schedule php "$ROOT/artisan" schedule:work --quiet
+    keep start_rounds
+    keep start_rounds
+    keep start_rounds
+    keep start_publishing
+    keep start_pictures
+    keep start_imports
+    keep start_schedule
 }
 
+start_rounds() { start_worker rounds; }
+start_publishing() { start_worker publishing; }
+start_pictures() { start_worker pictures; }
+start_imports() { start_worker imports; }
+start_schedule() { start schedule php "$ROOT/artisan" schedule:work --quiet; }
+
+# With bounds of memory: whoever is above it takes its job to the end and starts afresh, and nobody takes the host's.
 start_worker() {
-    start "$1" php "$ROOT/artisan" queue:work --queue="$1" --sleep=0.5 --tries=1 --timeout=240 --max-time=3600 --quiet
-    WORKERS="$WORKERS $!:$1"
+    start "$1" php -d memory_limit=512M "$ROOT/artisan" queue:work --queue="$1" --sleep=0.5 --tries=1 --timeout=240 --memory=256 \
+        --max-time=3600 --quiet
 }
 
-# Waits for the first child to end, which none should.
+# Looks after the children: whoever has ended, for whatever reason, is started again.
 watch_children() {
     while :; do
         for child in $CHILDREN; do
-            if ! kill -0 "$child" 2>/dev/null; then
-                restart_or_fail "$child"
-            fi
+            if ! kill -0 "$child" 2>/dev/null; then start_again "$child"; fi
         done
         sleep 1 &
         wait $! || true
     done
 }
 
-# Workers end by themselves after an hour, to start afresh.
-restart_or_fail() {
+start_again() {
     ended=""
-    for worker in $WORKERS; do if [ "${worker%%:*}" = "$1" ]; then ended=$worker; fi; done
-    if [ -n "$ended" ]; then
-        WORKERS=$(without "$ended" $WORKERS)
-        CHILDREN=$(without "$1" $CHILDREN)
-        start_worker "${ended#*:}"
-    elif [ "${GNOMIC_TOLERANT:-no}" = no ]; then
-        say "gnomic: one of the servers has ended; the others go on. See $GNOMIC_DATA/logs"
-        GNOMIC_TOLERANT=yes
-    fi
+    for kept in $KEPT; do if [ "${kept%%:*}" = "$1" ]; then ended=$kept; fi; done
+    # What it has started itself must not go on beside the new one.
+    kill -s KILL -- "-$1" 2>/dev/null || true
+    CHILDREN=$(without "$1" $CHILDREN)
+    if [ -z "$ended" ]; then return 0; fi
+    KEPT=$(without "$ended" $KEPT)
+    keep "${ended#*:}"
 }
 
 # A list without one of its words.
@@ -188,6 +213,9 @@ without() {
     shift
     for one in "$@"; do if [ "$one" != "$out" ]; then printf ' %s' "$one"; fi; done
 }
+
+start_standins() { start standins env PHP_CLI_SERVER_WORKERS=8 php -S "127.0.0.1:$STANDINS_PORT" "$ROOT/standins/server.php"; }
+start_site() { start site env PHP_CLI_SERVER_WORKERS=8 php -S "127.0.0.1:$SITE_PORT" "$ROOT/demo/site/server.php"; }
 
 run_demo() {
     need_port "$HTTP_PORT" "Gnomic itself" GNOMIC_PORT
@@ -203,16 +231,14 @@ run_demo() {
         # shellcheck disable=SC2086
         $AS php "$ROOT/demo/generate.php" "$STANDINS_DATA"
     fi
-    export PHP_CLI_SERVER_WORKERS=8
-    start standins php -S "127.0.0.1:$STANDINS_PORT" "$ROOT/standins/server.php"
+    keep start_standins
     wait_for "http://127.0.0.1:$STANDINS_PORT/"
     artisan db:seed --class=DemoSeeder --force --quiet || fail "the demo's data cannot be made; see $GNOMIC_DATA/storage/logs"
     artisan gnomic:publish --all >/dev/null
     GNOMIC_HOST=http://127.0.0.1:$HTTP_PORT
     GNOMIC_STANDINS=http://127.0.0.1:$STANDINS_PORT
     export GNOMIC_HOST GNOMIC_STANDINS
-    start site php -S "127.0.0.1:$SITE_PORT" "$ROOT/demo/site/server.php"
-    unset PHP_CLI_SERVER_WORKERS
+    keep start_site
     start_web
     start_work
     wait_for "http://127.0.0.1:$HTTP_PORT/gnomic.js"

@@ -2,46 +2,65 @@
 
 declare(strict_types=1);
 
-// Writes the configuration of nginx and PHP-FPM for an instance: php server-config.php DATA PORT USER
+// Writes the configuration of nginx and PHP-FPM for an instance, and its script for pages: php server-config.php DATA PORT USER
 
 [, $data, $port, $user] = $argv;
 $root = dirname(__DIR__, 2);
 $run = "$data/run";
 $isRoot = posix_geteuid() === 0;
+/** @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string, picture: string, built: string} $paths */
+$paths = require __DIR__.'/public-paths.php';
+$settings = (array) @parse_ini_file("$data/.env", false, INI_SCANNER_RAW);
+$url = rtrim((string) ($settings['APP_URL'] ?? ''), '/');
+
+// The script knows its home even where a page holds it inline: its host stands around it.
+$script = '(function(GNOMIC_HOST){'.rtrim((string) file_get_contents("$root/public/gnomic.js")).'})('.json_encode($url, JSON_UNESCAPED_SLASHES).');';
+@mkdir("$run/public", 0755, true);
+file_put_contents("$run/public/gnomic.js", $script);
+file_put_contents("$run/public/gnomic.js.gz", (string) gzencode($script, 9));
+@unlink("$run/public/gnomic.js.br");
+exec('command -v brotli >/dev/null && brotli --best --keep --force '.escapeshellarg("$run/public/gnomic.js").' 2>/dev/null');
 
 $brotli = '/usr/lib/nginx/modules/ngx_http_brotli_static_module.so';
 $load = is_file($brotli) ? "load_module $brotli;" : '';
 $packed = 'gzip_static on; gzip_vary on;'.($load === '' ? '' : ' brotli_static on;');
 $userLine = $isRoot ? "user $user;" : '';
 
-// What visitors get: short pointers to what is out, kept for a day while it is asked again and a week while nobody answers.
-$public = <<<'NGINX'
+// No script but ours runs in what visitors open, and nothing is taken for another type than it says.
+$scripts = implode(' ', array_unique(array_filter(['$scheme://$http_host/gnomic.js', $url === '' ? '' : "$url/gnomic.js"])));
+$policy = "default-src 'none'; script-src $scripts; style-src 'unsafe-inline'; img-src 'self' data:; connect-src 'self'; base-uri 'none'; "
+    ."form-action 'none'";
+$nosniff = 'add_header X-Content-Type-Options nosniff always;';
+$shared = <<<NGINX
 add_header Access-Control-Allow-Origin * always;
             add_header Cross-Origin-Resource-Policy cross-origin always;
-            add_header X-Content-Type-Options nosniff always;
+            $nosniff
+NGINX;
+// What visitors get: short pointers to what is out, kept for a day while it is asked again and a week while nobody answers.
+$public = <<<NGINX
+$shared
+            add_header Content-Security-Policy "$policy" always;
+            add_header Referrer-Policy strict-origin always;
             add_header Cache-Control "public, max-age=60, stale-while-revalidate=86400, stale-if-error=604800";
 NGINX;
 
-$edition = fn (string $pattern, string $file, string $type, string $more = ''): string => <<<NGINX
-        location ~ "^/w/([a-z0-9]{4,40})$pattern\$" {
-            alias $data/w/\$1/current/$file;
+$editions = implode("\n", array_map(function (array $form) use ($paths, $data, $public): string {
+    [$pattern, $files, $type] = $form;
+    $found = implode(' ', array_map(fn (string $file): string => "/\$1/current/$file", $files));
+
+    return <<<NGINX
+        location ~ "^/w/({$paths['key']})$pattern\$" {
+            root $data/w;
             types {}
             default_type $type;
             error_page 404 = @no_widget;
+            try_files $found =404;
             $public
-            $more
         }
 NGINX;
-
-$policy = "add_header Content-Security-Policy \"default-src 'none'; script-src 'self'; style-src 'unsafe-inline'; img-src 'self' "
-    ."data:; connect-src 'self'; base-uri 'none'; form-action 'none'\";";
-$editions = implode("\n", [
-    $edition('\.html', 'widget.html', 'text/html'),
-    $edition('\.json', 'feed.json', 'application/feed+json'),
-    $edition('', 'document.html', 'text/html', $policy),
-    $edition('/all\.html', 'all.html', 'text/html', $policy),
-    $edition('/(at\.[a-z0-9.-]{1,60})\.html', '$2.html', 'text/html'),
-]);
+}, $paths['widget']));
+$studio = implode('|', array_map(fn (string $section): string => preg_quote($section, '/'), array_filter($paths['studio'])));
+$interface = implode('|', $paths['interface']);
 
 file_put_contents("$run/nginx.conf", <<<NGINX
 $load
@@ -64,44 +83,59 @@ http {
     access_log off;
     sendfile on;
     server_tokens off;
+    absolute_redirect off;
     client_max_body_size 10m;
     $packed
     server {
         listen 127.0.0.1:$port;
-        root $root/public;
+        $nosniff
 
 $editions
-        location ~ "^/w/p/([0-9a-f]{24}-[0-9]+\.webp)\$" {
+        location ~ "^/w/p/({$paths['picture']})\$" {
             alias $data/w/p/\$1;
             types {}
             default_type image/webp;
-            add_header Access-Control-Allow-Origin *;
-            add_header Cross-Origin-Resource-Policy cross-origin;
-            add_header X-Content-Type-Options nosniff;
+            error_page 404 = @no_widget;
+            $shared
             add_header Cache-Control "public, max-age=31536000, immutable";
         }
         location /w/ { error_page 404 = @no_widget; return 404; }
         location @no_widget {
             types {}
             default_type text/plain;
-            add_header Access-Control-Allow-Origin * always;
+            $shared
+            add_header Cache-Control "public, max-age=60" always;
             return 404 "There is no widget with this key. Copy its code from Gnomic once more.\\n";
         }
         location = /gnomic.js {
-            add_header Access-Control-Allow-Origin *;
-            add_header Cross-Origin-Resource-Policy cross-origin;
-            add_header X-Content-Type-Options nosniff;
+            root $run/public;
+            $shared
             add_header Cache-Control "public, max-age=3600, stale-while-revalidate=86400, stale-if-error=604800";
         }
-        location /build/ { add_header Cache-Control "public, max-age=31536000, immutable"; }
-        location / { try_files \$uri @php; }
-        location @php {
+        location = /favicon.ico {
+            $nosniff
+            add_header Cache-Control "public, max-age=86400";
+            return 204;
+        }
+        location ~ "^/build/{$paths['built']}\$" {
+            root $root/public;
+            $nosniff
+            add_header Cache-Control "public, max-age=31536000, immutable";
+        }
+        # The studio and its interface; nothing else reaches PHP.
+        location ~ "^/(?:(?:$studio|$interface)(?:/.*)?)?\$" {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $root/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
-            fastcgi_param HTTP_HOST \$host:\$server_port;
+            fastcgi_param HTTP_HOST \$http_host;
+            fastcgi_hide_header X-Content-Type-Options;
             fastcgi_read_timeout 60s;
             fastcgi_pass unix:$run/fpm.sock;
+        }
+        location / {
+            types {}
+            default_type text/plain;
+            return 404 "There is nothing here.\\n";
         }
     }
 }
@@ -118,11 +152,14 @@ listen = $run/fpm.sock
 pm = static
 pm.max_children = 4
 pm.max_requests = 1000
+request_terminate_timeout = 60s
 clear_env = no
 env[GNOMIC_DATA] = $data
 catch_workers_output = yes
 php_admin_value[opcache.enable] = 1
 php_admin_value[opcache.memory_consumption] = 128
+php_admin_value[memory_limit] = 256M
+php_admin_value[expose_php] = 0
 php_admin_value[upload_max_filesize] = 10M
 
 FPM);

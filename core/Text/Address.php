@@ -11,6 +11,8 @@ final class Address
     private const PARTS = '~^(?:(?<scheme>[^:/?#]+):)?(?://(?<authority>[^/?#]*))?(?<path>[^?#]*)'
         .'(?:\?(?<query>[^#]*))?(?:#(?<fragment>.*))?$~su';
 
+    private const WEB = '~^https?://(?:[^/?#@\s\p{Cc}]*@)?(?:\[[0-9a-f:.]+\]|[^/?#:@\[\]\s\p{Cc}]+)(?::\d{0,5})?(?:[/?#][^\s\p{Cc}]*)?$~iuD';
+
     /** Resolves a reference against a base by RFC 3986 §5.2. The reference itself where there is no usable base. */
     public static function resolved(string $reference, ?string $base): string
     {
@@ -50,7 +52,7 @@ final class Address
     /** Whether an address is whole and the web's: http or https, with a host, without blanks or controls. */
     public static function isWeb(string $address): bool
     {
-        return preg_match('~^https?://[^/?#\s\p{Cc}]+[^\s\p{Cc}]*$~iuD', $address) === 1;
+        return preg_match(self::WEB, $address) === 1;
     }
 
     /** Scheme, host and port (RFC 6454, section 4), in small letters and with the port in any case; null where it is not the web's. */

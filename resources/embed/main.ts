@@ -1,7 +1,5 @@
-import { GnomicWidget } from './widget';
 import { define } from './define';
+import { settle } from './hosts';
 
-// The address that this script came from is the address of the editions.
-const own = document.currentScript;
-GnomicWidget.host = own instanceof HTMLScriptElement && own.src ? new URL(own.src).origin : location.origin;
+settle(document.currentScript);
 define();

@@ -1,4 +1,6 @@
 import { behaviours } from './behaviours';
+import { Failure, policyOf } from './failure';
+import { hostsOf } from './hosts';
 import { fitting, languageAround } from './variants';
 import { whole } from './whole';
 
@@ -8,8 +10,9 @@ import { whole } from './whole';
  */
 export class GnomicWidget extends HTMLElement {
   static observedAttributes = ['key'];
-  /** Origin of the editions. */
-  static host = '';
+
+  /** Milliseconds before the one more try, of which chance takes up to as many again. */
+  static patience = 1000;
 
   #visit?: AbortController; // present while connected
   #shown = '';
@@ -32,43 +35,87 @@ export class GnomicWidget extends HTMLElement {
     const { signal } = (this.#visit = new AbortController());
     await whole(this, signal);
     if (signal.aborted) return;
-    const key = this.getAttribute('key') ?? '';
+    const key = (this.getAttribute('key') ?? '').trim();
     const there = this.shadowRoot;
     if (there && (!this.#shown || this.#shown === key)) {
       this.#shown = key;
       return this.#enliven(there, signal);
     }
     try {
-      if (!/^[a-z0-9]{4,40}$/.test(key)) throw new Error(`"${key}" is no key of a widget`);
-      let edition = await this.#edition(`${key}.html`, signal);
-      const manifest = edition?.getAttribute('data-variants');
-      const variant = manifest ? fitting(manifest, languageAround(this), location.pathname) : '';
-      // One that cannot be had leaves the usual one, which is never wrong.
-      if (variant) edition = (await this.#edition(`${key}/at.${variant}.html`, signal).catch(() => null)) ?? edition;
-      if (!edition || signal.aborted) return;
+      if (!/^[a-z0-9]{4,40}$/.test(key)) throw Failure.address(key);
+      const edition = await this.#found(key, signal);
+      if (signal.aborted) return;
       const root = there ?? this.attachShadow({ mode: 'open' });
       root.replaceChildren(edition.content);
       this.#shown = key;
       this.#enliven(root, signal);
     } catch (error) {
       if (signal.aborted) return; // replaced or removed: no failure
+      const failure = error instanceof Failure ? error : Failure.server('Gnomic', (error as Error).message);
       // What the page held inside the tag stays to be seen; nothing broken is shown.
-      console.warn(`Gnomic: ${(error as Error).message}. Copy the code of the widget once more.`);
-      this.dispatchEvent(new CustomEvent('gnomic-widget:failed', { detail: { error } }));
+      console.warn(`Gnomic: ${failure.message}. ${failure.next}`);
+      this.dispatchEvent(
+        new CustomEvent('gnomic-widget:failed', {
+          detail: { error: failure, cause: failure.reason, next: failure.next },
+        }),
+      );
     }
   }
 
-  async #edition(path: string, signal: AbortSignal): Promise<HTMLTemplateElement | null> {
-    const answer = await fetch(`${GnomicWidget.host}/w/${path}`, { signal, credentials: 'omit' });
-    if (!answer.ok)
-      throw new Error(
-        answer.status === 404
-          ? `there is no widget with the key ${this.getAttribute('key')}`
-          : `status ${answer.status}`,
-      );
+  /** At the host of the tag; where it has no such widget and the page knows another Gnomic, there. */
+  async #found(key: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
+    let missing: unknown;
+    for (const host of hostsOf(this)) {
+      try {
+        const first = await this.#patiently(host, `${key}/open.html`, signal);
+        // An edition of several says which there are before one of them is fetched.
+        const manifest = first.getAttribute('data-variants');
+        if (!manifest) return first;
+        const variant = fitting(manifest, languageAround(this), location.pathname);
+        const usual = (): Promise<HTMLTemplateElement> => this.#patiently(host, `${key}.html`, signal);
+        // One that cannot be had leaves the usual one, which is never wrong.
+        return await (variant ? this.#edition(host, `${key}/at.${variant}.html`, signal).catch(usual) : usual());
+      } catch (error) {
+        if (!(error instanceof Failure && error.reason === 'address')) throw error;
+        missing ??= error;
+      }
+    }
+    throw missing;
+  }
+
+  /** What passes by itself is tried once more, not by all pages at the same moment. */
+  async #patiently(host: string, path: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
+    try {
+      return await this.#edition(host, path, signal);
+    } catch (error) {
+      const passes = error instanceof Failure && (error.reason === 'network' || error.reason === 'server');
+      if (!passes || signal.aborted) throw error;
+      await new Promise((resolve) => setTimeout(resolve, GnomicWidget.patience * (1 + Math.random())));
+      signal.throwIfAborted();
+      return this.#edition(host, path, signal);
+    }
+  }
+
+  async #edition(host: string, path: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
+    const isRefused = policyOf(host, signal);
+    let answer: Response;
+    let text: string;
+    try {
+      answer = await fetch(`${host}/w/${path}`, { signal, credentials: 'omit', referrerPolicy: 'strict-origin' });
+      text = await answer.text();
+    } catch (error) {
+      if (signal.aborted) throw error;
+      throw (await isRefused()) ? Failure.policy(host) : Failure.network(host);
+    }
+    if (answer.status === 404) throw Failure.address(path.split(/[/.]/)[0] ?? '');
+    if (!answer.ok) throw Failure.server(host, `answered with status ${answer.status}`);
     const holder = document.createElement('template');
-    holder.innerHTML = await answer.text();
-    return holder.content.querySelector('template');
+    holder.innerHTML = text;
+    const edition = holder.content.querySelector<HTMLTemplateElement>(
+      'template[shadowrootmode], template[data-variants]',
+    );
+    if (!edition) throw Failure.server(host, 'answered with something else than a widget');
+    return edition;
   }
 
   #enliven(root: ShadowRoot, signal: AbortSignal): void {

@@ -1,6 +1,6 @@
 {{-- Closed off from the page: its styles stay out and ours stay in. --}}
 @php($layout = 'widget::layouts.'.$plan->layout::name())
-<template shadowrootmode="open"{!! $manifest === null ? '' : ' data-variants="'.e($manifest).'"' !!}>
+<template shadowrootmode="open">
 <style>{!! $styles !!}</style>
 <section class="g" lang="{{ $words->language }}" aria-label="{{ $plan->heading ?? $name }}">
 @include('widget::head')

@@ -1,13 +1,16 @@
 import { beforeAll, beforeEach, expect, test, vi } from 'vitest';
 import { define } from '../../resources/embed/define';
+import { comeFrom, hostsOf, settle } from '../../resources/embed/hosts';
 import { GnomicWidget } from '../../resources/embed/widget';
 import { asked, interfaceAnswers } from './interface';
 
-const edition = (words: string, variants = ''): string =>
-  `<template shadowrootmode="open"${variants && ` data-variants='${variants}'`}><p>${words}</p></template>`;
+const edition = (words: string): string => `<template shadowrootmode="open"><p>${words}</p></template>`;
+const choice = (...languages: string[]): string =>
+  `<template data-variants='${JSON.stringify({ languages, visits: 1, pages: [] })}'></template>`;
 
 beforeAll(() => {
-  GnomicWidget.host = 'http://gnomic.test';
+  comeFrom('http://gnomic.test');
+  GnomicWidget.patience = 1;
   define();
   define(); // pasted twice
 });
@@ -23,27 +26,36 @@ function put(key: string, inside = ''): HTMLElement {
 const shown = (element: HTMLElement): string => element.shadowRoot?.textContent ?? '';
 
 test('shows the edition that is out, and asks for nothing else', async () => {
-  interfaceAnswers({ 'GET /w/dome4visit.html': edition('Clear skies.') });
+  interfaceAnswers({ 'GET /w/dome4visit/open.html': edition('Clear skies.') });
   const element = put('dome4visit');
   await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
-  expect(asked.map(({ what }) => what)).toEqual(['GET /w/dome4visit.html']);
+  expect(asked.map(({ what }) => what)).toEqual(['GET /w/dome4visit/open.html']);
 });
 
-test('takes the variant in the language of the page', async () => {
-  const variants = JSON.stringify({ languages: ['de'], visits: 1, pages: [] });
+const paths = (): string[] => asked.map(({ what }) => what);
+
+test('takes the variant in the language of the page, and never the usual one besides', async () => {
   interfaceAnswers({
-    'GET /w/dome4visit.html': edition('Clear skies.', variants),
+    'GET /w/dome4visit/open.html': choice('de'),
+    'GET /w/dome4visit.html': edition('Clear skies.'),
     'GET /w/dome4visit/at.de.html': edition('Klarer Himmel.'),
   });
   document.documentElement.lang = 'de-CH';
   const element = put('dome4visit');
   await vi.waitFor(() => expect(shown(element)).toBe('Klarer Himmel.'));
+  expect(paths()).toEqual(['GET /w/dome4visit/open.html', 'GET /w/dome4visit/at.de.html']);
+});
+
+test('takes the usual one where none fits', async () => {
+  interfaceAnswers({ 'GET /w/dome4visit/open.html': choice('de'), 'GET /w/dome4visit.html': edition('Clear skies.') });
+  const element = put('dome4visit');
+  await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
 });
 
 test('a variant that cannot be had leaves the usual one', async () => {
-  const variants = JSON.stringify({ languages: ['de'], visits: 1, pages: [] });
   interfaceAnswers({
-    'GET /w/dome4visit.html': edition('Clear skies.', variants),
+    'GET /w/dome4visit/open.html': choice('de'),
+    'GET /w/dome4visit.html': edition('Clear skies.'),
     'GET /w/dome4visit/at.de.html': 500,
   });
   document.documentElement.lang = 'de';
@@ -51,8 +63,85 @@ test('a variant that cannot be had leaves the usual one', async () => {
   await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
 });
 
+test('what passes by itself is tried once more', async () => {
+  let tries = 0;
+  interfaceAnswers({ 'GET /w/dome4visit/open.html': () => (++tries < 2 ? 503 : edition('Clear skies.')) });
+  const element = put('dome4visit');
+  await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
+  expect(tries).toBe(2);
+});
+
+const causes: [string, () => unknown, number, RegExp][] = [
+  ['address', () => 404, 1, /no widget with the key "dome4visit".*Copy the code/],
+  ['server', () => 503, 2, /status 503.*look whether Gnomic is well/],
+  ['server', () => '<p>A page of something else</p>', 2, /something else than a widget/],
+  ['server', () => '', 2, /something else than a widget/],
+  ['network', () => Promise.reject(new TypeError('Failed to fetch')), 2, /could not be reached/],
+  [
+    'policy',
+    () => {
+      const refused = new Event('securitypolicyviolation');
+      document.dispatchEvent(Object.assign(refused, { blockedURI: 'http://gnomic.test/w/dome4visit/open.html' }));
+      return Promise.reject(new TypeError('Failed to fetch'));
+    },
+    1,
+    /Content-Security-Policy.*Add http:\/\/gnomic.test to its connect-src/,
+  ],
+];
+
+test.each(causes)('a failure of the %s is told with its own next step', async (cause, answer, times, says) => {
+  const warn = vi.spyOn(console, 'warn').mockImplementation(() => undefined);
+  interfaceAnswers({ 'GET /w/dome4visit/open.html': answer });
+  const failed = vi.fn();
+  document.addEventListener('gnomic-widget:failed', failed, { capture: true, once: true });
+  put('dome4visit', 'Ask us');
+  await vi.waitFor(() => expect(failed).toHaveBeenCalledOnce());
+  expect((failed.mock.calls[0]?.[0] as CustomEvent<{ cause: string }>).detail.cause).toBe(cause);
+  expect(warn).toHaveBeenCalledWith(expect.stringMatching(says));
+  expect(asked).toHaveLength(times);
+});
+
+test('blanks around a key are no part of it', async () => {
+  interfaceAnswers({ 'GET /w/dome4visit/open.html': edition('Clear skies.') });
+  const element = put(' dome4visit\n');
+  await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
+});
+
+test('the host goes with the tag', () => {
+  document.body.innerHTML = `
+    <gnomic-widget id="early"></gnomic-widget>
+    <script type="x" src="https://one.test/gnomic.js?v=2"></script><gnomic-widget id="one"></gnomic-widget>
+    <script type="x" src="https://two.test/gnomic.js"></script><p><gnomic-widget id="two"></gnomic-widget></p>
+    <script type="x" src="https://else.test/other.js"></script><script type="x" data-gnomic="https://inline.test"></script>
+    <gnomic-widget id="inline"></gnomic-widget><gnomic-widget id="named" host="https://named.test/x"></gnomic-widget>`;
+  const hosts = (id: string): string[] => hostsOf(document.getElementById(id)!);
+  expect(hosts('early')[0]).toBe('http://gnomic.test');
+  expect(hosts('one')[0]).toBe('https://one.test');
+  expect(hosts('two')[0]).toBe('https://two.test');
+  expect(hosts('inline')[0]).toBe('https://inline.test');
+  expect(hosts('named')).toEqual(['https://named.test']);
+  expect(hosts('one')).toEqual(['https://one.test', 'http://gnomic.test', 'https://two.test', 'https://inline.test']);
+});
+
+test('a script that the page holds inline knows its home by what its host wrote around it', () => {
+  vi.stubGlobal('GNOMIC_HOST', 'https://baked.test');
+  const inline = document.body.appendChild(document.createElement('script'));
+  settle(inline);
+  expect(inline.getAttribute('data-gnomic')).toBe('https://baked.test');
+  vi.unstubAllGlobals();
+});
+
+test('a widget that one host does not have is asked of the other of the page', async () => {
+  interfaceAnswers({
+    'GET /w/other1/open.html': ({ host }: { host: string }) => (host === 'two.test' ? edition('Two.') : 404),
+  });
+  document.body.innerHTML = `<script type="x" src="https://two.test/gnomic.js"></script><script type="x" src="https://one.test/gnomic.js"></script><gnomic-widget key="other1"></gnomic-widget>`;
+  const element = document.querySelector<HTMLElement>('gnomic-widget')!;
+  await vi.waitFor(() => expect(shown(element)).toBe('Two.'));
+});
+
 test('another key shows another widget', async () => {
-  interfaceAnswers({ 'GET /w/first1.html': edition('One.'), 'GET /w/second2.html': edition('Two.') });
+  interfaceAnswers({ 'GET /w/first1/open.html': edition('One.'), 'GET /w/second2/open.html': edition('Two.') });
   const element = put('first1');
   await vi.waitFor(() => expect(shown(element)).toBe('One.'));
   element.setAttribute('key', 'second2');
@@ -74,7 +163,7 @@ test.each(['nosuchkey1', '../../etc', ''])('the key "%s" leaves what the page he
 test('one that is taken off the page while it asks shows nothing and complains of nothing', async () => {
   const warn = vi.spyOn(console, 'warn').mockImplementation(() => undefined);
   let give: (edition: string) => void = () => undefined;
-  interfaceAnswers({ 'GET /w/dome4visit.html': () => new Promise<string>((resolve) => (give = resolve)) });
+  interfaceAnswers({ 'GET /w/dome4visit/open.html': () => new Promise<string>((resolve) => (give = resolve)) });
   const element = put('dome4visit');
   await vi.waitFor(() => expect(asked).toHaveLength(1));
   element.remove();

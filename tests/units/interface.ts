@@ -2,6 +2,7 @@
 
 export interface Asked {
   what: string;
+  host: string;
   query: URLSearchParams;
   body: unknown;
 }
@@ -23,6 +24,7 @@ export async function answer(input: RequestInfo | URL, init?: RequestInit): Prom
   const text = await request.text();
   const one: Asked = {
     what: `${request.method} ${url.pathname.replace(/^\/api/, '')}`,
+    host: url.host,
     query: url.searchParams,
     body: text === '' ? null : (JSON.parse(text) as unknown),
   };

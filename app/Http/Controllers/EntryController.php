@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Bench\SentenceContexts;
 use App\Entries\Marks;
 use App\Http\Requests\ListEntries;
+use App\Http\Requests\PlainText;
 use App\Http\Resources\EntryResource;
 use App\Listing\Export;
 use App\Listing\Whereabouts;
@@ -34,7 +35,7 @@ final class EntryController
 
         return new JsonResponse([
             'count' => $listing->count(),
-            'entries' => EntryResource::collection($listing->page($request->integer('from'), self::PAGE)),
+            'entries' => EntryResource::collection($listing->page(max(0, (int) PlainText::of($request, 'from')), self::PAGE)),
             'wanted' => $wanted->toArray(),
             'sentence' => array_map(
                 fn (Phrase $phrase): array => get_object_vars($phrase),
@@ -52,7 +53,7 @@ final class EntryController
 
     public function where(Request $request, Site $site, Whereabouts $whereabouts): JsonResponse
     {
-        $ref = $request->string('id')->toString();
+        $ref = PlainText::of($request, 'id');
         $entry = EntryRecord::ofRefs($site, [$ref])[$ref] ?? abort(404, 'There is no such entry.');
 
         return new JsonResponse(['widgets' => $whereabouts->of($site, $entry)]);

@@ -8,6 +8,7 @@ use App\Access\AccessRefused;
 use App\Access\OAuthProviders;
 use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
+use App\Http\Requests\PlainText;
 use App\Models\Grant;
 use App\Models\Site;
 use App\Rounds\RoundJob;
@@ -34,13 +35,13 @@ final class GrantController
         $service = $services->of($channel);
         $begun = $request->session()->pull("granting.$channel");
         try {
-            if (! is_array($begun) || ! hash_equals((string) $begun['state'], $request->string('state')->toString())) {
+            if (! is_array($begun) || ! hash_equals((string) $begun['state'], PlainText::of($request, 'state'))) {
                 throw AccessRefused::otherState($service->name);
             }
             if ($request->query('error') !== null) {
                 throw AccessRefused::byOwner($service->name);
             }
-            $grant = $service->completed($site, $request->string('code')->toString(), (string) $begun['verifier']);
+            $grant = $service->completed($site, PlainText::of($request, 'code'), (string) $begun['verifier']);
         } catch (AccessRefused $refused) {
             return redirect('/sources/add/'.$channel.'?'.http_build_query(['refused' => $refused->getMessage()]));
         }

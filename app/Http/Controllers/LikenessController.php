@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Entries\Duplicates;
+use App\Http\Requests\PlainText;
 use App\Http\Resources\EntryResource;
 use App\Models\EntryRecord;
 use App\Models\Site;
@@ -18,7 +19,7 @@ final class LikenessController
     /** All that are told again of each other with an entry, why, and who speaks. */
     public function show(Request $request, Site $site, Duplicates $duplicates): JsonResponse
     {
-        $entry = $this->found($site, $request->string('id')->toString());
+        $entry = $this->found($site, PlainText::of($request, 'id'));
         $group = $duplicates->groupOf($entry);
         $ids = array_map(fn (EntryRecord $one): int => $one->id, $group);
         $reasons = DB::table('likenesses')->whereIn('entry_id', $ids)

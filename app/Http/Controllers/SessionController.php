@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Locks\LockIsHeld;
+use App\Members\SignIn;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 /** Signing in and out. */
 final class SessionController
 {
+    /** Seconds after which somebody may try again. */
+    private const AGAIN = 5;
+
     public function show(Request $request): JsonResponse
     {
         /** @var User $user */
@@ -26,13 +32,19 @@ final class SessionController
         ]);
     }
 
-    /** @throws ValidationException */
-    public function store(Request $request): JsonResponse
+    /** @throws ValidationException|TooManyRequestsHttpException */
+    public function store(Request $request, SignIn $signIn): JsonResponse
     {
         $given = $request->validate(['email' => ['required', 'string', 'max:200'], 'password' => ['required', 'string', 'max:200']]);
-        if (! Auth::attempt($given)) {
+        try {
+            $user = $signIn->who((string) $given['email'], (string) $given['password'], (string) $request->ip());
+        } catch (LockIsHeld) {
+            throw new TooManyRequestsHttpException(self::AGAIN, 'Many try to sign in with this address just now. Try again in a few seconds.');
+        }
+        if ($user === null) {
             throw ValidationException::withMessages(['email' => 'This address and password do not belong together. Check both.']);
         }
+        Auth::login($user);
         $request->session()->regenerate();
 
         return $this->show($request);

@@ -67,10 +67,21 @@ final class WidgetController
         return WidgetResource::make($widget);
     }
 
-    /** Removing takes it out of the list; its last edition stays where it is, so that no page goes blank. */
-    public function destroy(Site $site, string $key): JsonResponse
+    /**
+     * Takes it off the list. Where its code still stands it shows nothing from now on; by stays=1 it stays there, and shows no more
+     * what is hidden or gone later. By removed=0 it is brought back.
+     */
+    public function destroy(Request $request, Site $site, Outbox $outbox, string $key): JsonResponse
     {
-        $this->found($site, $key)->delete();
+        $given = $request->validate(['removed' => ['sometimes', 'boolean'], 'stays' => ['sometimes', 'boolean']]);
+        $removed = (bool) ($given['removed'] ?? true);
+        $widget = $site->allWidgets()->where('key', $key)->firstOrFail();
+        DB::transaction(function () use ($widget, $removed, $given, $outbox): void {
+            $widget->update(['removed_at' => $removed ? now() : null, 'stays' => $removed && (bool) ($given['stays'] ?? false)]);
+            if ($widget->edition_id !== null) {
+                $outbox->widget($widget, null, $removed ? 'It was removed' : 'It was brought back');
+            }
+        });
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }

@@ -7,6 +7,8 @@ namespace App\Http\Requests;
 use App\Listing\Listing;
 use App\Models\Site;
 use Gnomic\Brief\BriefIsWrong;
+use Gnomic\Json\JsonIsBroken;
+use Gnomic\Json\JsonText;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Sift\Criteria;
 use Illuminate\Foundation\Http\FormRequest;
@@ -44,14 +46,17 @@ final class ListEntries extends FormRequest
     public function wanted(): Criteria
     {
         $wanted = $this->string('wanted')->toString();
-        $json = $wanted === '' ? new stdClass : json_decode($wanted, false, 32);
-        if (! $json instanceof stdClass) {
-            throw BriefIsWrong::syntax($json === null ? json_last_error_msg() : 'it is no object');
-        }
         try {
+            $json = $wanted === '' ? new stdClass : JsonText::decode($wanted, objects: true);
+            if (! $json instanceof stdClass) {
+                throw MemberIsWrong::at('/', 'an object', $json);
+            }
+
             return Criteria::read($json->gather ?? [], $json->sift ?? []);
         } catch (MemberIsWrong $wrong) {
             throw BriefIsWrong::at($wrong);
+        } catch (JsonIsBroken $wrong) {
+            throw BriefIsWrong::syntax($wrong->getMessage());
         }
     }
 }

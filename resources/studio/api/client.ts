@@ -47,7 +47,24 @@ export class Refused extends Error {
   }
 }
 
-const client = createClient<paths>({ baseUrl: '/api' });
+/** Tries beside the first, while Gnomic says that it is busy. */
+const PATIENCE = 15;
+
+/** Asks again for as long as Gnomic is busy: nothing has happened yet then. The studio says so meanwhile. */
+async function patiently(request: Request): Promise<Response> {
+  for (let tries = 0; ; tries++) {
+    const response = await fetch(request.clone());
+    const seconds = Number(response.headers.get('Retry-After'));
+    if (response.status !== 503 || !(seconds > 0) || tries >= PATIENCE) {
+      if (tries > 0) window.dispatchEvent(new CustomEvent('gnomic:busy', { detail: false }));
+      return response;
+    }
+    window.dispatchEvent(new CustomEvent('gnomic:busy', { detail: true }));
+    await new Promise((resolve) => setTimeout(resolve, 1000 * Math.min(5, seconds)));
+  }
+}
+
+const client = createClient<paths>({ baseUrl: '/api', fetch: patiently });
 client.use({
   onRequest({ request }) {
     const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];

@@ -1,8 +1,20 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { notices } from './notices.svelte';
+
+  let busy = $state(false);
+
+  onMount(() => {
+    const tell = (event: Event): void => void (busy = (event as CustomEvent<boolean>).detail);
+    addEventListener('gnomic:busy', tell);
+    return () => removeEventListener('gnomic:busy', tell);
+  });
 </script>
 
 <div class="notices" role="status" aria-live="polite">
+  {#if busy}<div class="notice" data-tone="done">
+      Gnomic is busy just now. It tries again by itself; nothing is lost.
+    </div>{/if}
   {#each notices.list as notice (notice.id)}
     <div class="notice" data-tone={notice.tone}>
       <span>{notice.tone === 'harm' ? '✕ ' : ''}{notice.text}</span>

@@ -32,6 +32,33 @@
     }
   }
 
+  /** The key of the widget that is about to go. */
+  let leaving = $state('');
+
+  async function remove(widget: Widget, stays: boolean): Promise<void> {
+    const turn = (removed: 0 | 1) =>
+      ask(
+        api.DELETE('/widgets/{key}', {
+          params: { path: { key: widget.key }, query: { removed, stays: stays ? 1 : 0 } },
+        }),
+      );
+    try {
+      await turn(1);
+      leaving = '';
+      await load();
+      notices.say(
+        widget.edition === null
+          ? `${widget.name} is removed.`
+          : stays
+            ? `${widget.name} is off the list and stays on its pages, without what you hide later.`
+            : `${widget.name} is removed. Where its code stands, nothing is shown.`,
+        () => void turn(0).then(load, (error: unknown) => notices.fail(error)),
+      );
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
   const changed = (widget: Widget): boolean =>
     widget.edition !== null && JSON.stringify(widget.edition.brief) !== JSON.stringify(widget.brief);
 </script>
@@ -54,6 +81,20 @@
           </span>
           <span class="sentence">{widget.sentence}</span>
         </a>
+        {#if leaving === widget.key}
+          <p class="small leaving">
+            Where its code stands:
+            <button class="plain link" onclick={() => remove(widget, false)}>Show nothing</button>
+            <button class="plain link" onclick={() => remove(widget, true)}>Leave it, without what I hide later</button>
+            <button class="plain link" onclick={() => (leaving = '')}>Keep the widget</button>
+          </p>
+        {:else}
+          <button
+            class="plain link small remove"
+            aria-label="Remove {widget.name}"
+            onclick={() => (widget.edition === null ? remove(widget, false) : (leaving = widget.key))}>Remove</button
+          >
+        {/if}
       </li>
     {/each}
   </ul>
@@ -85,13 +126,27 @@
     max-width: 1000px;
   }
   li {
+    position: relative;
     border-bottom: 1px solid var(--line);
+  }
+  .remove {
+    position: absolute;
+    left: 4px;
+    bottom: 10px;
+    min-height: 24px;
+  }
+  .leaving {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 20px;
+    padding: 0 4px 14px;
   }
   li a {
     display: grid;
     grid-template-columns: 200px 1fr;
     gap: 2px 24px;
     padding: 16px 4px;
+    min-height: 96px;
   }
   li a:hover .sentence {
     color: var(--accent);

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Models\Widget;
+use App\Outbox\Outbox;
+
+/**
+ * Looks whether what visitors get is what the database says: whoever was killed between the two, or could not write, has left them
+ * apart. What is not right is rendered again.
+ */
+final readonly class Pointers
+{
+    public function __construct(private EditionFiles $files, private Outbox $outbox)
+    {
+    }
+
+    /**
+     * @param  bool  $thoroughly  whether every file of what is out is looked at, too
+     * @return int widgets that are not as they should be
+     */
+    public function mend(bool $thoroughly = false): int
+    {
+        $wrong = 0;
+        $query = Widget::query()->with('edition');
+        $query->whereNotNull('edition_id');
+        /** @var Widget $widget */
+        foreach ($query->lazyById(500) as $widget) {
+            $hash = (string) $widget->edition?->hash;
+            $isRight = $this->files->isOut($widget->key, $hash) && (! $thoroughly || $this->files->isSound($widget->key, $hash));
+            if (! $isRight && ! $this->outbox->has($widget)) {
+                $this->outbox->widget($widget, null, 'What was out was not what it should be');
+                $wrong++;
+            }
+        }
+
+        return $wrong;
+    }
+}

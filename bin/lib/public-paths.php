@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+// Which addresses there are: the web server knows these and no others, and so does the application.
+
+return [
+    // Sections of the studio; with the interface and the way back from granting access, all that PHP answers. '' is the front.
+    'studio' => ['', 'today', 'sources', 'entries', 'widgets', 'pages', 'standing', 'ask'],
+    'interface' => ['api', 'grants'],
+    // Forms of a widget: what stands behind its key in the address, as a pattern, the files that can answer, and their type.
+    'widget' => [
+        ['\.html', ['widget.html'], 'text/html'],
+        ['\.json', ['feed.json'], 'application/feed+json'],
+        ['/?', ['document.html'], 'text/html'],
+        ['/open\.html', ['choose.html', 'widget.html'], 'text/html'],
+        ['/(all(?:\.[1-9][0-9]{0,5})?)\.html', ['$2.html'], 'text/html'],
+        ['/(at\.[a-z0-9.-]{1,60})\.html', ['$2.html'], 'text/html'],
+    ],
+    'key' => '[a-z0-9]{4,40}',
+    'picture' => '[0-9a-f]{24}-[0-9]+\.webp',
+    'built' => '(?:[\w-]+/)*[\w-]+(?:\.[\w-]+)*\.(?:js|css|woff2|svg|png|webp)',
+];

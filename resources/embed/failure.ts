@@ -1,0 +1,51 @@
+/** Why a widget does not show, told apart by what can be done about it. */
+export type Cause = 'address' | 'policy' | 'network' | 'server';
+
+export class Failure extends Error {
+  constructor(
+    readonly reason: Cause,
+    message: string,
+    /** What whoever looks after the page can do. */
+    readonly next: string,
+  ) {
+    super(message);
+  }
+
+  static address(key: string): Failure {
+    return new Failure('address', `there is no widget with the key "${key}"`, 'Copy the code of the widget once more.');
+  }
+
+  static policy(host: string): Failure {
+    return new Failure(
+      'policy',
+      `the Content-Security-Policy of this page does not allow ${host}`,
+      `Add ${host} to its connect-src, img-src and script-src.`,
+    );
+  }
+
+  static network(host: string): Failure {
+    return new Failure(
+      'network',
+      `${host} could not be reached`,
+      'Nothing is wrong with the page; an extension of the browser may block it.',
+    );
+  }
+
+  static server(host: string, what: string): Failure {
+    return new Failure('server', `${host} ${what}`, 'Nothing is wrong with the page; look whether Gnomic is well.');
+  }
+}
+
+/** Tells whether the page's policy has refused a host; browsers say so in an event of their own, a moment after the refusal. */
+export function policyOf(host: string, signal: AbortSignal): () => Promise<boolean> {
+  let isRefused = false;
+  document.addEventListener(
+    'securitypolicyviolation',
+    ({ blockedURI }) => (isRefused ||= blockedURI.startsWith(host)),
+    { signal },
+  );
+  return async () => {
+    if (!isRefused) await new Promise((resolve) => setTimeout(resolve, 50));
+    return isRefused;
+  };
+}
