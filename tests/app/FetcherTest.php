@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Access\AccessRefused;
+use App\Access\OAuthProvider;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Fetching\Hosts;
+use App\Rounds\Rounds;
+use Gnomic\Text\Address;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -37,6 +41,53 @@ final class FetcherTest extends TestCase
             }
         }
         self::assertLessThan(64 * 1024 * 1024, memory_get_peak_usage() - memory_get_usage(), 'nothing is held whole');
+    }
+
+    public function test_what_says_who_is_asking_goes_to_its_origin_alone(): void
+    {
+        $this->startFaults();
+        config(['gnomic.private_hosts' => [...config('gnomic.private_hosts'), 'localhost:'.parse_url($this->faults, PHP_URL_PORT)]]);
+        $headers = ['Authorization' => 'Bearer secret', 'Wayleaf-Key' => 'key', 'Accept' => 'x/y'];
+        $told = fn (string $path): array => json_decode(app(Fetcher::class)->get($this->faults.$path, $headers)->body, true)['headers'];
+        self::assertSame('Bearer secret', $told('/here')['authorization']);
+        self::assertSame(['x/y', null, null], [
+            $told('/elsewhere')['accept'], $told('/elsewhere')['authorization'] ?? null, $told('/elsewhere')['wayleaf-key'] ?? null,
+        ]);
+        foreach (['http://a.example/' => 'http://a.example:80', 'HTTPS://A.example:443/x' => 'https://a.example:443', 'http://a.example:8080' => 'http://a.example:8080',
+            'javascript:a' => null] as $address => $origin) {
+            self::assertSame($origin, Address::origin($address));
+        }
+    }
+
+    public function test_a_secret_and_a_token_follow_nothing(): void
+    {
+        $this->startFaults();
+        $fetcher = app(Fetcher::class);
+        $provider = new OAuthProvider('ticketwick', 'Ticketwick', $this->faults, 'c', 'the secret', 'https://a.example/back', ['a' => 'a'], 60, $fetcher);
+        $stolen = glob(sys_get_temp_dir().'/gnomic-stolen-*') ?: [];
+        try {
+            $provider->completed($this->site(), 'code', 'verifier');
+            self::fail('It was taken.');
+        } catch (AccessRefused $refused) {
+            self::assertStringContainsString('Ticketwick', $refused->getMessage());
+        }
+        self::assertSame($stolen, glob(sys_get_temp_dir().'/gnomic-stolen-*') ?: [], 'the secret went nowhere else');
+        $inner = new OAuthProvider('x', 'X', 'http://10.0.0.1', 'c', 's', 'https://a.example/back', ['a' => 'a'], 60, $fetcher);
+        $this->expectException(AccessRefused::class);
+        $inner->completed($this->site('b'), 'code', 'verifier');
+    }
+
+    public function test_a_next_page_elsewhere_is_not_asked_with_a_token(): void
+    {
+        $this->startFaults();
+        config(['gnomic.channels.ticketwick.address' => $this->faults]);
+        $site = $this->site();
+        $grant = $site->grants()->create(['channel' => 'ticketwick', 'account' => 'a', 'scopes' => [], 'access' => 'the token', 'refresh' => 'r']);
+        $source = $this->source($site, 'tw', 'ticketwick', 'tv-dome');
+        $source->update(['grant_id' => $grant->id]);
+        $round = app(Rounds::class)->run($source);
+        self::assertSame('failed', $round?->outcome);
+        self::assertStringContainsString('which is not its own', (string) $round->reason);
     }
 
     #[DataProvider('refused')]

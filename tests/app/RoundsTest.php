@@ -4,14 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Database\ClockJumps;
 use App\Locks\HostLocks;
 use App\Models\EntryRecord;
 use App\Models\Round;
 use App\Models\Site;
 use App\Models\Source;
+use App\Outbox\Outbox;
+use App\Reading\ConfinedReading;
 use App\Rounds\DueRounds;
 use App\Rounds\RoundJob;
 use App\Rounds\Rounds;
+use App\Sources\Connect;
+use App\Sources\Removal;
+use App\Sources\WantedSource;
 use Gnomic\Brief\BriefReader;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -166,6 +172,108 @@ final class RoundsTest extends TestCase
             'zip archive',
             (string) $this->roundOf($this->source($this->site('b'), 'zip', 'feed', "$this->faults/zip"))->reason,
         );
+    }
+
+    public function test_a_feed_that_moved_to_a_strangers_is_held_until_it_is_back(): void
+    {
+        $this->startFaults();
+        $moved = sys_get_temp_dir().'/gnomic-moved-'.strtr(substr($this->faults, 7), ':', '-');
+        @unlink($moved);
+        $source = $this->source($this->site(), 'mine', 'feed', "$this->faults/mine");
+        self::assertSame(5, $this->roundOf($source)->added);
+        self::assertSame('unchanged', $this->roundOf($source)->outcome);
+        touch($moved);
+        $round = $this->roundOf($source);
+        self::assertSame(['held', 0], [$round->outcome, $round->added]);
+        self::assertStringContainsString('its 5 entries are none of the 5 known', (string) $round->reason);
+        self::assertSame(5, $source->entries()->count());
+        unlink($moved);
+        self::assertSame('unchanged', $this->roundOf($source->refresh())->outcome, 'it goes on by itself');
+        touch($moved);
+        $source->update(['accepts_loss' => true]);
+        self::assertSame(5, $this->roundOf($source)->added, 'where the owner says that it is right');
+        unlink($moved);
+    }
+
+    public function test_no_more_than_two_at_a_service(): void
+    {
+        $locks = app(HostLocks::class);
+        $source = $this->source($this->site(), 'a', 'feed', 'http://slow.example/a');
+        $held = [$locks->oneOf('service-slow.example', 2), $locks->oneOf('service-slow.example', 2)];
+        self::assertNull(app(Rounds::class)->run($source));
+        self::assertFalse(app(Rounds::class)->hasPlace($source));
+        self::assertTrue(app(Rounds::class)->hasPlace($this->source($source->site, 'b', 'feed', 'http://other.example/')));
+        array_shift($held)?->release();
+        self::assertTrue(app(Rounds::class)->hasPlace($source));
+    }
+
+    public function test_what_takes_too_long_to_read_is_a_failure_and_comes_later(): void
+    {
+        $this->startFaults();
+        foreach (['endless' => '1 seconds', 'greedy' => '64 MB of memory'] as $reader => $says) {
+            $this->app->bind(ConfinedReading::class, fn (): ConfinedReading => new ConfinedReading(__DIR__."/faults/$reader.php", 1.0, 64));
+            $source = $this->source($this->site($reader), $reader, 'feed', "$this->faults/feed");
+            $round = $this->roundOf($source);
+            self::assertSame('failed', $round->outcome);
+            self::assertStringContainsString("more than $says", (string) $round->reason);
+            self::assertSame(1, $source->refresh()->failures);
+            self::assertTrue($source->next_at?->isFuture());
+        }
+    }
+
+    public function test_a_round_that_timed_out_or_was_killed_is_a_failure_and_is_tried_again_within_a_minute(): void
+    {
+        Queue::fake();
+        $source = $this->source($this->site());
+        $killed = $source->rounds()->create(['outcome' => 'running', 'started_at' => now()]);
+        $held = app(HostLocks::class)->attempt("round-$source->id");
+        self::assertSame(0, app(DueRounds::class)->send(), 'somebody is at it');
+        self::assertSame('running', $killed->refresh()->outcome);
+        $held?->release();
+        app(DueRounds::class)->send();
+        self::assertSame('failed', $killed->refresh()->outcome);
+        self::assertStringContainsString('tried again by itself', (string) $killed->reason);
+        $source->refresh();
+        self::assertSame(1, $source->failures);
+        self::assertLessThanOrEqual(60, now()->diffInSeconds($source->next_at));
+        (new RoundJob($source->id))->failed(null);
+        self::assertSame(1, $source->refresh()->failures, 'it is told once');
+        $this->travel(61)->seconds();
+        self::assertSame(1, app(DueRounds::class)->send());
+        self::assertSame(0, app(DueRounds::class)->send(), 'it waits in the queue');
+        $this->travel(46)->seconds();
+        self::assertSame(1, app(DueRounds::class)->send(), 'whose worker may have died with it');
+    }
+
+    public function test_a_clock_that_was_ahead_keeps_nothing_waiting(): void
+    {
+        Queue::fake();
+        $source = $this->source($this->site());
+        $source->update(['next_at' => now()->addDays(400), 'queued_at' => now()->addDays(400)->getTimestamp()]);
+        $this->source($source->site, 'weekly')->update(['cadence' => 604_800, 'next_at' => now()->addDays(6)]);
+        self::assertSame(1, app(DueRounds::class)->send());
+        DB::table('outbox')->insert(['site_id' => $source->site_id, 'what' => '{"all":true}', 'cause' => 'x', 'created_at' => now(),
+            'due_at' => now()->addDays(400)->getTimestamp()]);
+        self::assertCount(1, app(Outbox::class)->waiting($source->site_id));
+        $ahead = now()->addDays(400)->getTimestamp();
+        DB::table('jobs')->insert(['queue' => 'x', 'payload' => '', 'attempts' => 0, 'available_at' => $ahead, 'created_at' => 0]);
+        DB::table('cache_locks')->insert(['key' => 'x', 'owner' => 'x', 'expiration' => $ahead]);
+        self::assertSame(2, app(ClockJumps::class)->mend());
+        self::assertSame(0, app(ClockJumps::class)->mend());
+    }
+
+    public function test_a_source_that_was_removed_comes_back_whole_when_it_is_connected_again(): void
+    {
+        Queue::fake();
+        $this->startFaults();
+        $source = $this->source($this->site(), 'feed', 'feed', "$this->faults/feed");
+        $this->roundOf($source);
+        app(Removal::class)->remove($source);
+        self::assertSame(0, $source->entries()->where('gone', false)->count());
+        $wanted = new WantedSource('feed', "$this->faults/feed", 'Again', null, null, null, null);
+        self::assertSame($source->id, app(Connect::class)->source($source->site, $wanted)->id);
+        self::assertSame(1, $source->entries()->where('gone', false)->count());
+        self::assertNull($source->refresh()->removed_at);
     }
 
     public function test_one_worker_at_a_time(): void

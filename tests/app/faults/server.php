@@ -19,6 +19,46 @@ switch ($path) {
         header('Content-Encoding: gzip');
         echo gzencode($feed);
         break;
+    case '/told':
+        // What was asked for, and by whom it says it was.
+        $type('application/json');
+        echo json_encode(['headers' => array_change_key_case(getallheaders()), 'body' => file_get_contents('php://input')]);
+        break;
+    case '/elsewhere':
+        // The same host by another port is another origin.
+        header('Location: http://localhost:'.parse_url("http://$host", PHP_URL_PORT).'/told', true, 302);
+        break;
+    case '/here':
+        header("Location: http://$host/told", true, 302);
+        break;
+    case '/oauth/token':
+        header("Location: http://$host/stolen", true, 307);
+        break;
+    case '/stolen':
+        file_put_contents(sys_get_temp_dir().'/gnomic-stolen-'.getmypid(), file_get_contents('php://input'));
+        $type('application/json');
+        echo '{"access_token":"a","refresh_token":"r","expires_in":3600}';
+        break;
+    case '/api/venues/tv-dome/ratings':
+        // A service that names another's address for its next page.
+        $type('application/json');
+        header('Link: <http://localhost:'.parse_url("http://$host", PHP_URL_PORT).'/told>; rel="next"');
+        echo '{"venue":{"venue_id":"tv-dome"},"ratings":[],"paging":{}}';
+        break;
+    case '/mine':
+    case '/theirs':
+        // A feed that moves to a stranger's, for as long as a file says so.
+        $type('application/rss+xml');
+        if ($path === '/mine' && is_file(sys_get_temp_dir().'/gnomic-moved-'.strtr($host, ':', '-'))) {
+            header("Location: http://$host/theirs", true, 301);
+            break;
+        }
+        echo '<rss version="2.0"><channel><title>'.($path === '/mine' ? 'Mine' : 'Cheap watches').'</title>';
+        for ($number = 1; $number <= 5; $number++) {
+            echo "<item><guid>$path-$number</guid><title>$path $number</title></item>";
+        }
+        echo '</channel></rss>';
+        break;
     case '/loop':
         header("Location: http://$host/loop", true, 302);
         break;

@@ -1,0 +1,6 @@
+<?php
+
+// A reader that never ends.
+for (; ;) {
+    usleep(1000);
+}
