@@ -42,13 +42,18 @@ final readonly class Everything
     {
         $language = $this->site->spoken()[0];
         $note = Honesty::note($this->sieve->tally(), $this->offered(), $catalogues->of($language));
-        $common = $contents->common($this->site, $this->brief, $this->sieve, $language);
+        // The figures stand on the newest page alone, so that a new rating leaves the others as they are.
+        $older = $this->brief->with(shape: $this->brief->shape->with(['head' => []]));
+        $common = array_map(
+            fn (Brief $brief): array => $contents->common($this->site, $brief, $this->sieve, $language),
+            [$this->brief, $older],
+        );
         $digests = $this->digests();
         $pages = $wanted = [];
         foreach (EverythingPages::of($this->refs) as $index => $page) {
             $told = $index === 0 ? $note : null;
             $digest = hash('xxh128', json_encode([
-                $common,
+                $common[$index === 0 ? 0 : 1],
                 $told,
                 $page['newer'],
                 $page['older'],
@@ -56,7 +61,7 @@ final readonly class Everything
             ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
             $pages[] = [$page, $told, $digest];
             if (($before[$page['name']] ?? null) !== $digest) {
-                $wanted[$index] = new Wanted($this->brief, $this->sieve, $page['entries'], $language);
+                $wanted[$index] = new Wanted($index === 0 ? $this->brief : $older, $this->sieve, $page['entries'], $language);
             }
         }
         $made = array_combine(array_keys($wanted), $contents->each($this->site, array_values($wanted)));

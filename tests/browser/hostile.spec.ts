@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { atFourthOrigin } from './people';
@@ -55,7 +55,6 @@ test('nothing that comes from outside runs', async ({ page }) => {
       kind: 'post',
       html: `<p>Words ${vector} and more words</p>`,
       tags: [vector],
-      language: 'en" onload="x',
     },
   ]);
   writeFileSync(join(folder, 'entries.jsonl'), entries.map((entry) => JSON.stringify(entry)).join('\n'));
@@ -63,7 +62,7 @@ test('nothing that comes from outside runs', async ({ page }) => {
     join(folder, 'brief.json'),
     JSON.stringify({
       version: 2,
-      sift: { limit: 100 },
+      sift: { limit: 100, stars: { from: 1, to: 4.5, unrated: 'keep' }, pins: ['t0'] },
       shape: {
         layout: { name: 'list' },
         heading: VECTORS[0],
@@ -71,29 +70,59 @@ test('nothing that comes from outside runs', async ({ page }) => {
       },
     }),
   );
-  const html = execFileSync('php', [
+  const folderOf = execFileSync('php', [
     'artisan',
     'gnomic:render',
     join(folder, 'brief.json'),
     `--entries=${join(folder, 'entries.jsonl')}`,
-  ]).toString();
-  expect(html).toContain('article');
-
-  const asked: string[] = [];
-  page.on('request', (request) => asked.push(request.url()));
+    `--out=${join(folder, 'out')}`,
+  ])
+    .toString()
+    .trim();
   page.on('dialog', (dialog) => void dialog.dismiss());
-  const fourth = await atFourthOrigin(
-    `<!doctype html><title>x</title><link rel="icon" href="data:,"><main>${html}</main>`,
-  );
+  for (const form of ['widget.html', 'document.html', 'all.html']) {
+    const html = readFileSync(join(folderOf, form), 'utf8');
+    expect(html).toContain('article');
+    await nothingRuns(
+      page,
+      form === 'widget.html'
+        ? `<!doctype html><title>x</title><link rel="icon" href="data:,"><main>${html}</main>`
+        : html,
+    );
+  }
+});
+
+/** The elements that the templates write; whatever came from outside is text in them. */
+const OWN = new Set(
+  'html head meta title link style body main h1 gnomic-widget section article p span div bdi time a details summary br svg rect path img button nav script ul li'.split(
+    ' ',
+  ),
+);
+
+async function nothingRuns(page: Page, html: string): Promise<void> {
+  const asked: string[] = [];
+  const note = (request: { url(): string }): void => void asked.push(request.url());
+  page.on('request', note);
+  const fourth = await atFourthOrigin(html);
   await page.goto(fourth.origin);
   await page.waitForLoadState('networkidle');
   await page.locator('summary').evaluateAll((all) => all.forEach((one) => (one as HTMLElement).click()));
-  await page
-    .locator('a')
-    .evaluateAll((all) =>
-      all.forEach((one) => one.getAttribute('href')?.startsWith('http') || (one as HTMLElement).click()),
-    );
+  const links = await page.locator('a').evaluateAll((all) => all.map((one) => (one as HTMLAnchorElement).protocol));
+  expect(links.filter((protocol) => !['http:', 'https:', 'mailto:'].includes(protocol))).toEqual([]);
+  const elements = await page.evaluate(() => {
+    const names = new Set<string>();
+    const walk = (root: ParentNode): void =>
+      root.querySelectorAll('*').forEach((one) => {
+        names.add(one.localName);
+        if (one.shadowRoot) walk(one.shadowRoot);
+      });
+    walk(document);
+    return [...names];
+  });
+  expect(elements.filter((name) => !OWN.has(name))).toEqual([]);
   expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined();
-  expect(asked.filter((url) => !url.startsWith(fourth.origin) && !url.startsWith('data:'))).toEqual([]);
+  const own = (url: string): boolean => url.startsWith(fourth.origin) || url.startsWith('data:');
+  expect(asked.filter((url) => !own(url))).toEqual([]);
+  page.off('request', note);
   fourth.close();
-});
+}
