@@ -7,7 +7,7 @@ namespace App\Console;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Json\Echoed;
+use Gnomic\Text\Echoed;
 use InvalidArgumentException;
 
 /** What commands take from files and from standard input. */
@@ -16,6 +16,9 @@ final class Inputs
     /** @throws InvalidArgumentException */
     public static function contents(string $path): string
     {
+        if (is_dir($path)) {
+            throw new InvalidArgumentException(Echoed::short($path).' is a folder. Name a file in it.');
+        }
         $contents = $path === '-' ? stream_get_contents(STDIN) : (is_file($path) ? @file_get_contents($path) : false);
 
         return $contents === false

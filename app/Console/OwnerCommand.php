@@ -6,6 +6,7 @@ namespace App\Console;
 
 use App\Models\Site;
 use App\Models\User;
+use Gnomic\Text\Echoed;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use InvalidArgumentException;
@@ -29,13 +30,13 @@ final class OwnerCommand extends Command
             $email = $this->given('email');
             $zone = $this->chosen('timezone');
             if (filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
-                throw new InvalidArgumentException("\"$email\" is no e-mail address.");
+                throw new InvalidArgumentException(Echoed::quoted($email).' is no e-mail address.');
             }
             if (User::query()->where('email', $email)->exists()) {
                 throw new InvalidArgumentException("$email signs in already.");
             }
             if (! in_array($zone, timezone_identifiers_list(), true)) {
-                throw new InvalidArgumentException("\"$zone\" is no time zone; write one such as Europe/London.");
+                throw new InvalidArgumentException(Echoed::quoted($zone).' is no time zone; write one such as Europe/London.');
             }
             $password = Str::password(16, symbols: false);
             $user = User::query()->create([

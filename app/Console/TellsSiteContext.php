@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use DateTimeZone;
 use Exception;
 use Gnomic\Sift\SiteContext;
+use Gnomic\Text\Echoed;
 use InvalidArgumentException;
 
 /** What a site knows beside its brief, as options of a command. */
@@ -71,7 +72,7 @@ trait TellsSiteContext
             $parts = explode('=', (string) $pair, 2);
             $pairs[] = count($parts) === 2 && $parts[0] !== ''
                 ? [$parts[0], $parts[1]]
-                : throw new InvalidArgumentException("--$option wants two things with = between them, not \"$pair\".");
+                : throw new InvalidArgumentException("--$option wants two things with = between them, not ".Echoed::quoted($pair).'.');
         }
 
         return $pairs;
@@ -83,6 +84,6 @@ trait TellsSiteContext
 
         return $read !== false && $read->format('Y-m-d') === $day
             ? $read
-            : throw new InvalidArgumentException("$option wants a day such as 2026-11-30, not \"$day\".");
+            : throw new InvalidArgumentException("$option wants a day such as 2026-11-30, not ".Echoed::quoted($day).'.');
     }
 }

@@ -18,6 +18,8 @@ final readonly class Pointers
     }
 
     /**
+     * @phpstan-impure what it finds wrong is right afterwards
+     *
      * @param  bool  $thoroughly  whether every file of what is out is looked at, too
      * @return int widgets that are not as they should be
      */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fetching;
 
+use Gnomic\Text\Echoed;
 use RuntimeException;
 
 /** An outside service could not be asked, or its answer not be taken. The message says why and what to do. */
@@ -25,7 +26,7 @@ final class FetchFailed extends RuntimeException
 
     public static function notAnAddress(string $address): self
     {
-        return new self("\"$address\" is no web address. Write it whole, with https:// before it.");
+        return new self(Echoed::quoted($address).' is no web address. Write it whole, with https:// before it.');
     }
 
     public static function privateNetwork(string $host): self

@@ -44,7 +44,8 @@ final class Problems
     /** Whether the database was held by others for longer than somebody waits. */
     private static function isBusy(Throwable $fault): bool
     {
-        return $fault instanceof QueryException && preg_match('/database (?:table )?is locked|database is busy/i', $fault->getMessage()) === 1;
+        return $fault instanceof QueryException
+            && preg_match('/database (?:table )?is locked|database is busy/i', $fault->getMessage()) === 1;
     }
 
     private static function busy(): JsonResponse

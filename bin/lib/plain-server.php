@@ -7,7 +7,10 @@ declare(strict_types=1);
 $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
 $root = dirname(__DIR__, 2).'/public';
 $data = (string) getenv('GNOMIC_DATA');
-/** @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string, picture: string, built: string} $paths */
+/**
+ * @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string,
+ *     picture: string, built: string} $paths
+ */
 $paths = require __DIR__.'/public-paths.php';
 // PHP remembers where a link led; the pointer to what is out moves.
 clearstatcache(true);

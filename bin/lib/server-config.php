@@ -8,13 +8,17 @@ declare(strict_types=1);
 $root = dirname(__DIR__, 2);
 $run = "$data/run";
 $isRoot = posix_geteuid() === 0;
-/** @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string, picture: string, built: string} $paths */
+/**
+ * @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string,
+ *     picture: string, built: string} $paths
+ */
 $paths = require __DIR__.'/public-paths.php';
 $settings = (array) @parse_ini_file("$data/.env", false, INI_SCANNER_RAW);
 $url = rtrim((string) ($settings['APP_URL'] ?? ''), '/');
 
 // The script knows its home even where a page holds it inline: its host stands around it.
-$script = '(function(GNOMIC_HOST){'.rtrim((string) file_get_contents("$root/public/gnomic.js")).'})('.json_encode($url, JSON_UNESCAPED_SLASHES).');';
+$script = rtrim((string) file_get_contents("$root/public/gnomic.js"));
+$script = "(function(GNOMIC_HOST){{$script}})(".json_encode($url, JSON_UNESCAPED_SLASHES).');';
 @mkdir("$run/public", 0755, true);
 file_put_contents("$run/public/gnomic.js", $script);
 file_put_contents("$run/public/gnomic.js.gz", (string) gzencode($script, 9));

@@ -7,10 +7,10 @@ namespace Gnomic\Entry;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Dates\DateReader;
-use Gnomic\Json\Echoed;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
 use Gnomic\Text\Address;
+use Gnomic\Text\Echoed;
 use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 

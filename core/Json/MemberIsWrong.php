@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Json;
 
 use DomainException;
+use Gnomic\Text\Echoed;
 
 /** A member of a JSON document is not what it has to be. */
 final class MemberIsWrong extends DomainException

@@ -11,7 +11,8 @@ final class Address
     private const PARTS = '~^(?:(?<scheme>[^:/?#]+):)?(?://(?<authority>[^/?#]*))?(?<path>[^?#]*)'
         .'(?:\?(?<query>[^#]*))?(?:#(?<fragment>.*))?$~su';
 
-    private const WEB = '~^https?://(?:[^/?#@\s\p{Cc}]*@)?(?:\[[0-9a-f:.]+\]|[^/?#:@\[\]\s\p{Cc}]+)(?::\d{0,5})?(?:[/?#][^\s\p{Cc}]*)?$~iuD';
+    private const WEB = '~^https?://(?:[^/?#@\s\p{Cc}]*@)?(?:\[[0-9a-f:.]+\]|[^/?#:@\[\]\s\p{Cc}]+)(?::\d{0,5})?'
+        .'(?:[/?#][^\s\p{Cc}]*)?$~iuD';
 
     /** Resolves a reference against a base by RFC 3986 §5.2. The reference itself where there is no usable base. */
     public static function resolved(string $reference, ?string $base): string

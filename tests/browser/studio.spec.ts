@@ -23,7 +23,7 @@ for (const scheme of ['light', 'dark'] as const) {
     test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: scheme });
     await signIn(page);
-    for (const path of ['/', '/sources', '/sources/subjects', '/entries', '/widgets', '/nowhere']) {
+    for (const path of ['/', '/sources', '/sources/subjects', '/entries', '/widgets', '/pages/nowhere']) {
       await page.goto(path);
       await expect(page.getByRole('heading').first()).toBeVisible();
       await page.waitForLoadState('networkidle');

@@ -39,7 +39,10 @@ final class SessionController
         try {
             $user = $signIn->who((string) $given['email'], (string) $given['password'], (string) $request->ip());
         } catch (LockIsHeld) {
-            throw new TooManyRequestsHttpException(self::AGAIN, 'Many try to sign in with this address just now. Try again in a few seconds.');
+            throw new TooManyRequestsHttpException(
+                self::AGAIN,
+                'Many try to sign in with this address just now. Try again in a few seconds.',
+            );
         }
         if ($user === null) {
             throw ValidationException::withMessages(['email' => 'This address and password do not belong together. Check both.']);

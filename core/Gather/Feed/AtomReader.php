@@ -14,6 +14,7 @@ use Gnomic\Entry\Kind;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
+use Gnomic\Text\Echoed;
 use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
@@ -160,7 +161,7 @@ final class AtomReader
         $written = $entry->text(...$names);
         $date = $written === null ? null : DateReader::read($written);
         if ($written !== null && $date === null) {
-            $problems[] = new Problem($where, "\"$written\" is no date that can be read; it was left out.");
+            $problems[] = new Problem($where, Echoed::quoted($written).' is no date that can be read; it was left out.');
         }
 
         return $date;

@@ -16,9 +16,12 @@ use Gnomic\Entry\RatingException;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
+use Gnomic\Json\JsonIsBroken;
+use Gnomic\Json\JsonText;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
 use Gnomic\Text\Address;
+use Gnomic\Text\Echoed;
 use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
@@ -28,13 +31,15 @@ final class JsonFeedReader
     /** @throws PayloadIsUnreadable where the JSON is broken or is no feed */
     public static function read(string $json, ?string $address): Reading
     {
-        $value = json_decode($json, true, 64);
-        if (! is_array($value)) {
+        try {
+            $value = JsonText::decode($json);
+        } catch (JsonIsBroken $broken) {
             throw PayloadIsUnreadable::found(
-                'broken JSON ('.json_last_error_msg().')',
+                "broken JSON ({$broken->getMessage()})",
                 'The service has to mend it, or it was cut off on the way: try again.',
             );
         }
+        $value = is_array($value) ? $value : [];
         $items = $value['items'] ?? null;
         if (! is_array($items) || array_is_list($value)) {
             throw PayloadIsUnreadable::found('JSON of another kind (it has no items)', 'Give the address of an RSS, Atom or JSON feed.');
@@ -136,7 +141,7 @@ final class JsonFeedReader
         $written = $item->textOrNull($name);
         $date = $written === null ? null : DateReader::read($written);
         if ($written !== null && $date === null) {
-            $problems[] = new Problem($where, "$name \"$written\" is no date that can be read; it was left out.");
+            $problems[] = new Problem($where, "$name ".Echoed::quoted($written).' is no date that can be read; it was left out.');
         }
 
         return $date;

@@ -14,6 +14,7 @@ use Gnomic\Entry\Kind;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
+use Gnomic\Text\Echoed;
 use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
@@ -59,7 +60,7 @@ final class RssReader
         $written = $item->text(...self::DATES);
         $published = $written === null ? null : DateReader::read($written);
         if ($written !== null && $published === null) {
-            $problems[] = new Problem($where, "\"$written\" is no date that can be read; the item has none.");
+            $problems[] = new Problem($where, Echoed::quoted($written).' is no date that can be read; the item has none.');
         }
         $updated = $item->text('dcterms:modified', 'atom:updated');
         $media = new MediaList($base);

@@ -46,7 +46,9 @@ final class JsonLd
             if (is_array($value)) {
                 $values[] = $value;
             } else {
-                $problems[] = new Problem("JSON-LD script $number", 'It is broken JSON ('.json_last_error_msg().'); it was passed over.');
+                $problems[] = new Problem("JSON-LD script $number", (
+                    json_last_error() === JSON_ERROR_NONE ? 'It describes nothing' : 'It is broken JSON ('.json_last_error_msg().')'
+                ).'; it was passed over.');
             }
         }
         $reader = new self;

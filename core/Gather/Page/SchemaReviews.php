@@ -18,6 +18,7 @@ use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\Feed\MediaList;
 use Gnomic\Gather\Problem;
 use Gnomic\Text\Address;
+use Gnomic\Text\Echoed;
 use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
@@ -183,7 +184,8 @@ final class SchemaReviews
         try {
             $read = RatingText::read($written);
             if ($read === null) {
-                $this->problems[] = new Problem($this->where(), "The rating \"$written\" cannot be read; it was left out.");
+                $told = 'The rating '.Echoed::quoted($written).' cannot be read; it was left out.';
+                $this->problems[] = new Problem($this->where(), $told);
 
                 return null;
             }
@@ -204,7 +206,7 @@ final class SchemaReviews
         $written = $item->text(...$names);
         $date = $written === null ? null : DateReader::read($written);
         if ($written !== null && $date === null) {
-            $this->problems[] = new Problem($this->where(), "\"$written\" is no date that can be read; it was left out.");
+            $this->problems[] = new Problem($this->where(), Echoed::quoted($written).' is no date that can be read; it was left out.');
         }
 
         return $date;

@@ -7,6 +7,8 @@ namespace Gnomic\Gather\Records;
 use DateTimeImmutable;
 use Gnomic\Dates\DateReader;
 use Gnomic\Gather\PayloadIsUnreadable;
+use Gnomic\Json\JsonIsBroken;
+use Gnomic\Json\JsonText;
 use Gnomic\Text\Address;
 use Gnomic\Text\Words;
 
@@ -26,11 +28,13 @@ final readonly class Record
     /** @throws PayloadIsUnreadable where the answer is no JSON object */
     public static function parsed(string $json, string $service): self
     {
-        $value = json_decode($json, true, 32);
+        try {
+            $value = JsonText::decode($json);
+        } catch (JsonIsBroken $broken) {
+            throw PayloadIsUnreadable::answer($service, "something that is no JSON ({$broken->getMessage()})");
+        }
 
-        return is_array($value)
-            ? new self($value)
-            : throw PayloadIsUnreadable::answer($service, 'something that is no JSON ('.json_last_error_msg().')');
+        return is_array($value) ? new self($value) : throw PayloadIsUnreadable::answer($service, 'JSON of another kind');
     }
 
     public function text(string $name): ?string

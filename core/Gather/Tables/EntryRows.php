@@ -21,6 +21,7 @@ use Gnomic\Gather\Feed\Identity;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
+use Gnomic\Text\Echoed;
 use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Words;
 
@@ -172,7 +173,7 @@ final class EntryRows
         }
         $read = RatingText::read($written);
         if ($read === null) {
-            $wrong[] = "\"$written\" is no rating. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.";
+            $wrong[] = Echoed::quoted($written).' is no rating. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.';
 
             return null;
         }
@@ -196,7 +197,7 @@ final class EntryRows
         }
         $date = DateReader::read($this->order->iso($written), $this->zone);
         if ($date === null) {
-            $wrong[] = "\"$written\" is no date".(
+            $wrong[] = Echoed::quoted($written).' is no date'.(
                 DateReader::read(
                     ($this->order === DateOrder::DayFirst ? DateOrder::MonthFirst : DateOrder::DayFirst)->iso($written),
                 ) === null
@@ -222,7 +223,7 @@ final class EntryRows
             null,
         );
         if ($url === null) {
-            $notes[] = '"'.mb_strimwidth($written, 0, 60, '…').'" is no web address; it was left out.';
+            $notes[] = Echoed::quoted($written).' is no web address; it was left out.';
         }
 
         return $url;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Tables;
 
 use Gnomic\Text\Address;
+use Gnomic\Text\Echoed;
 use Gnomic\Text\Fold;
 use Gnomic\Text\Words;
 
@@ -55,14 +56,14 @@ final class SubjectRows
             if ($subject === null) {
                 $wrong[] = 'It names no subject. Fill in the first column.';
             } elseif (isset($seen[Fold::text($subject)])) {
-                $wrong[] = "\"$subject\" stands in row {$seen[Fold::text($subject)]} already. Leave one of them out.";
+                $wrong[] = Echoed::quoted($subject)." stands in row {$seen[Fold::text($subject)]} already. Leave one of them out.";
             } else {
                 $seen[Fold::text($subject)] = $number;
             }
             foreach ($places as $key => $index) {
                 $address = Words::line($cells[$index] ?? '');
                 if ($address !== null && str_contains($address, '://') && Address::webOrNull($address, null) === null) {
-                    $wrong[] = "\"$address\" is no web address.";
+                    $wrong[] = Echoed::quoted($address).' is no web address.';
                 } elseif ($address !== null) {
                     $addresses[$key] = $address;
                 }

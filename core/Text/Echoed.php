@@ -2,12 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Json;
+namespace Gnomic\Text;
 
 /** What somebody wrote, said back to him in a message: on one line, and no longer than it helps. */
 final class Echoed
 {
     public const MOST = 80;
+
+    /** In quotes. */
+    public static function quoted(string $written): string
+    {
+        return '"'.self::short($written).'"';
+    }
 
     public static function short(string $written, int $most = self::MOST): string
     {
