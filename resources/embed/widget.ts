@@ -64,23 +64,28 @@ export class GnomicWidget extends HTMLElement {
 
   /** At the host of the tag; where it has no such widget and the page knows another Gnomic, there. */
   async #found(key: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
-    let missing: unknown;
+    let first: unknown;
     for (const host of hostsOf(this)) {
       try {
-        const first = await this.#patiently(host, `${key}/open.html`, signal);
-        // An edition of several says which there are before one of them is fetched.
-        const manifest = first.getAttribute('data-variants');
-        if (!manifest) return first;
-        const variant = fitting(manifest, languageAround(this), location.pathname);
-        const usual = (): Promise<HTMLTemplateElement> => this.#patiently(host, `${key}.html`, signal);
-        // One that cannot be had leaves the usual one, which is never wrong.
-        return await (variant ? this.#edition(host, `${key}/at.${variant}.html`, signal).catch(usual) : usual());
+        return await this.#at(host, key, signal);
       } catch (error) {
-        if (!(error instanceof Failure && error.reason === 'address')) throw error;
-        missing ??= error;
+        first ??= error;
+        // Another host is asked only for what this one does not have; what it says of that is no matter.
+        if (signal.aborted || !(first instanceof Failure && first.reason === 'address')) break;
       }
     }
-    throw missing;
+    throw first;
+  }
+
+  async #at(host: string, key: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
+    const first = await this.#patiently(host, `${key}/open.html`, signal);
+    // An edition of several says which there are before one of them is fetched.
+    const manifest = first.getAttribute('data-variants');
+    if (!manifest) return first;
+    const variant = fitting(manifest, languageAround(this), location.pathname);
+    const usual = (): Promise<HTMLTemplateElement> => this.#patiently(host, `${key}.html`, signal);
+    // One that cannot be had leaves the usual one, which is never wrong.
+    return variant ? this.#edition(host, `${key}/at.${variant}.html`, signal).catch(usual) : usual();
   }
 
   /** What passes by itself is tried once more, not by all pages at the same moment. */
@@ -111,10 +116,9 @@ export class GnomicWidget extends HTMLElement {
     if (!answer.ok) throw Failure.server(host, `answered with status ${answer.status}`);
     const holder = document.createElement('template');
     holder.innerHTML = text;
-    const edition = holder.content.querySelector<HTMLTemplateElement>(
-      'template[shadowrootmode], template[data-variants]',
-    );
-    if (!edition) throw Failure.server(host, 'answered with something else than a widget');
+    const edition = holder.content.firstElementChild;
+    if (!(edition instanceof HTMLTemplateElement && edition.matches('[shadowrootmode], [data-variants]')))
+      throw Failure.server(host, 'answered with something else than a widget');
     return edition;
   }
 

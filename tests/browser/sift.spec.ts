@@ -75,7 +75,9 @@ test('from an empty brief to a good one, by the sentence and keys alone', async 
 
   const proof = page.frameLocator('iframe[title*="1120"]');
   await expect(proof.locator('article')).toHaveCount(10);
-  await expect(proof.locator('.honest')).toHaveText(/A selection: four stars and up, with words, a balanced choice\. See all \(\d+\)/);
+  await expect(proof.locator('.honest')).toHaveText(
+    /A selection: four stars and up, with words, a balanced choice\. See all \(\d+\)/,
+  );
   await tabTo(page, /^Publish the first edition$/).catch(async () => {
     await page.getByRole('button', { name: 'Publish the first edition' }).focus();
   });

@@ -132,7 +132,7 @@ test('an unknown key shows nothing broken, and what stood in the tag stays', asy
   );
   await page.goto(fourth.origin);
   await expect.poll(() => warnings.length).toBe(2);
-  expect(warnings.join()).toContain('there is no widget with the key nosuchkey1');
+  expect(warnings.join()).toContain('there is no widget with the key "nosuchkey1"');
   await expect(page.getByText('Ask us')).toBeVisible();
   await expect(page.getByText('And us')).toBeVisible();
   fourth.close();

@@ -76,6 +76,7 @@ const causes: [string, () => unknown, number, RegExp][] = [
   ['server', () => 503, 2, /status 503.*look whether Gnomic is well/],
   ['server', () => '<p>A page of something else</p>', 2, /something else than a widget/],
   ['server', () => '', 2, /something else than a widget/],
+  ['server', () => `<main>${edition('Of somebody')}</main>`, 2, /something else than a widget/],
   ['network', () => Promise.reject(new TypeError('Failed to fetch')), 2, /could not be reached/],
   [
     'policy',
