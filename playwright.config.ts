@@ -13,7 +13,10 @@ export default defineConfig({
   use: BROWSER,
   projects: [
     { name: 'bench', testMatch: ['sift.spec.ts', 'story.spec.ts', 'studio.spec.ts'] },
-    { name: 'around', testMatch: ['hostile.spec.ts', 'ways.spec.ts', 'weeding.spec.ts', 'widget.spec.ts'] },
+    {
+      name: 'around',
+      testMatch: ['element.spec.ts', 'hostile.spec.ts', 'ways.spec.ts', 'weeding.spec.ts', 'widget.spec.ts'],
+    },
   ],
   webServer: serverAt(`var/browser-${PORTS.gnomic}`, { GNOMIC_CADENCE: '5' }),
 });
