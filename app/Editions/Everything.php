@@ -15,23 +15,21 @@ use Illuminate\Support\Facades\DB;
 /** The pages of everything that a brief's figures rest on. Entries are opened for those pages alone that are not as they were. */
 final readonly class Everything
 {
-    /** @param  list<string>  $refs  the newest first */
-    private function __construct(private Site $site, private Brief $brief, private SiteSieve $sieve, private array $refs)
+    private function __construct(private Site $site, private Brief $brief, private SiteSieve $sieve)
     {
     }
 
     public static function of(Site $site, Brief $brief, SiteContext $context): self
     {
         $everything = Honesty::everything($brief);
-        $sieve = SiteSieve::of($site, $everything->criteria, $context);
 
-        return new self($site, $everything, $sieve, $sieve->passing(EverythingPages::MOST * EverythingPages::SIZE));
+        return new self($site, $everything, SiteSieve::of($site, $everything->criteria, $context));
     }
 
     /** How many entries the pages offer. */
     public function offered(): int
     {
-        return count($this->refs);
+        return min($this->sieve->tally()->passing(), EverythingPages::MOST * EverythingPages::SIZE);
     }
 
     /**
@@ -48,9 +46,10 @@ final readonly class Everything
             fn (Brief $brief): array => $contents->common($this->site, $brief, $this->sieve, $language),
             [$this->brief, $older],
         );
-        $digests = $this->digests();
+        $refs = $this->sieve->passing($this->offered());
+        $digests = $this->digests($refs);
         $pages = $wanted = [];
-        foreach (EverythingPages::of($this->refs) as $index => $page) {
+        foreach (EverythingPages::of($refs) as $index => $page) {
             $told = $index === 0 ? $note : null;
             $digest = hash('xxh128', json_encode([
                 $common[$index === 0 ? 0 : 1],
@@ -76,11 +75,14 @@ final readonly class Everything
         ), $pages, array_keys($pages));
     }
 
-    /** @return array<string, string> of what their sources said, by reference */
-    private function digests(): array
+    /**
+     * @param  list<string>  $refs
+     * @return array<string, string> of what their sources said, by reference
+     */
+    private function digests(array $refs): array
     {
         $digests = [];
-        foreach (array_chunk($this->refs, 5_000) as $chunk) {
+        foreach (array_chunk($refs, 5_000) as $chunk) {
             $digests += DB::table('entries')->where('site_id', $this->site->id)->whereIn('ref', $chunk)->pluck('digest', 'ref')->all();
         }
 

@@ -10,9 +10,9 @@ use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Json\MemberIsWrong;
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
+use PDOException;
 use Throwable;
 
 /** What goes wrong with what an owner gave, as an answer: once for all, so that no controller catches anything. */
@@ -37,14 +37,18 @@ final class Problems
         ));
         $exceptions->render(fn (TableIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
         $exceptions->dontReportWhen(self::isBusy(...));
-        $exceptions->render(fn (QueryException $fault): ?JsonResponse => self::isBusy($fault) ? self::busy() : null);
+        $exceptions->render(fn (PDOException $fault): ?JsonResponse => match (true) {
+            self::isBusy($fault) => self::busy(),
+            str_contains($fault->getMessage(), 'disk is full') => self::full(),
+            default => null,
+        });
         $exceptions->render(fn (PictureIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
     }
 
     /** Whether the database was held by others for longer than somebody waits. */
     private static function isBusy(Throwable $fault): bool
     {
-        return $fault instanceof QueryException
+        return $fault instanceof PDOException
             && preg_match('/database (?:table )?is locked|database is busy/i', $fault->getMessage()) === 1;
     }
 
@@ -54,6 +58,14 @@ final class Problems
             ['message' => 'Gnomic is busy just now. Nothing is lost; it tries again by itself.'],
             JsonResponse::HTTP_SERVICE_UNAVAILABLE,
             ['Retry-After' => '2'],
+        );
+    }
+
+    private static function full(): JsonResponse
+    {
+        return new JsonResponse(
+            ['message' => 'Gnomic cannot write: its disk is full. What is on your pages stays there. Make room on the disk, then try again.'],
+            JsonResponse::HTTP_SERVICE_UNAVAILABLE,
         );
     }
 

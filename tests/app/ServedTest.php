@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use PDO;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
@@ -225,6 +226,24 @@ final class ServedTest extends TestCase
         if (posix_geteuid() !== 0 || self::user() !== 'root') {
             self::assertStringNotContainsString('APP_KEY', self::asked('/.env')['body']);
         }
+    }
+
+    public function test_a_database_that_others_hold_is_said_to_be_busy(): void
+    {
+        $jar = self::$data.'/jar-of-busy';
+        self::asked('/', ['-c', $jar]);
+        preg_match('/XSRF-TOKEN\s+(\S+)/', (string) file_get_contents($jar), $token);
+        $signIn = fn (): array => self::asked('/api/session', ['-b', $jar, '-X', 'POST', '-H', 'Content-Type: application/json',
+            '-H', 'Accept: application/json', '-H', 'X-XSRF-TOKEN: '.urldecode($token[1] ?? ''), '-d', '{"email":"nobody@example.org","password":"x"}']);
+        self::assertSame(422, $signIn()['status']);
+        $other = new PDO('sqlite:'.self::$data.'/gnomic.sqlite');
+        $other->exec('BEGIN IMMEDIATE');
+        $busy = $signIn();
+        $other->exec('ROLLBACK');
+        self::assertSame(503, $busy['status']);
+        self::assertStringContainsString('retry-after: 2', $busy['headers']);
+        self::assertStringContainsString('tries again by itself', $busy['body']);
+        self::assertSame(422, $signIn()['status']);
     }
 
     public function test_addresses_are_built_from_the_one_that_was_set(): void

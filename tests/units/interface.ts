@@ -33,6 +33,7 @@ export async function answer(input: RequestInfo | URL, init?: RequestInit): Prom
   const given = typeof found === 'function' ? await (found as (asked: Asked) => unknown)(one) : found;
   if (given === undefined)
     return new Response(JSON.stringify({ message: `${one.what} is not there` }), { status: 404 });
+  if (given instanceof Response) return given;
   if (typeof given === 'number') return new Response('{}', { status: given });
   if (typeof given === 'string') return new Response(given);
   return new Response(JSON.stringify(given), { headers: { 'Content-Type': 'application/json' } });

@@ -89,7 +89,7 @@ export async function ask<T>(
   if (!response.ok) {
     if (response.status === 401) window.dispatchEvent(new Event('gnomic:signed-out'));
     const wrong = error as Partial<Schemas['Wrong']> | undefined;
-    const said = response.status < 500 && wrong?.message;
+    const said = (response.status < 500 || response.status === 503) && wrong?.message;
     throw new Refused(
       said || `Gnomic answered with status ${response.status}. Try again; if it stays so, look in its log.`,
       response.status,
