@@ -132,12 +132,13 @@
   .remove {
     position: absolute;
     left: 4px;
-    bottom: 10px;
+    bottom: 14px;
     min-height: 24px;
   }
   .leaving {
     display: flex;
     flex-wrap: wrap;
+    align-items: baseline;
     gap: 4px 20px;
     padding: 0 4px 14px;
   }
@@ -146,7 +147,8 @@
     grid-template-columns: 200px 1fr;
     gap: 2px 24px;
     padding: 16px 4px;
-    min-height: 96px;
+    min-height: 112px;
+    align-content: start;
   }
   li a:hover .sentence {
     color: var(--accent);

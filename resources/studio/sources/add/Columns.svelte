@@ -24,8 +24,9 @@
 <div class="scroll">
   <table>
     <caption
-      >Which column is which? <span class="small quiet">Gnomic remembers this for tables with the same first row.</span
-      ></caption
+      >Which column is which? {#if table.asks !== 'columns'}<span class="small quiet"
+          >Gnomic remembers this for tables with the same first row.</span
+        >{/if}</caption
     >
     <tbody>
       {#each table.header as column, index (index)}
@@ -50,7 +51,9 @@
   </table>
 </div>
 {#if table.asks === 'columns'}
-  <p><Button {disabled} onclick={() => onchange(table.columns, table.dates)}>These columns are right</Button></p>
+  <p class="right">
+    <Button {disabled} onclick={() => onchange(table.columns, table.dates)}>These columns are right</Button>
+  </p>
 {/if}
 {#if asksDates}
   <fieldset>
@@ -75,6 +78,7 @@
     max-height: 230px;
     overflow: auto;
     border-block: 1px solid var(--line);
+    margin-top: 10px;
   }
   table {
     width: 100%;
@@ -103,6 +107,9 @@
     text-overflow: ellipsis;
     white-space: nowrap;
     padding-left: 12px;
+  }
+  .right {
+    margin-block: 12px 16px;
   }
   fieldset {
     display: flex;
