@@ -78,7 +78,7 @@ final class RenderCommand extends Command
         $choices = $brief->shape->honest ? Honesty::choices($brief, $site, $sifted->sifting->selection()) : [];
         $everything = Honesty::everything($brief);
         $all = new SiftedEntries($everything->criteria, $entries, $site);
-        $offered = count($all->passing());
+        $offered = EverythingPages::offered(count($all->passing()));
         $figures = $sifted->sifting->tally->overall();
         $content = new Content(
             $brief,
@@ -92,12 +92,22 @@ final class RenderCommand extends Command
             offered: $offered,
         );
         $note = Honesty::note($all->sifting->tally, $offered, $words);
+        // As published: the figures stand on the newest page alone.
+        $older = $everything->with(shape: $everything->shape->with(['head' => []]));
 
         return new Made(null, ['' => $content], $choices === [] ? [] : array_map(
             fn (array $page): EverythingPage => new EverythingPage(
                 $page['name'],
                 hash('xxh128', serialize($page)),
-                new Content($everything, $site, $page['entries'], $figures, $site->now->getTimezone(), $words, $look),
+                new Content(
+                    $page['newer'] === null ? $everything : $older,
+                    $site,
+                    $page['entries'],
+                    $figures,
+                    $site->now->getTimezone(),
+                    $words,
+                    $look,
+                ),
                 $page['newer'] === null ? $note : null,
                 $page['newer'],
                 $page['older'],

@@ -29,7 +29,7 @@ final readonly class Everything
     /** How many entries the pages offer. */
     public function offered(): int
     {
-        return min($this->sieve->tally()->passing(), EverythingPages::MOST * EverythingPages::SIZE);
+        return EverythingPages::offered($this->sieve->tally()->passing());
     }
 
     /**
@@ -49,7 +49,7 @@ final readonly class Everything
         $refs = $this->sieve->passing($this->offered());
         $digests = $this->digests($refs);
         $pages = $wanted = [];
-        foreach (EverythingPages::of($refs) as $index => $page) {
+        foreach (EverythingPages::of($refs, $this->sieve->tally()->passing()) as $index => $page) {
             $told = $index === 0 ? $note : null;
             $digest = hash('xxh128', json_encode([
                 $common[$index === 0 ? 0 : 1],

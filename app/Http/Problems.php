@@ -64,7 +64,10 @@ final class Problems
     private static function full(): JsonResponse
     {
         return new JsonResponse(
-            ['message' => 'Gnomic cannot write: its disk is full. What is on your pages stays there. Make room on the disk, then try again.'],
+            [
+                'message' => 'Gnomic cannot write: its disk is full. What is on your pages stays there. '
+                    .'Make room on the disk, then try again.',
+            ],
             JsonResponse::HTTP_SERVICE_UNAVAILABLE,
         );
     }

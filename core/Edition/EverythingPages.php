@@ -16,25 +16,41 @@ final readonly class EverythingPages
     public const MOST = 200;
 
     /**
+     * Entries that the pages offer of all there are: whole hundreds fall off at the old end, so that a new entry moves none of the
+     * others to another page.
+     *
+     * @param  int  $all  entries in all, 0 or more
+     */
+    public static function offered(int $all): int
+    {
+        return $all - max(0, intdiv($all + self::SIZE - 1, self::SIZE) - self::MOST) * self::SIZE;
+    }
+
+    /**
      * @template T
      *
-     * @param  list<T>  $newestFirst
+     * @param  list<T>  $newestFirst  at least as many as are offered of all
+     * @param  int|null  $all  entries in all; as many as are given where null
      * @return list<array{name: string, entries: list<T>, newer: string|null, older: string|null}> the newest page first; there is
-     *     one, be it
-     *     empty. Names of files, and of those that stand before and behind
+     *     one, be it empty. Names of files, and of those that stand before and behind
      */
-    public static function of(array $newestFirst): array
+    public static function of(array $newestFirst, ?int $all = null): array
     {
-        $blocks = array_map(array_reverse(...), array_chunk(array_reverse($newestFirst), self::SIZE));
-        $last = max(1, count($blocks));
+        $all ??= count($newestFirst);
+        $offered = self::offered($all);
+        $oldestFirst = array_reverse(array_slice($newestFirst, 0, $offered));
+        $before = intdiv($all - $offered, self::SIZE);
+        $blocks = array_map(array_reverse(...), array_chunk($oldestFirst, self::SIZE)) ?: [[]];
+        $last = $before + count($blocks);
         $name = fn (int $number): string => $number === $last ? 'all.html' : "all.$number.html";
         $pages = [];
-        for ($number = $last; $number > max(0, $last - self::MOST); $number--) {
+        foreach (array_reverse($blocks, true) as $index => $entries) {
+            $number = $before + $index + 1;
             $pages[] = [
                 'name' => $name($number),
-                'entries' => $blocks[$number - 1] ?? [],
+                'entries' => $entries,
                 'newer' => $number === $last ? null : $name($number + 1),
-                'older' => $number <= max(1, $last - self::MOST + 1) ? null : $name($number - 1),
+                'older' => $index === 0 ? null : $name($number - 1),
             ];
         }
 

@@ -6,11 +6,9 @@ namespace Gnomic\Text;
 
 use DateTimeImmutable;
 use DateTimeZone;
-use IntlDateFormatter;
 use InvalidArgumentException;
 use LogicException;
 use MessageFormatter;
-use NumberFormatter;
 
 /**
  * All that visitors read, in one language: messages in ICU MessageFormat, with plurals by CLDR, numbers and days as the language
@@ -20,6 +18,8 @@ final readonly class Catalogue
 {
     /** Whole numbers up to this are spelled, where the language does so in running text. */
     private const SPELLED = 12;
+
+    private Formats $formats;
 
     /**
      * @param  string  $language  primary subtag of BCP 47: the language it is asked by
@@ -34,6 +34,7 @@ final readonly class Catalogue
         private array $messages,
         private bool $spellsNumbers = false,
     ) {
+        $this->formats = new Formats($locale);
     }
 
     /**
@@ -70,7 +71,7 @@ final readonly class Catalogue
      */
     public function say(string $key, array $with = []): string
     {
-        $said = isset($this->messages[$key]) ? MessageFormatter::formatMessage($this->locale, $this->messages[$key], $with) : false;
+        $said = isset($this->messages[$key]) ? $this->formats->message($this->messages[$key])->format($with) : false;
 
         return $said === false ? throw new LogicException("The catalogue of $this->language cannot say \"$key\".") : $said;
     }
@@ -90,12 +91,7 @@ final readonly class Catalogue
     /** "4.6", with a comma where the language has one; no needless decimals unless so many are wanted. */
     public function number(int|float $number, int $decimals = 0, int $most = 2): string
     {
-        $format = new NumberFormatter($this->locale, NumberFormatter::DECIMAL);
-        $format->setAttribute(NumberFormatter::MIN_FRACTION_DIGITS, $decimals);
-        $format->setAttribute(NumberFormatter::MAX_FRACTION_DIGITS, max($decimals, $most));
-        $format->setAttribute(NumberFormatter::ROUNDING_MODE, NumberFormatter::ROUND_HALFUP);
-
-        return (string) $format->format($number);
+        return (string) $this->formats->number($decimals, max($decimals, $most))->format($number);
     }
 
     /** A number in running text: "four", "4.5", "13". */
@@ -104,7 +100,7 @@ final readonly class Catalogue
         $isSmall = (float) (int) $number === (float) $number && $number >= 0 && $number <= self::SPELLED;
 
         return $this->spellsNumbers && $isSmall
-            ? (string) (new NumberFormatter($this->locale, NumberFormatter::SPELLOUT))->format((int) $number)
+            ? (string) $this->formats->spelled()->format((int) $number)
             : $this->number($number);
     }
 
@@ -122,11 +118,6 @@ final readonly class Catalogue
 
     private function date(DateTimeImmutable $date, DateTimeZone $zone, ?string $pattern): string
     {
-        $format = new IntlDateFormatter($this->locale, IntlDateFormatter::LONG, IntlDateFormatter::NONE, $zone);
-        if ($pattern !== null) {
-            $format->setPattern($pattern);
-        }
-
-        return (string) $format->format($date->getTimestamp());
+        return (string) $this->formats->date($zone, $pattern)->format($date->getTimestamp());
     }
 }

@@ -251,4 +251,28 @@ final class CommandsTest extends TestCase
         self::assertFileExists("$folder/preview/current/feed.json");
         exec('rm -rf '.escapeshellarg($folder));
     }
+
+    public function test_the_pages_of_everything_are_as_published(): void
+    {
+        $entries = tempnam(sys_get_temp_dir(), 'gnomic-entries-') ?: self::fail();
+        file_put_contents($entries, implode("\n", array_map(
+            fn (int $n): string => json_encode(
+                ['id' => "e$n", 'kind' => 'review', 'rating' => ['value' => 3 + $n % 3], 'text' => "Visit $n."],
+                JSON_THROW_ON_ERROR,
+            ),
+            range(1, 101),
+        )));
+        $folder = sys_get_temp_dir().'/gnomic-render-'.bin2hex(random_bytes(4));
+        $this->artisan(
+            ['gnomic:render', '-', "--entries=$entries", "--out=$folder"],
+            '{"version":1,"sift":{"stars":{"from":4}}}',
+        );
+        $page = fn (string $name): string => (string) file_get_contents("$folder/preview/current/$name");
+        self::assertSame(1, substr_count($page('all.html'), '<article class="card">'), 'the newest, beyond a hundred');
+        self::assertSame(100, substr_count($page('all.1.html'), '<article class="card">'));
+        self::assertStringContainsString('class="head"', $page('all.html'));
+        self::assertStringNotContainsString('class="head"', $page('all.1.html'), 'told once, on the newest page');
+        exec('rm -rf '.escapeshellarg($folder));
+        unlink($entries);
+    }
 }

@@ -27,7 +27,7 @@ for ($number = 0; $number < $count; $number++) {
         ? $told[$number % 7]
         : implode(' ', array_map(fn (): string => $words[$chance->getInt(0, count($words) - 1)], range(1, $chance->getInt(6, 45))));
     $told[$number % 50] = $text;
-    fwrite($out, json_encode(['id' => "e$number", 'source' => 's'.$number % 3, 'author' => [
+    fwrite($out, json_encode(['id' => "e$number", 'kind' => 'review', 'source' => 's'.$number % 3, 'author' => [
         'name' => 'Person '
             .$number % 7_000,
     ], 'rating' => ['value' => $number % 5 + 1], 'text' => $text,

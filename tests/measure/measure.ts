@@ -194,8 +194,13 @@ test('measure', async ({ page }) => {
   await page.getByRole('button', { name: 'Look at it' }).click();
   await page.getByRole('button', { name: 'Import 2000 rows' }).click({ timeout: 120_000 });
   await page.getByText('2000 new and 0 changed').waitFor({ timeout: 300_000 });
+  const from = performance.now();
+  while ((await edition()) === numberBefore && performance.now() - from < 120_000) await page.waitForTimeout(500);
+  const followed = (performance.now() - from) / 1000;
   await page.waitForTimeout(15_000); // beyond the sweep of what waits
-  say(`  editions of it  ${(await edition()) - numberBefore} (wanted: 1)`);
+  say(
+    `  editions of it  ${(await edition()) - numberBefore} (wanted: 1), ${followed.toFixed(1)} s after it, its pages of everything among them`,
+  );
 
   say('Requests a second (wrk, 2 threads, 16 connections)');
   const [file, answered] = [requestsPerSecond('/w/dome4visit.html'), requestsPerSecond('/')];

@@ -145,10 +145,11 @@
   li a {
     display: grid;
     grid-template-columns: 200px 1fr;
+    /* The second row takes what a long sentence needs, so that name and edition stand alike everywhere. */
+    grid-template-rows: auto 1fr;
     gap: 2px 24px;
     padding: 16px 4px;
     min-height: 112px;
-    align-content: start;
   }
   li a:hover .sentence {
     color: var(--accent);

@@ -170,6 +170,20 @@ final class HonestyTest extends TestCase
         self::assertNull(end($many)[3] ?? null, 'the last of them leads nowhere');
     }
 
+    public function test_beyond_what_is_offered_a_new_entry_still_changes_the_newest_page_alone(): void
+    {
+        foreach ([20_051 => 19_951, 20_100 => 20_000, 20_101 => 19_901, 20_000 => 20_000, 99 => 99, 0 => 0] as $all => $offered) {
+            self::assertSame($offered, EverythingPages::offered($all));
+            $entries = array_column(EverythingPages::of($all === 0 ? [] : range($all, 1)), 'entries');
+            self::assertSame($offered, array_sum(array_map(count(...), $entries)));
+        }
+        $pages = fn (int $all): array => array_slice(EverythingPages::of(range($all, $all - 19_999), $all), 1);
+        self::assertSame($pages(20_050), $pages(20_051));
+        self::assertSame('all.200.html', $pages(20_050)[0]['name']);
+        self::assertSame($pages(20_100)[5]['entries'], $pages(20_101)[6]['entries']);
+        self::assertSame($pages(20_100)[5]['name'], $pages(20_101)[6]['name']);
+    }
+
     public function test_everything_is_what_the_figures_rest_on(): void
     {
         $entries = [
