@@ -43,7 +43,11 @@ const says = (entry, term) => {
 };
 const tag = (text) => fold(text.replace(/^#+/, '')).replace(/\s+/g, ' ').trim();
 const inText = (entry) =>
-  [...`${entry.title ?? ''}\n${entry.text}`.matchAll(/(?<![\p{L}\p{N}_])(?<![\p{L}\p{N}_]\p{M}+)#([\p{L}\p{N}\p{M}_]+)/gu)]
+  [
+    ...`${entry.title ?? ''}\n${entry.text}`.matchAll(
+      /(?<![\p{L}\p{N}_])(?<![\p{L}\p{N}_]\p{M}+)#([\p{L}\p{N}\p{M}_]+)/gu,
+    ),
+  ]
     .map((found) => found[1])
     .filter((name) => !/^\p{N}+$/u.test(name));
 const has = (tags, term) =>
@@ -97,7 +101,11 @@ const steps = {
     const back = new Date(`${day}T00:00:00Z`);
     if (when.last) back.setUTCDate(back.getUTCDate() - when.last + 1);
     const [from, to] = when.from && when.to ? [when.from, when.to].sort() : [when.from, when.to];
-    return (!when.last || (said >= back.toISOString().slice(0, 10) && said <= day)) && (!from || said >= from) && (!to || said <= to);
+    return (
+      (!when.last || (said >= back.toISOString().slice(0, 10) && said <= day)) &&
+      (!from || said >= from) &&
+      (!to || said <= to)
+    );
   },
   said: ({ sift: { words } }, entry) => !words || lists(words, (term) => says(entry, term)),
   hashtags: ({ sift: { hashtags } }, entry) =>
