@@ -39,7 +39,7 @@ final readonly class Proof
         $sieve = SiteSieve::of($site, $brief->criteria, $context->site);
         $selection = $sieve->selection();
         $choices = Honesty::choices($brief, $context->site, $selection);
-        $offered = $choices === [] ? 0 : Everything::of($site, $brief, $sieve->context())->offered();
+        $offered = $choices === [] ? 0 : Everything::of($site, $brief, $sieve)->offered();
         $language = $site->spoken()[0];
         $wanted = new Wanted($brief, $sieve, $selection->shown, $language, $brief->shape->honest ? $choices : [], $offered);
         $content = $this->contents->of($site, $wanted);

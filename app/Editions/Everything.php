@@ -9,7 +9,6 @@ use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Edition\EverythingPages;
 use Gnomic\Edition\Honesty;
-use Gnomic\Sift\SiteContext;
 use Illuminate\Support\Facades\DB;
 
 /** The pages of everything that a brief's figures rest on. Entries are opened for those pages alone that are not as they were. */
@@ -19,11 +18,12 @@ final readonly class Everything
     {
     }
 
-    public static function of(Site $site, Brief $brief, SiteContext $context): self
+    /** @param  SiteSieve  $sieve  of the brief itself */
+    public static function of(Site $site, Brief $brief, SiteSieve $sieve): self
     {
         $everything = Honesty::everything($brief);
 
-        return new self($site, $everything, SiteSieve::of($site, $everything->criteria, $context));
+        return new self($site, $everything, $sieve->alongside($everything->criteria));
     }
 
     /** How many entries the pages offer. */

@@ -117,7 +117,7 @@ final readonly class Publish
             // What differs in its words alone shows the same.
             $selection = $chosen[spl_object_id($variant->brief)."|$variant->first|$variant->visit"] ??= $at->selection();
             $choices = $brief->shape->honest ? Honesty::choices($variant->brief, $at->context(), $selection) : [];
-            $everything ??= $choices === [] ? null : Everything::of($site, $brief, $sieve->context());
+            $everything ??= $choices === [] ? null : Everything::of($site, $brief, $sieve);
             $wanted[$variant->name] = new Wanted(
                 $variant->brief,
                 $at,

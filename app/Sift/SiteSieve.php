@@ -69,6 +69,12 @@ final readonly class SiteSieve
         return new self($this->site, $this->wanted, $this->sieve->site->at($language, $this->sieve->site->page, $visit), $this->counts);
     }
 
+    /** Another choice of the same entries, at the same moment. */
+    public function alongside(Criteria $wanted): self
+    {
+        return new self($this->site, $wanted, $this->sieve->site, $this->counts->by(Sieve::of($wanted, $this->sieve->site)));
+    }
+
     /** @return list<Clause> */
     public function clauses(): array
     {

@@ -40,11 +40,23 @@ final readonly class SiteTally
     /** @var array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}> */
     private array $classes;
 
-    public function __construct(private Site $site, private Sieve $sieve)
+    /** @param  array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}>|null  $classes  as they were counted before */
+    public function __construct(private Site $site, private Sieve $sieve, ?array $classes = null)
     {
         $this->matches = new WordMatches($site->id);
-        $this->classes = $this->classes();
+        $this->classes = $classes ?? $this->classes();
         $this->tally = $this->counted();
+    }
+
+    /** The same entries by another sieve: where that one asks whole classes alone, they are not walked again. */
+    public function by(Sieve $sieve): self
+    {
+        $classes = $this->classes;
+        foreach ($classes as $class => ['times' => $times]) {
+            $classes[$class]['times'] = [0 => array_sum($times)];
+        }
+
+        return new self($this->site, $sieve, $sieve->own() === [] ? $classes : null);
     }
 
     /** @return list<string> classes that pass every clause which is asked of classes, and have entries that pass the others */

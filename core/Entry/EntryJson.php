@@ -124,7 +124,7 @@ final class EntryJson
             published: self::readDate($members, 'published'),
             updated: self::readDate($members, 'updated'),
             reply: $reply === null ? null : new Reply(Words::tidy($reply->string('text')), self::readDate($reply, 'published')),
-            media: $ours ? $media : self::withPictures($media, $members->stringOrNull('html')),
+            media: $ours || $html === null ? $media : self::withPictures($media, $members->string('html')),
             tags: $members->strings('tags'),
             likes: $members->countOrNull('likes'),
             comments: $members->countOrNull('comments'),
@@ -166,10 +166,10 @@ final class EntryJson
      * @param  list<Media>  $media
      * @return list<Media>
      */
-    private static function withPictures(array $media, ?string $html): array
+    private static function withPictures(array $media, string $html): array
     {
         $known = array_map(fn (Media $one): string => $one->url, $media);
-        foreach (Html::pictures((string) $html, null) as $picture) {
+        foreach (Html::pictures($html, null) as $picture) {
             if (! in_array($picture->url, $known, true)) {
                 $known[] = $picture->url;
                 $media[] = $picture;

@@ -9,6 +9,9 @@ use Locale;
 /** Language tags as BCP 47 (RFC 5646) writes them. */
 final class LanguageTag
 {
+    /** @var array<string, bool> whether ISO 639-1 has it, by two letters: asked of ICU once */
+    private static array $known = [];
+
     /** RFC 5646 §2.1: language, script, region, variants, extensions, private use; grandfathered ones are passed over. */
     private const WELL_FORMED = '/^[a-z]{2,3}(?:-[a-z]{3}){0,3}(?:-[a-z]{4})?(?:-(?:[a-z]{2}|\d{3}))?(?:-(?:[a-z\d]{5,8}|\d[a-z\d]{3}))*'
         .'(?:-[a-wy-z\d](?:-[a-z\d]{2,8})+)*(?:-x(?:-[a-z\d]{1,8})+)?$/iD';
@@ -29,6 +32,6 @@ final class LanguageTag
         }
         $language = strtolower(strtok($tag, '-') ?: '');
 
-        return strlen($language) === 3 || Locale::getDisplayLanguage($language, 'en') !== $language;
+        return strlen($language) === 3 || self::$known[$language] ??= Locale::getDisplayLanguage($language, 'en') !== $language;
     }
 }

@@ -12,6 +12,7 @@ use App\Sift\SiteSieve;
 use App\Sift\SiteTally;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\Honesty;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
@@ -108,6 +109,12 @@ final class SiteSieveTest extends TestCase
             self::assertEquals($plain->selection(), $found->selection(), (string) json_encode($json));
             self::assertEquals($plain->tally->overall(), $found->tally()->overall());
             self::assertSame($plain->tally->lacking(), $found->tally()->lacking());
+            $everything = Honesty::everything(BriefReader::read($json))->criteria;
+            self::assertEquals(
+                SiteSieve::of($site, $everything, $at)->selection(),
+                $found->alongside($everything)->selection(),
+                'counted alongside as if counted alone',
+            );
             $verdicts = [];
             foreach ($plain->verdicts() as $verdict) {
                 $verdicts[$verdict->id] = $verdict;
