@@ -21,4 +21,4 @@ Schedule::call(fn (): int => FetchPictures::sweep())->name('pictures')->everyMin
 Schedule::call(fn (ClockJumps $jumps): int => $jumps->mend())->name('clock')->everyMinute();
 Schedule::call(fn (NewDay $day): int => $day->turn())->name('new day')->everyMinute()->withoutOverlapping(2);
 Schedule::call(fn (Removal $removal): int => $removal->forget())->name('removed sources')->hourly()->withoutOverlapping(10);
-Schedule::call(fn (BrokenOff $imports): int => $imports->mend())->name('broken imports')->everyMinute()->withoutOverlapping(2);
+Schedule::call(fn (BrokenOff $imports): int => $imports->mend())->name('broken imports')->everyTenSeconds()->withoutOverlapping(1);

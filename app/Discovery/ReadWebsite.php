@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Discovery;
 
 use App\Fetching\FetchFailed;
+use App\Locks\HostLocks;
 use App\Models\Site;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Support\Str;
 use Throwable;
 
@@ -20,6 +22,14 @@ final class ReadWebsite implements ShouldQueue
 
     /** Seconds for which what was found is kept. */
     private const KEPT = 3600;
+
+    /** Seconds after which one that nobody works at is sent again: its worker may have died with it. */
+    private const LOST = 30;
+
+    private const MOST_TRIES = 3;
+
+    private const WENT_WRONG = 'Reading it took too long or went wrong; the details are in Gnomic\'s log. '
+        .'Try again, or add its sources by their addresses.';
 
     public int $tries = 1;
 
@@ -36,49 +46,84 @@ final class ReadWebsite implements ShouldQueue
     public static function begin(Site $site, string $address, Repository $kept): string
     {
         $token = Str::lower(Str::random(20));
-        $kept->put(self::key($site->id, $token), ['state' => 'reading', 'reason' => null, 'found' => null], self::KEPT);
-        dispatch(new self($site->id, $token, $address));
+        self::send($site->id, $token, $address, 1, $kept);
 
         return $token;
     }
 
-    /** @return array{state: string, reason: string|null, found: array<string, mixed>|null}|null null where nobody asked, or long ago */
-    public static function found(Site $site, string $token, Repository $kept): ?array
+    /**
+     * What is known of it so far. Whoever waits for it sends it again, where its worker was killed.
+     *
+     * @return array{state: string, reason: string|null, found: array<string, mixed>|null}|null null where nobody asked, or long ago
+     */
+    public static function found(Site $site, string $token, Repository $kept, HostLocks $locks): ?array
     {
-        /** @var array{state: string, reason: string|null, found: array<string, mixed>|null}|null $found */
-        $found = $kept->get(self::key($site->id, $token));
+        $about = self::about($site->id, $token, $kept);
+        $isLost = $about !== null && $about['state'] === 'reading' && abs(now()->getTimestamp() - $about['sentAt']) > self::LOST
+            && ! $locks->isHeld(self::key($site->id, $token));
+        if ($isLost && $about['tries'] < self::MOST_TRIES) {
+            self::send($site->id, $token, $about['address'], $about['tries'] + 1, $kept);
+        } elseif ($isLost) {
+            $about = ['state' => 'failed', 'reason' => self::WENT_WRONG] + $about;
+        }
 
-        return $found;
+        return $about === null ? null : array_intersect_key($about, ['state' => true, 'reason' => true, 'found' => true]);
     }
 
-    public function handle(Discover $discover, Repository $kept): void
+    public function handle(Discover $discover, Repository $kept, HostLocks $locks): void
     {
         $site = Site::query()->findOrFail($this->siteId);
+        $lock = $locks->attempt(self::key($site->id, $this->token));
+        if ($lock === null || (self::about($site->id, $this->token, $kept)['state'] ?? null) !== 'reading') {
+            return;
+        }
         try {
             $this->keep($kept, 'done', null, get_object_vars($discover->at($site, $this->address)));
         } catch (FetchFailed|PayloadIsUnreadable $failed) {
             $this->keep($kept, 'failed', $failed->getMessage(), null);
         }
+        $lock->release();
     }
 
     public function failed(?Throwable $fault): void
     {
-        $this->keep(
-            app(Repository::class),
-            'failed',
-            'Reading it took too long or went wrong; the details are in Gnomic\'s log. Try again, or add its sources by their addresses.',
-            null,
-        );
+        // Where its worker was killed, it has been sent again long since.
+        if ($fault === null || $fault::class !== MaxAttemptsExceededException::class) {
+            $this->keep(app(Repository::class), 'failed', self::WENT_WRONG, null);
+        }
+    }
+
+    private static function send(int $siteId, string $token, string $address, int $tries, Repository $kept): void
+    {
+        $about = ['address' => $address, 'tries' => $tries, 'sentAt' => now()->getTimestamp()];
+        $kept->put(self::key($siteId, $token), ['state' => 'reading', 'reason' => null, 'found' => null] + $about, self::KEPT);
+        dispatch(new self($siteId, $token, $address));
+    }
+
+    /**
+     * @return array{state: string, reason: string|null, found: array<string, mixed>|null, address: string, tries: int, sentAt: int}|null
+     */
+    private static function about(int $siteId, string $token, Repository $kept): ?array
+    {
+        /** @var array{state: string, reason: string|null, found: array<string, mixed>|null, address: string, tries: int, sentAt: int}|null $about */
+        $about = $kept->get(self::key($siteId, $token));
+
+        return $about;
     }
 
     /** @param  array<string, mixed>|null  $found */
     private function keep(Repository $kept, string $state, ?string $reason, ?array $found): void
     {
-        $kept->put(self::key($this->siteId, $this->token), ['state' => $state, 'reason' => $reason, 'found' => $found], self::KEPT);
+        $about = self::about($this->siteId, $this->token, $kept) ?? [];
+        $kept->put(
+            self::key($this->siteId, $this->token),
+            ['state' => $state, 'reason' => $reason, 'found' => $found] + $about,
+            self::KEPT,
+        );
     }
 
     private static function key(int $siteId, string $token): string
     {
-        return "website:$siteId:$token";
+        return "website-$siteId-$token";
     }
 }

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Entries\EntryStore;
+use App\Locks\HostLocks;
 use App\Models\Import;
 use App\Models\Subject;
 use Gnomic\Gather\Matching\Coverage;
-use Illuminate\Contracts\Queue\ShouldBeUnique;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /** Imports a table that was looked at: the whole of it or, where it is broken off, nothing. */
-final class ApplyTable implements ShouldBeUnique, ShouldQueue
+final class ApplyTable implements ShouldQueue
 {
     use Queueable;
 
@@ -23,22 +23,16 @@ final class ApplyTable implements ShouldBeUnique, ShouldQueue
 
     public int $timeout = 230;
 
-    public int $uniqueFor = 300;
-
     public function __construct(public int $import)
     {
         $this->onQueue('imports');
     }
 
-    public function uniqueId(): string
-    {
-        return (string) $this->import;
-    }
-
-    public function handle(EntryStore $store): void
+    public function handle(EntryStore $store, HostLocks $locks): void
     {
         $import = Import::query()->findOrFail($this->import);
-        if ($import->state !== 'importing') {
+        $lock = BrokenOff::begin($import, 'importing', $locks);
+        if ($lock === null) {
             return;
         }
         DB::transaction(function () use ($import, $store): void {
@@ -46,10 +40,14 @@ final class ApplyTable implements ShouldBeUnique, ShouldQueue
             $import->update(['state' => 'done', 'done' => $import->total]);
         });
         Memory::keep($import);
+        $lock->release();
     }
 
     public function failed(?Throwable $fault): void
     {
+        if (BrokenOff::wasKilled($fault)) {
+            return;
+        }
         Import::query()->whereKey($this->import)->where('state', 'importing')->update([
             'state' => 'ready',
             'reason' => 'It was broken off half way; nothing of it was applied. Start it again.',

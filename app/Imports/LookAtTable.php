@@ -6,6 +6,7 @@ namespace App\Imports;
 
 use App\Channels\Channels;
 use App\Entries\EntryStore;
+use App\Locks\HostLocks;
 use App\Models\Import;
 use App\Models\Subject;
 use Gnomic\Entry\Entry;
@@ -40,19 +41,27 @@ final class LookAtTable implements ShouldQueue
         $this->onQueue('imports');
     }
 
-    public function handle(EntryStore $store, Channels $channels): void
+    public function handle(EntryStore $store, Channels $channels, HostLocks $locks): void
     {
         $import = Import::query()->findOrFail($this->import);
+        $lock = BrokenOff::begin($import, 'looking', $locks);
+        if ($lock === null) {
+            return;
+        }
         try {
             $import->kind === 'subjects' ? $this->subjects($import, $channels) : $this->entries($import, $store);
         } catch (TableIsWrong $wrong) {
             $import->update(['state' => 'failed', 'reason' => $wrong->getMessage()]);
         }
+        $lock->release();
     }
 
     public function failed(?Throwable $fault): void
     {
-        Import::query()->whereKey($this->import)->update([
+        if (BrokenOff::wasKilled($fault)) {
+            return;
+        }
+        Import::query()->whereKey($this->import)->where('state', 'looking')->update([
             'state' => 'failed',
             'reason' => 'Gnomic stumbled over the file; nothing was imported. The details are in its log.',
         ]);

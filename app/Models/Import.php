@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, int>|null $counts
  * @property string|null $reason
  * @property string|null $asks  what only the owner can say: columns or dates
+ * @property int $tries  of what is to be done with it now
  * @property Site $site
  */
 final class Import extends Model

@@ -6,6 +6,7 @@ namespace Tests\app;
 
 use App\Discovery\ReadWebsite;
 use App\Entries\EntryStore;
+use App\Locks\HostLocks;
 use App\Models\EntryRecord;
 use App\Models\Picture;
 use App\Models\Site;
@@ -23,8 +24,10 @@ use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Matching\Coverage;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
 /** One common entry: told once, its pictures kept, testimonials written down, and what the owner's own site tells. */
@@ -275,6 +278,30 @@ final class GatheredTest extends TestCase
         $this->app->call([Queue::pushed(ReadWebsite::class)->last(), 'handle']);
         $this->getJson("/api/website/$private")->assertJsonPath('state', 'failed')->assertJsonPath('found', null);
         $this->getJson('/api/website/'.str_repeat('x', 20))->assertNotFound();
+    }
+
+    public function test_a_website_whose_reader_was_killed_is_read_again_and_given_up_at_last(): void
+    {
+        Queue::fake();
+        $this->actingAs($this->ownerOf($this->site));
+        $token = $this->postJson('/api/website', ['address' => 'http://10.0.0.1/'])->json('token');
+        $ask = fn (): TestResponse => $this->getJson("/api/website/$token");
+        $ask()->assertJsonPath('state', 'reading');
+        Queue::assertPushed(ReadWebsite::class, 1);
+        $this->travel(31)->seconds();
+        $held = $this->app->make(HostLocks::class)->attempt("website-{$this->site->id}-$token");
+        $ask()->assertJsonPath('state', 'reading');
+        Queue::assertPushed(ReadWebsite::class, 1); // somebody is at it
+        $held?->release();
+        $ask()->assertJsonPath('state', 'reading');
+        Queue::assertPushed(ReadWebsite::class, 2);
+        Queue::pushed(ReadWebsite::class)->first()->failed(new MaxAttemptsExceededException);
+        $ask()->assertJsonPath('state', 'reading');
+        $this->travel(31)->seconds();
+        $ask()->assertJsonPath('state', 'reading');
+        $this->travel(31)->seconds();
+        self::assertStringContainsString('Try again', $ask()->assertJsonPath('state', 'failed')->json('reason'));
+        Queue::assertPushed(ReadWebsite::class, 3);
     }
 
     public function test_a_round_of_two_thousand_unchanged_entries_writes_none(): void

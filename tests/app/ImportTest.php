@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Imports\ApplyTable;
+use App\Imports\BrokenOff;
+use App\Imports\LookAtTable;
 use App\Models\EntryRecord;
 use App\Models\Import;
 use App\Models\Site;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
@@ -162,6 +166,25 @@ final class ImportTest extends TestCase
         $import = $this->handed($filled, 'subjects');
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$import->id/applied");
         $this->ask('get', '/subjects')->assertJsonPath('subjects.0.cells.0.addresses.0.address', 'wl-dome');
+    }
+
+    public function test_what_ends_its_worker_time_after_time_is_given_up(): void
+    {
+        Queue::fake();
+        foreach (['looking' => 'failed', 'importing' => 'ready'] as $state => $left) {
+            $import = $this->site->imports()->create(
+                ['kind' => 'entries', 'name' => 'x.csv', 'state' => $state, 'tries' => 2, 'updated_at' => now()->subMinute()],
+            );
+            $broken = $this->app->make(BrokenOff::class);
+            self::assertSame(1, $broken->mend());
+            self::assertSame($state, $import->refresh()->state, 'sent a third time');
+            $import->update(['tries' => 3, 'updated_at' => now()->subMinute()]);
+            self::assertSame(1, $broken->mend());
+            self::assertSame($left, $import->refresh()->state);
+            self::assertStringContainsString('three times', (string) $import->reason);
+        }
+        Queue::assertPushed(LookAtTable::class, 1);
+        Queue::assertPushed(ApplyTable::class, 1);
     }
 
     public function test_anothers_import_is_not_found(): void

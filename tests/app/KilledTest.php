@@ -121,9 +121,28 @@ final class KilledTest extends TestCase
                 .'$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $app->call([new '
                 .$class.'(1), "handle"]);',
         );
-        $job('App\Imports\LookAtTable')->mustRun();
-        self::assertSame('ready', $this->sql('SELECT state FROM imports'));
-        $this->sql("UPDATE imports SET state = 'importing'");
+        // Through the queue, as the worker takes it.
+        $work = fn (): Process => $this->php('artisan', 'queue:work', '--queue=imports', '--stop-when-empty', '--tries=1', '--sleep=0');
+        $mend = fn (): Process => $this->php(
+            '-r',
+            'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; '
+                .'$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); '
+                .'echo $app->make(App\Imports\BrokenOff::class)->mend();',
+        );
+        $state = fn (): string => (string) $this->sql('SELECT state FROM imports');
+        self::assertSame('1', $mend()->mustRun()->getOutput(), 'silent for long: nobody is at it');
+        $this->kill($work(), fn (): bool => (int) @file_get_contents("$this->data/storage/app/imports/1.table.done") >= 300);
+        self::assertSame('looking', $state());
+        self::assertSame('0', $mend()->mustRun()->getOutput(), 'not at once');
+        $this->sql("UPDATE imports SET updated_at = datetime('now', '-31 seconds')");
+        self::assertSame('1', $mend()->mustRun()->getOutput());
+        $work()->mustRun();
+        self::assertSame('ready', $state());
+        // What the killed one left in the queue is found to be dead long after, and changes nothing.
+        $this->sql('UPDATE jobs SET reserved_at = 1');
+        $work()->mustRun();
+        self::assertSame([0, 'ready'], [(int) $this->sql('SELECT COUNT(*) FROM jobs'), $state()]);
+        $this->sql("UPDATE imports SET state = 'importing', tries = 0");
         @unlink("$this->data/storage/app/imports/1.table.done");
         $this->kill(
             $job('App\Imports\ApplyTable'),
@@ -139,7 +158,9 @@ final class KilledTest extends TestCase
             ],
         );
 
-        $job('App\Imports\ApplyTable')->mustRun();
+        $this->sql("UPDATE imports SET updated_at = datetime('now', '-31 seconds')");
+        self::assertSame('1', $mend()->mustRun()->getOutput());
+        $work()->mustRun();
         self::assertSame(
             [3_000, 1, 'done'],
             [

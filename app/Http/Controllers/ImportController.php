@@ -62,7 +62,10 @@ final class ImportController
                     array_flip(array_map(fn (Column $column): string => $column->value, Column::cases())),
                 )
                 : $import->columns;
-            $import->update(['columns' => $columns, 'dates' => $given['dates'] ?? $import->dates, 'state' => 'looking', 'reason' => null]);
+            $import->update([
+                'columns' => $columns, 'dates' => $given['dates'] ?? $import->dates,
+                'state' => 'looking', 'reason' => null, 'tries' => 0,
+            ]);
             LookAtTable::dispatch($import->id);
         }
 
@@ -98,7 +101,7 @@ final class ImportController
     {
         $import = $this->found($site, $id);
         if ($import->state === 'ready') {
-            $import->update(['state' => 'importing', 'reason' => null]);
+            $import->update(['state' => 'importing', 'reason' => null, 'tries' => 0]);
             ApplyTable::dispatch($import->id);
         }
 

@@ -96,17 +96,18 @@ final class LookController
     }
 
     /** The owner's own website is read in the background, for what it tells of where people speak of it. Nothing is connected. */
-    public function website(Request $request, Site $site, Repository $kept): JsonResponse
+    public function website(Request $request, Site $site, Repository $kept, HostLocks $locks): JsonResponse
     {
         $given = $request->validate(['address' => ['required', 'string', 'max:2000']]);
         $token = ReadWebsite::begin($site, self::whole((string) $given['address']), $kept);
 
-        return $this->found($site, $kept, $token)->setStatusCode(JsonResponse::HTTP_ACCEPTED);
+        return $this->found($site, $kept, $locks, $token)->setStatusCode(JsonResponse::HTTP_ACCEPTED);
     }
 
-    public function found(Site $site, Repository $kept, string $token): JsonResponse
+    public function found(Site $site, Repository $kept, HostLocks $locks, string $token): JsonResponse
     {
-        $found = ReadWebsite::found($site, $token, $kept) ?? throw new NotFoundHttpException('Nobody asked for this, or it is long ago.');
+        $found = ReadWebsite::found($site, $token, $kept, $locks)
+            ?? throw new NotFoundHttpException('Nobody asked for this, or it is long ago.');
 
         return new JsonResponse(['token' => $token] + $found);
     }
