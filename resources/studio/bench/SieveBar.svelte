@@ -19,6 +19,7 @@
   const before = (index: number): number => steps[Math.max(0, index - 1)]?.kept ?? 0;
   const isActive = (step: Step): boolean => bench.open === step.topic && step.key !== 'collected';
 
+  const told = (number: number): string => number.toLocaleString('en-GB');
   const look = (step: string, kept: boolean): void => {
     looked = looked?.step === step && looked.kept === kept ? null : { step, kept };
   };
@@ -39,23 +40,25 @@
       <li class:active={isActive(step)}>
         <span class="phrase" title={step.phrase}>{step.phrase}</span>
         <span class="counts">
-          <button class="plain kept" aria-label="{step.kept} kept: {step.phrase}" onclick={() => look(step.key, true)}
-            >{step.kept}</button
+          <button
+            class="plain kept"
+            aria-label="{told(step.kept)} kept: {step.phrase}"
+            onclick={() => look(step.key, true)}>{told(step.kept)}</button
           >
           {#if step.dropped > 0}
             <button
               class="plain dropped"
-              aria-label="{step.dropped} {step.key === 'shown' ? 'more' : 'left out'}: {step.phrase}"
+              aria-label="{told(step.dropped)} {step.key === 'shown' ? 'more' : 'left out'}: {step.phrase}"
               onclick={() => look(step.key, false)}
-              >{step.key === 'shown' ? `${step.dropped} more` : `−${step.dropped}`}</button
+              >{step.key === 'shown' ? `${told(step.dropped)} more` : `−${told(step.dropped)}`}</button
             >
           {/if}
         </span>
         <span class="if quiet"
           >{step.more
-            ? `without it: ${step.more} more shown`
+            ? `without it: ${told(step.more)} more shown`
             : step.alone
-              ? `without it: ${step.alone} more`
+              ? `without it: ${told(step.alone)} more`
               : ''}</span
         >
         <svg viewBox="0 0 100 18" preserveAspectRatio="none" aria-hidden="true">

@@ -24,7 +24,8 @@
     }
   }
 
-  const count = (number: number, one: string, many = `${one}s`): string => `${number} ${number === 1 ? one : many}`;
+  const count = (number: number, one: string, many = `${one}s`): string =>
+    `${number.toLocaleString('en-GB')} ${number === 1 ? one : many}`;
 
   const consequence = (round: Round): string =>
     round.editions === 0 ? 'no widget changed' : `${count(round.editions, 'widget')} updated`;

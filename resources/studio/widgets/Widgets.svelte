@@ -144,7 +144,7 @@
   }
   li a {
     display: grid;
-    grid-template-columns: 200px 1fr;
+    grid-template-columns: 240px 1fr;
     /* The second row takes what a long sentence needs, so that name and edition stand alike everywhere. */
     grid-template-rows: auto 1fr;
     gap: 2px 24px;
