@@ -15,7 +15,13 @@ use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Support\Str;
 use Throwable;
 
-/** Reads a website in the background: that takes as long as the website does, and nobody else waits for it. */
+/**
+ * Reads a website in the background: that takes as long as the website does, and nobody else waits for it.
+ *
+ * @phpstan-type About array{
+ *     state: string, reason: string|null, found: array<string, mixed>|null, address: string, tries: int, sentAt: int
+ * }
+ */
 final class ReadWebsite implements ShouldQueue
 {
     use Queueable;
@@ -100,12 +106,10 @@ final class ReadWebsite implements ShouldQueue
         dispatch(new self($siteId, $token, $address));
     }
 
-    /**
-     * @return array{state: string, reason: string|null, found: array<string, mixed>|null, address: string, tries: int, sentAt: int}|null
-     */
+    /** @return About|null */
     private static function about(int $siteId, string $token, Repository $kept): ?array
     {
-        /** @var array{state: string, reason: string|null, found: array<string, mixed>|null, address: string, tries: int, sentAt: int}|null $about */
+        /** @var About|null $about */
         $about = $kept->get(self::key($siteId, $token));
 
         return $about;

@@ -40,7 +40,10 @@ final readonly class SiteTally
     /** @var array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}> */
     private array $classes;
 
-    /** @param  array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}>|null  $classes  as they were counted before */
+    /**
+     * @param  array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}>|null  $classes  as they were counted
+     *     before
+     */
     public function __construct(private Site $site, private Sieve $sieve, ?array $classes = null)
     {
         $this->matches = new WordMatches($site->id);

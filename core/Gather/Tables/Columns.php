@@ -14,6 +14,19 @@ final readonly class Columns
     /** Names that mean a column when they stand alone, and nothing within others. */
     private const EVERYDAY = ['when', 'where', 'about', 'from', 'best', 'local', 'time', 'user', 'site', 'land', 'type', 'genre'];
 
+    /** What nobody is shown by: where people can be reached. It is taken for no other column that is named by a part of its name. */
+    private const PRIVATE = '/\b(?:e ?mail|mail|phone|telephone|mobile|telefon|telefoon|telephone|telefono|telefone|ip)\b/u';
+
+    private const MAIL = '/^[^@\s]+@[^@\s]+$/';
+
+    /** Of cells that are sentences: so many words, and so few that are the same. */
+    private const WORDS_OF_SENTENCES = 4;
+
+    /** What stands between blanks and has a letter; of scripts without blanks, two characters. */
+    private const WORD = '/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}]{2}|(?<!\S)[^\s\p{L}]*\p{L}\S*/u';
+
+    private const DISTINCT = 0.8;
+
     /** "Ann van der Hill": words of names, and no sentence. */
     private const NAME = '/^[\p{Lu}\p{Lt}\p{Lo}][\p{L}.\'’-]*'
         .'(?:\s(?:[\p{Lu}\p{Lt}\p{Lo}][\p{L}.\'’-]*|v[ao]n|de[rnl]?|d[aiu]|l[ae]|ten|bin|al)){1,4}$/u';
@@ -21,8 +34,9 @@ final readonly class Columns
     /**
      * @param  array<string, int>  $places  index of a column by the value of Column
      * @param  array<int, string>  $reasons  why a column was taken for what it is, by index
+     * @param  list<int>  $guessed  those that were told by what stands below their names
      */
-    private function __construct(public array $places, public array $reasons)
+    private function __construct(public array $places, public array $reasons, public array $guessed = [])
     {
     }
 
@@ -43,7 +57,8 @@ final readonly class Columns
                 }
             }
         }
-        $isKnown = $places !== [];
+        $named = array_keys($reasons);
+        $isKnown = $named !== [];
         foreach (array_keys($table->header) as $index) {
             $column = isset($reasons[$index]) ? null : self::byContent($table, $index);
             if ($column !== null && ! isset($places[$column->value])) {
@@ -51,15 +66,20 @@ final readonly class Columns
                 $reasons[$index] = self::because($column);
             }
         }
-        foreach ($table->isNamed && $isKnown ? [] : [Column::Text, Column::Author] as $column) {
-            $index = isset($places[$column->value]) ? null : self::likeliest($table, $column, array_keys($reasons));
+        $isNamed = $table->isNamed && $isKnown;
+        foreach ($isNamed ? [Column::Text] : [Column::Text, Column::Author] as $column) {
+            $index = match (true) {
+                isset($places[$column->value]) => null,
+                $isNamed => self::sentences($table, array_keys($reasons)),
+                default => self::likeliest($table, $column, array_keys($reasons)),
+            };
             if ($index !== null) {
                 $places[$column->value] = $index;
                 $reasons[$index] = self::because($column);
             }
         }
 
-        return new self($places, $reasons);
+        return new self($places, $reasons, array_values(array_diff(array_keys($reasons), $named)));
     }
 
     /**
@@ -74,7 +94,7 @@ final readonly class Columns
         foreach (array_diff(array_keys($table->header), $taken) as $index) {
             $cells = array_slice($table->column($index), 0, 200);
             $worded = count(array_filter($cells, fn (string $cell): bool => preg_match('/^\P{N}*\p{L}\P{N}*$/u', $cell) === 1));
-            if ($cells !== [] && ($column === Column::Text || $worded > 0.8 * count($cells))) {
+            if ($cells !== [] && ! self::areMail($cells) && ($column === Column::Text || $worded > 0.8 * count($cells))) {
                 $lengths[$index] = array_sum(array_map(mb_strwidth(...), $cells)) / count($cells);
             }
         }
@@ -82,6 +102,40 @@ final readonly class Columns
         $index = array_key_first($lengths);
 
         return $index !== null && ($column === Column::Text ? $lengths[$index] >= 12 : $lengths[$index] < 40) ? $index : null;
+    }
+
+    /**
+     * Where others are named: of the columns that are left, the one with the most words, if they are sentences.
+     *
+     * @param  list<int>  $taken
+     */
+    private static function sentences(Table $table, array $taken): ?int
+    {
+        $words = [];
+        foreach (array_diff(array_keys($table->header), $taken) as $index) {
+            $cells = array_slice($table->column($index), 0, 200);
+            if ($cells === [] || self::areMail($cells) || count(array_unique($cells)) < self::DISTINCT * count($cells)) {
+                continue;
+            }
+            $mean = array_sum(array_map(self::words(...), $cells)) / count($cells);
+            if ($mean >= self::WORDS_OF_SENTENCES) {
+                $words[$index] = $mean;
+            }
+        }
+        arsort($words);
+
+        return array_key_first($words);
+    }
+
+    private static function words(string $cell): int
+    {
+        return (int) preg_match_all(self::WORD, $cell);
+    }
+
+    /** @param  list<string>  $cells */
+    private static function areMail(array $cells): bool
+    {
+        return count(preg_grep(self::MAIL, $cells) ?: []) > 0.5 * count($cells);
     }
 
     /**
@@ -144,6 +198,9 @@ final readonly class Columns
         if ($whole) {
             return in_array($name, $column->names(), true);
         }
+        if (preg_match(self::PRIVATE, $name) === 1) {
+            return false;
+        }
         // "reviewer full name", "date of the review": a known name as whole words within, unless it is one that any sentence has.
         foreach (array_diff($column->names(), self::EVERYDAY) as $known) {
             if (mb_strlen($known) >= 4 && preg_match('/\b'.preg_quote($known, '/').'\b/u', $name) === 1) {
@@ -167,7 +224,7 @@ final readonly class Columns
             $share(fn (string $cell): bool => preg_match('~^https?://\S+$~i', $cell) === 1) > 0.8 => Column::Url,
             $share(
                 fn (string $cell): bool => preg_match('/\d/', $cell) === 1
-                    && preg_match('/^[\d.,]+$/', $cell) !== 1
+                    && preg_match('/^\d*[.,]?\d+$/', $cell) !== 1
                     && DateReader::read(DateOrder::DayFirst->iso($cell)) !== null,
             ) > 0.8 => Column::Date,
             $share(fn (string $cell): bool => RatingText::read($cell) !== null && mb_strlen($cell) <= 12) > 0.9

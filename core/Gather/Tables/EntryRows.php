@@ -59,8 +59,14 @@ final class EntryRows
                 ? TableIsWrong::nothingKnown()
                 : TableIsWrong::noHeader((string) current(array_filter(current($table->rows) ?: [''])));
         }
-        $evident = $order ?? DateOrder::evident(self::dates($table, $columns));
         $problems = $table->problems;
+        foreach ($table->isNamed ? $columns->guessed : [] as $index) {
+            $problems[] = new Problem(
+                '',
+                'The column '.Echoed::quoted($table->header[$index])." was taken by what is in it. {$columns->reasons[$index]}",
+            );
+        }
+        $evident = $order ?? DateOrder::evident(self::dates($table, $columns));
         if ($evident === null) {
             $problems[] = new Problem(
                 '',
@@ -125,7 +131,7 @@ final class EntryRows
         if ($wrong !== []) {
             return new EntryRow($number, null, $wrong);
         }
-        $author = Words::line($cell(Column::Author));
+        $author = $this->author($cell(Column::Author), $notes);
         $saidAt = Words::line($cell(Column::SaidAt));
         $own = Words::line($cell(Column::Id));
         $id = Identity::unique(
@@ -187,6 +193,22 @@ final class EntryRows
 
             return null;
         }
+    }
+
+    /**
+     * What is shown as a name: an address of e-mail is none, and nobody's to publish.
+     *
+     * @param  list<string>  $notes
+     */
+    private function author(string $written, array &$notes): ?string
+    {
+        if (preg_match('/^[^@\s]+@[^@\s]+\.[^@\s]+$/', trim($written)) === 1) {
+            $notes[] = 'Its author is an e-mail address, which is not shown as a name; it was left out.';
+
+            return null;
+        }
+
+        return Words::line($written);
     }
 
     /** @param  list<string>  $wrong */

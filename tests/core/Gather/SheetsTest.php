@@ -7,6 +7,8 @@ namespace Tests\core\Gather;
 use DateTimeZone;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Reading;
+use Gnomic\Gather\Tables\Column;
+use Gnomic\Gather\Tables\Columns;
 use Gnomic\Gather\Tables\EntryRows;
 use Gnomic\Gather\Tables\Sheet;
 use Gnomic\Gather\Tables\Table;
@@ -57,6 +59,33 @@ final class SheetsTest extends TestCase
             yield "then \"$total\"" => ["author;date;rating;text\nJo;2026-01-13;5;Great, really\nAl;2026-01-14;4;Fine\n$total\n", $rows, 'as totals do'];
         }
         yield 'an author whose name is a total' => ["author,rating,text\nJo,5,Fine\nTotal Strangers,4,Very fine\n", ['Jo//5/Fine', 'Total Strangers//4/Very fine']];
+        yield 'where people can be reached is no name and no address' => [
+            "Timestamp,Email Address,Phone of the guest,Reviewer e-mail,How many stars?,Your name,What did you like?\n"
+                ."2026-01-13,jo@quillmoor.example,555 0101,jo@quillmoor.example,5,Jo,\"Great, really\"\n"
+                ."2026-01-14,al@quillmoor.example,555 0102,al@quillmoor.example,4,Al,Fine\n",
+            $rows,
+        ];
+        yield 'nor shown as one' => [
+            "author,rating,text\njo@quillmoor.example,5,Fine\nJo @ work,4,Fine too\n",
+            ['//5/Fine', 'Jo @ work//4/Fine too'],
+            'row 2: Its author is an e-mail address',
+        ];
+        yield 'sentences under a name that nobody knows' => [
+            "author,rating,seen by,since 2026\nJo,5,Ann Hill,We saw the rings of Saturn\nAl,4,Ann Hill,The soup was warm and good\n",
+            ['Jo//5/We saw the rings of Saturn', 'Al//4/The soup was warm and good'],
+            'The column "since 2026" was taken by what is in it. It holds sentences.',
+        ];
+        yield 'no sentences under such names' => [
+            "author,rating,ticket,changed\nJo,5,Adult evening tour with soup,2026-01-13\nAl,4,Adult evening tour with soup,2026-01-14\n",
+            ['Jo/0113/5/', 'Al/0114/4/'],
+            'The column "changed" was taken by what is in it. It holds dates.',
+        ];
+        yield 'in Russian' => ["Имя;Оценка;Дата;Отзыв\nАнна;5;12.01.2026;Очень красиво\n", ['Анна/0112/5/Очень красиво']];
+        yield 'in Polish, days told by what they are' => [
+            "Imię i nazwisko;Ocena;Kiedy;Treść\nEwa Lis;4,5;12.01.2026;Ładnie\n",
+            ['Ewa Lis/0112/4.5/Ładnie'],
+            'It holds dates',
+        ];
         yield 'no names' => ["Jo Moss,2026-01-13,5,\"We had a wonderful evening, thanks\"\nAl Hill,2026-01-14,4,The telescope was huge and so was the queue\n",
             ['Jo Moss/0113/5/We had a wonderful evening, thanks', 'Al Hill/0114/4/The telescope was huge and so was the queue'], 'No row names the columns'];
         yield 'no names, but numbers' => [
@@ -101,5 +130,13 @@ final class SheetsTest extends TestCase
                 yield $row => [str_repeat('x', 190_000)];
             }
         })());
+    }
+
+    public function test_the_names_of_columns_are_written_as_they_are_compared(): void
+    {
+        foreach (Column::cases() as $column) {
+            self::assertSame(array_map(Columns::folded(...), $column->names()), $column->names(), $column->value);
+            self::assertSame(array_unique($column->names()), $column->names(), $column->value);
+        }
     }
 }
