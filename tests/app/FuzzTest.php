@@ -102,8 +102,8 @@ final class FuzzTest extends TestCase
         $asked = 0;
         foreach ($operations as $number => [$method, $path, $parameters, $schema, $isForm]) {
             foreach (self::oddities() as $index => $oddity) {
-                // Every second of them here, and the others at the next; a longer game plays all.
-                if (($number + $index) % 2 === 1) {
+                // Every third of them here, and the others at the next two; a longer game plays all.
+                if (($number + $index) % 3 !== 0) {
                     continue;
                 }
                 foreach ($parameters as $parameter) {
@@ -129,7 +129,7 @@ final class FuzzTest extends TestCase
             $given = array_map(fn (array $one): mixed => $this->odd(1), array_column($parameters, null, 'name'));
             $this->ask($method, $path, $given, $parameters, $body, $asked, $isForm);
         }
-        self::assertGreaterThan(2000, $asked);
+        self::assertGreaterThan(1500, $asked);
     }
 
     /**

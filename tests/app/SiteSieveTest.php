@@ -109,12 +109,14 @@ final class SiteSieveTest extends TestCase
             self::assertEquals($plain->selection(), $found->selection(), (string) json_encode($json));
             self::assertEquals($plain->tally->overall(), $found->tally()->overall());
             self::assertSame($plain->tally->lacking(), $found->tally()->lacking());
-            $everything = Honesty::everything(BriefReader::read($json))->criteria;
-            self::assertEquals(
-                SiteSieve::of($site, $everything, $at)->selection(),
-                $found->alongside($everything)->selection(),
-                'counted alongside as if counted alone',
-            );
+            if ($round % 8 === 0) {
+                $everything = Honesty::everything(BriefReader::read($json))->criteria;
+                self::assertEquals(
+                    SiteSieve::of($site, $everything, $at)->selection(),
+                    $found->alongside($everything)->selection(),
+                    'counted alongside as if counted alone',
+                );
+            }
             $verdicts = [];
             foreach ($plain->verdicts() as $verdict) {
                 $verdicts[$verdict->id] = $verdict;
