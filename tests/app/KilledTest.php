@@ -194,7 +194,8 @@ final class KilledTest extends TestCase
     private function writeFeed(int $items): void
     {
         $all = implode('', array_map(
-            fn (int $number): string => "<item><guid>p$number</guid><title>Post number $number</title></item>",
+            fn (int $number): string => "<item><guid>p$number</guid><title>Post number $number</title><description>Words of number "
+                ."$number, which is like no other in the feed.</description></item>",
             range(1, $items),
         ));
         file_put_contents("$this->data/feed.xml", "<rss version=\"2.0\"><channel><title>T</title>$all</channel></rss>");
@@ -279,30 +280,7 @@ final class KilledTest extends TestCase
 
     public function test_a_round(): void
     {
-        $items = implode(
-            '',
-            array_map(
-                fn (int $number): string => "<item><guid>p$number</guid><title>Post $number</title><description>Words of post number "
-                    ."$number, which is like no other in the feed.</description></item>",
-                range(1, 4_000),
-            ),
-        );
-        file_put_contents(
-            "$this->data/feed.php",
-            '<?php header("Content-Type: application/rss+xml"); echo file_get_contents(__DIR__."/feed.xml");',
-        );
-        file_put_contents("$this->data/feed.xml", "<rss version=\"2.0\"><channel><title>T</title>$items</channel></rss>");
-        $server = new Process([PHP_BINARY, '-S', '127.0.0.1:'.$this->port(), "$this->data/feed.php"]);
-        $server->start();
-        for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $this->port()) === false; $try++) {
-            usleep(50_000);
-        }
-        $this->sql(
-            "INSERT INTO sources (id, site_id, key, name, channel, address, cadence, next_at) VALUES (1, 1, 'feed', 'Feed', 'feed', "
-                ."'http://127.0.0.1:"
-                .$this->port()
-                ."/', 3600, '2026-01-01')",
-        );
+        $server = $this->feedOf(4_000);
         // The round has told what it read, and is writing it.
         $this->kill(
             $this->php('artisan', 'gnomic:round', 'feed'),
