@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Text;
 
+use UConverter;
+
 /** Bytes to UTF-8: the byte order mark first, then what was declared, then what the bytes themselves show. */
 final readonly class Charset
 {
@@ -17,6 +19,19 @@ final readonly class Charset
 
     /** Ways of writing bytes that PHP lists among the encodings. */
     private const NO_CHARSETS = ['BASE64', 'UUENCODE', 'HTML-ENTITIES', 'Quoted-Printable', '7bit', '8bit'];
+
+    /** Encodings of the WHATWG's Encoding standard that mbstring has not and ICU has; by the name that declares them. */
+    private const OF_ICU = [
+        'windows-1250' => 'windows-1250', 'cp1250' => 'windows-1250', 'x-cp1250' => 'windows-1250',
+        'windows-1253' => 'windows-1253', 'cp1253' => 'windows-1253', 'x-cp1253' => 'windows-1253',
+        'windows-1255' => 'windows-1255', 'cp1255' => 'windows-1255', 'x-cp1255' => 'windows-1255',
+        'windows-1256' => 'windows-1256', 'cp1256' => 'windows-1256', 'x-cp1256' => 'windows-1256',
+        'windows-1257' => 'windows-1257', 'cp1257' => 'windows-1257', 'x-cp1257' => 'windows-1257',
+        'windows-1258' => 'windows-1258', 'cp1258' => 'windows-1258', 'x-cp1258' => 'windows-1258',
+        'windows-874' => 'windows-874', 'tis-620' => 'windows-874', 'iso-8859-11' => 'windows-874', 'dos-874' => 'windows-874',
+        'macintosh' => 'macintosh', 'mac' => 'macintosh', 'x-mac-roman' => 'macintosh',
+        'x-mac-cyrillic' => 'x-mac-cyrillic', 'x-mac-ukrainian' => 'x-mac-cyrillic',
+    ];
 
     private function __construct(public string $text, public string $name, public ?string $problem)
     {
@@ -65,7 +80,7 @@ final readonly class Charset
 
     /**
      * What bytes that are not UTF-8 are, by what they show (common practice): Japanese is full of kana, other East Asian encodings have
-     * their bytes in pairs, Cyrillic ones in long runs; the rest is Windows-1252.
+     * their bytes in pairs, Cyrillic ones in long runs, Polish has letters where others have signs; the rest is Windows-1252.
      */
     private static function guessed(string $bytes): string
     {
@@ -93,12 +108,24 @@ final readonly class Charset
             };
         }
 
-        return $high > 0 && $inRuns > 0.8 * $high && preg_match_all('/[\xC0-\xFF]{3,}/', $sample) > 3 ? 'Windows-1251' : 'Windows-1252';
+        // What are signs in Western Europe ("³", "¹", "¿") are letters in Poland, where they stand within words.
+        $within = (int) preg_match_all('/[a-z\x80-\xFF][\xB3\xB9\xBF](?=[a-z\x80-\xFF])/i', $sample);
+
+        return match (true) {
+            $high > 0 && $inRuns > 0.8 * $high && preg_match_all('/[\xC0-\xFF]{3,}/', $sample) > 3 => 'Windows-1251',
+            $within > 0.1 * $high && $within > 1 => 'windows-1250',
+            default => 'Windows-1252',
+        };
     }
 
     private static function as(string $bytes, string $name, ?string $problem): self
     {
-        $text = $name === 'UTF-8' ? $bytes : (string) mb_convert_encoding($bytes, 'UTF-8', $name);
+        $text = match (true) {
+            $name === 'UTF-8' => $bytes,
+            // Where ICU has several of that name it takes the usual one, and remarks on it.
+            in_array($name, self::OF_ICU, true) => (string) @UConverter::transcode($bytes, 'UTF-8', $name),
+            default => (string) mb_convert_encoding($bytes, 'UTF-8', $name),
+        };
 
         return new self(mb_scrub($text, 'UTF-8'), $name, $problem);
     }
@@ -132,8 +159,12 @@ final readonly class Charset
             'shift_jis', 'shift-jis', 'sjis', 'x-sjis', 'windows-31j' => 'SJIS-win',
             'gb2312', 'gbk', 'gb18030' => 'GB18030',
             'euc-kr', 'ks_c_5601-1987' => 'UHC',
+            'iso-8859-9', 'latin5', 'windows-1254', 'cp1254' => 'Windows-1254',
             default => $name,
         };
+        if (isset(self::OF_ICU[$name])) {
+            return self::OF_ICU[$name];
+        }
         foreach (array_diff(mb_list_encodings(), self::NO_CHARSETS) as $encoding) {
             if (strcasecmp($encoding, $name) === 0 || in_array($name, array_map(strtolower(...), mb_encoding_aliases($encoding)), true)) {
                 return $encoding;
@@ -145,6 +176,6 @@ final readonly class Charset
 
     private static function singleByte(string $name): bool
     {
-        return preg_match('/^(Windows-125|ISO-8859|KOI8|CP866|CP850|ArmSCII|ASCII|7bit|8bit)/i', $name) === 1;
+        return preg_match('/^(Windows-(?:125|874)|macintosh|x-mac|ISO-8859|KOI8|CP866|CP850|ArmSCII|ASCII|7bit|8bit)/i', $name) === 1;
     }
 }

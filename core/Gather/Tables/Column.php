@@ -28,8 +28,8 @@ enum Column: string
     case Picture = 'picture';
 
     /**
-     * Names by which people call such a column, in English, German, French, Spanish, Italian, Dutch, Portuguese, Polish, Russian,
-     * Swedish, Danish, Turkish, Arabic, Korean, Japanese and Chinese; folded: no accents, no case.
+     * Names by which people call such a column, in the languages of Europe, in Turkish, Arabic, Korean, Japanese and Chinese
+     * (from memory); folded: no accents, no case.
      *
      * @return list<string>
      */
@@ -90,6 +90,12 @@ enum Column: string
                 '작성자',
                 '닉네임',
                 'الاسم',
+                'jmeno',
+                'nev',
+                'nimi',
+                'nume',
+                'ονομα',
+                "ім'я",
             ],
             self::Role => [
                 'role',
@@ -142,6 +148,7 @@ enum Column: string
                 'miasto',
                 'город',
                 'sehir',
+                'mesto',
             ],
             self::SaidAt => [
                 'said at',
@@ -211,6 +218,8 @@ enum Column: string
                 '날짜',
                 '작성일',
                 'التاريخ',
+                'paivamaara',
+                'ημερομηνια',
             ],
             self::Rating => [
                 'rating',
@@ -264,6 +273,11 @@ enum Column: string
                 '평점',
                 '별점',
                 'التقييم',
+                'hodnoceni',
+                'ertekeles',
+                'arvosana',
+                'βαθμολογια',
+                'оцінка',
             ],
             self::Best => [
                 'best',
@@ -307,6 +321,9 @@ enum Column: string
                 'baslik',
                 '제목',
                 'العنوان',
+                'nadpis',
+                'otsikko',
+                'nazev',
             ],
             self::Text => [
                 'text',
@@ -392,6 +409,17 @@ enum Column: string
                 '후기',
                 '내용',
                 'التعليق',
+                'recenze',
+                'komentar',
+                'velemeny',
+                'szoveg',
+                'arvio',
+                'teksti',
+                'recenzie',
+                'comentariu',
+                'σχολιο',
+                'κριτικη',
+                'відгук',
             ],
             self::Reply => [
                 'reply',

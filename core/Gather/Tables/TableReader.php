@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Tables;
 
+use Gnomic\Gather\Language\Languages;
 use Gnomic\Gather\Problem;
 use Gnomic\Text\Charset;
 
 /** Reads a table from bytes by what they are, not by the name of the file. */
 final class TableReader
 {
+    /** Languages that are written in Windows-1250 where they are not in Unicode. */
+    private const OF_CENTRAL_EUROPE = ['cs', 'sk', 'pl', 'hu', 'ro', 'hr', 'sl', 'bs'];
+
+    /** Characters by which a language is told. */
+    private const SAMPLE = 5_000;
+
     /** @throws TableIsWrong */
     public static function read(string $bytes): Table
     {
@@ -78,7 +85,10 @@ final class TableReader
         );
     }
 
-    /** Tables declare no encoding: UTF-16 without a mark shows by its zeros, anything else that is not UTF-8 is Windows-1252. */
+    /**
+     * Tables declare no encoding: UTF-16 without a mark shows by its zeros, others by their bytes; those of Western and of Central
+     * Europe by the language that they make.
+     */
     private static function decoded(string $bytes): Charset
     {
         $head = substr($bytes, 0, 400);
@@ -89,6 +99,10 @@ final class TableReader
             && $zeros * 3 > strlen($head);
         $name = $isWide ? ($head[0] === "\0" ? 'UTF-16BE' : 'UTF-16LE') : null;
 
-        return Charset::decoded($bytes, $name);
+        $charset = Charset::decoded($bytes, $name);
+        $central = $charset->name === 'Windows-1252' ? Charset::decoded($bytes, 'windows-1250') : $charset;
+        $language = $central === $charset ? null : Languages::of(mb_substr($central->text, 0, self::SAMPLE));
+
+        return in_array($language, self::OF_CENTRAL_EUROPE, true) ? $central : $charset;
     }
 }

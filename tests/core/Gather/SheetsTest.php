@@ -16,6 +16,7 @@ use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Gather\Tables\TableReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use UConverter;
 
 /** What is a table among the rows of a file, as people keep them: titles, remarks, totals, no names, several sheets. */
 final class SheetsTest extends TestCase
@@ -130,6 +131,26 @@ final class SheetsTest extends TestCase
                 yield $row => [str_repeat('x', 190_000)];
             }
         })());
+    }
+
+    public function test_the_encoding_of_a_table_is_told_by_the_language_that_it_makes(): void
+    {
+        foreach ([
+            'windows-1250' => [
+                'Nádherný večer pod hvězdami, určitě přijedeme znovu', 'Piękna wystawa, byłem zachwycony, wspaniały wieczór',
+                'Nagyon szép este volt, köszönjük szépen, gyönyörű hegyek',
+            ],
+            'windows-1252' => [
+                'Très bon accueil à l’entrée, une soirée magnifique où l’on a vu Saturne', 'Ein schöner Abend, herzlichen Dank für die Führung',
+                'Una noche preciosa, volveremos el próximo año con los niños', 'A lovely evening at the café, £20 well spent',
+            ],
+        ] as $encoding => $texts) {
+            foreach ($texts as $text) {
+                $bytes = (string) @UConverter::transcode("author;rating;text\nJo;5;\"$text\"\n", $encoding, 'UTF-8');
+                self::assertFalse(mb_check_encoding($bytes, 'UTF-8'), 'a case in point');
+                self::assertSame(["Jo//5/$text"], self::told(self::reading($bytes)), $encoding);
+            }
+        }
     }
 
     public function test_the_names_of_columns_are_written_as_they_are_compared(): void
