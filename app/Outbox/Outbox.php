@@ -98,10 +98,15 @@ final class Outbox
         return [now()->getTimestamp() + 1, now()->getTimestamp() + self::LONGEST_WAIT];
     }
 
-    /** Whether something of a widget waits. */
-    public function has(Widget $widget): bool
+    /** @return list<int> widgets of a site of which something waits that is theirs alone */
+    public function widgets(int $siteId): array
     {
-        return DB::table('outbox')->where('site_id', $widget->site_id)->where('what->widget', $widget->id)->exists();
+        return array_values(
+            DB::table('outbox')->where('site_id', $siteId)->whereNotNull('what->widget')
+                ->get('what->widget as widget')
+                ->map(fn (object $row): int => (int) $row->widget)
+                ->all(),
+        );
     }
 
     /** Sends a worker to every site for which something waits; what was killed half way goes on by this. @return int how many sites */

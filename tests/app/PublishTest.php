@@ -9,6 +9,7 @@ use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Widget;
 use App\Outbox\Outbox;
+use App\Outbox\Renders;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
@@ -17,6 +18,7 @@ use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 
 final class PublishTest extends TestCase
@@ -103,6 +105,31 @@ final class PublishTest extends TestCase
         $this->store($dome, [$this->review(2, 5, 'Only here.')]);
         self::assertSame(1, $rendered);
         self::assertStringContainsString('Only here.', $this->file('domegood01', 'widget.html'));
+    }
+
+    public function test_whoever_waits_for_an_edition_never_reads_that_none_is_made_and_none_is_there(): void
+    {
+        Queue::fake();
+        $site = $this->site();
+        $this->store($this->source($site), [$this->review(1, 5)]);
+        $this->actingAs($this->ownerOf($site));
+        $at = PHP_INT_MAX;
+        $asked = 0;
+        $work = function () use (&$at, &$asked, $site): void {
+            if (++$asked === $at) {
+                $this->app->make(Renders::class)->workOff($site->id);
+            }
+        };
+        DB::listen($work);
+        for ($query = 1; $query < 40 && ($query === 1 || $asked >= $query - 1); $query++) {
+            $widget = $site->widgets()->create(['key' => "between$query", 'name' => 'x', 'brief' => BriefReader::read(['version' => 1])->toArray()]);
+            app(Outbox::class)->widget($widget, $widget->draft(), 'By hand');
+            [$asked, $at] = [0, $query];
+            $told = $this->getJson("/api/widgets/$widget->key")->assertOk();
+            $at = PHP_INT_MAX;
+            self::assertTrue($told->json('publishing') || $told->json('edition.number') === 1, "after query $query");
+        }
+        self::assertGreaterThan(4, $query, 'it was made between any two queries of the answer');
     }
 
     public function test_the_figure_never_moves_with_the_filter(): void

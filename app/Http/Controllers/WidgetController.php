@@ -21,16 +21,23 @@ final class WidgetController
     /** Of keys: none that is taken for another. */
     private const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
 
-    public function index(Site $site): JsonResponse
+    public function index(Site $site, Outbox $outbox): JsonResponse
     {
-        return new JsonResponse(
-            ['widgets' => WidgetResource::collection($site->widgets()->with(['edition', 'site'])->orderBy('id')->get())],
-        );
+        $waiting = $outbox->widgets($site->id);
+        $query = $site->widgets();
+        $query->with(['edition', 'site'])->orderBy('id');
+
+        return new JsonResponse(['widgets' => $query->get()->map(
+            fn (Widget $widget): WidgetResource => new WidgetResource($widget, in_array($widget->id, $waiting, true)),
+        )]);
     }
 
-    public function show(Site $site, string $key): WidgetResource
+    public function show(Site $site, Outbox $outbox, string $key): WidgetResource
     {
-        return WidgetResource::make($this->found($site, $key));
+        $waiting = $outbox->widgets($site->id);
+        $widget = $this->found($site, $key);
+
+        return new WidgetResource($widget, in_array($widget->id, $waiting, true));
     }
 
     /** A new widget starts with the usual: the ten newest entries, in a carousel, three across. */
@@ -45,7 +52,7 @@ final class WidgetController
             'brief' => $brief->toArray(),
         ]);
 
-        return WidgetResource::make($widget->refresh())->response()->setStatusCode(JsonResponse::HTTP_CREATED);
+        return (new WidgetResource($widget->refresh(), false))->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
     public function update(Request $request, Site $site, Outbox $outbox, string $key): WidgetResource
@@ -64,7 +71,7 @@ final class WidgetController
             }
         });
 
-        return WidgetResource::make($widget);
+        return $this->show($site, $outbox, $key);
     }
 
     /**
@@ -92,7 +99,7 @@ final class WidgetController
         $widget = $this->found($site, $key);
         $outbox->widget($widget, $widget->draft(), 'By hand');
 
-        return WidgetResource::make($this->found($site, $key))->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
+        return $this->show($site, $outbox, $key)->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
     }
 
     /**

@@ -6,7 +6,6 @@ namespace App\Http\Resources;
 
 use App\Bench\SentenceContexts;
 use App\Models\Widget;
-use App\Outbox\Outbox;
 use Gnomic\Brief\Sentence;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -15,6 +14,12 @@ use Illuminate\Http\Resources\Json\JsonResource;
 final class WidgetResource extends JsonResource
 {
     public static $wrap = null;
+
+    /** @param  bool  $publishing  whether an edition is being made; asked before the widget was read, so that none is missed between */
+    public function __construct(Widget $widget, private readonly bool $publishing)
+    {
+        parent::__construct($widget);
+    }
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
@@ -27,7 +32,7 @@ final class WidgetResource extends JsonResource
             'name' => $this->name,
             'brief' => $brief->toArray(),
             'sentence' => Sentence::short($brief, app(SentenceContexts::class)->brief($this->site, $brief)),
-            'publishing' => app(Outbox::class)->has($this->resource),
+            'publishing' => $this->publishing,
             'edition' => $edition === null ? null : [
                 'number' => $edition->number,
                 'hash' => $edition->hash,
