@@ -121,15 +121,17 @@ final class PublishTest extends TestCase
             }
         };
         DB::listen($work);
-        for ($query = 1; $query < 40 && ($query === 1 || $asked >= $query - 1); $query++) {
+        $met = 0;
+        foreach (range(1, 20) as $query) {
             $widget = $site->widgets()->create(['key' => "between$query", 'name' => 'x', 'brief' => BriefReader::read(['version' => 1])->toArray()]);
             app(Outbox::class)->widget($widget, $widget->draft(), 'By hand');
             [$asked, $at] = [0, $query];
             $told = $this->getJson("/api/widgets/$widget->key")->assertOk();
             $at = PHP_INT_MAX;
             self::assertTrue($told->json('publishing') || $told->json('edition.number') === 1, "after query $query");
+            $met += $asked >= $query ? 1 : 0;
         }
-        self::assertGreaterThan(4, $query, 'it was made between any two queries of the answer');
+        self::assertGreaterThan(4, $met, 'it was made between any two queries of the answer');
     }
 
     public function test_the_figure_never_moves_with_the_filter(): void
