@@ -6,6 +6,7 @@ namespace App\Database;
 
 use Illuminate\Database\SQLiteConnection;
 use PDOException;
+use Throwable;
 
 /**
  * A transaction waits for its turn to write before it reads anything. Begun as usual, one that reads first and writes then
@@ -27,5 +28,40 @@ final class WritingConnection extends SQLiteConnection
 
             throw $exception;
         }
+    }
+
+    /** @param  int  $toLevel */
+    protected function performRollBack($toLevel): void
+    {
+        $toLevel === 0 ? $this->settle() : parent::performRollBack($toLevel);
+    }
+
+    /**
+     * @param  int  $currentAttempt
+     * @param  int  $maxAttempts
+     */
+    protected function handleCommitTransactionException(Throwable $e, $currentAttempt, $maxAttempts): void
+    {
+        $this->settle();
+        parent::handleCommitTransactionException($e, $currentAttempt, $maxAttempts);
+    }
+
+    /**
+     * Ends a transaction that went wrong, whether the database is still within it or, as on a full disk, has left it by
+     * itself: either way the next one can begin, for whoever works on with this connection.
+     */
+    private function settle(): void
+    {
+        $pdo = $this->getPdo();
+        if (! $pdo->inTransaction()) {
+            return;
+        }
+        try {
+            $pdo->exec('ROLLBACK');
+        } catch (PDOException) {
+            // the database has done so itself
+        }
+        $pdo->exec('BEGIN');
+        $pdo->rollBack();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Database\DiskIsFull;
 use App\Fetching\FetchFailed;
 use App\Pictures\PictureIsWrong;
 use Gnomic\Brief\BriefIsWrong;
@@ -12,7 +13,9 @@ use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Json\MemberIsWrong;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use PDOException;
+use Symfony\Component\HttpFoundation\Response;
 use Throwable;
 
 /** What goes wrong with what an owner gave, as an answer: once for all, so that no controller catches anything. */
@@ -37,9 +40,9 @@ final class Problems
         ));
         $exceptions->render(fn (TableIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
         $exceptions->dontReportWhen(self::isBusy(...));
-        $exceptions->render(fn (PDOException $fault): ?JsonResponse => match (true) {
+        $exceptions->render(fn (Throwable $fault, Request $request): ?Response => match (true) {
             self::isBusy($fault) => self::busy(),
-            str_contains($fault->getMessage(), 'disk is full') => self::full(),
+            DiskIsFull::caused($fault) => self::full($request),
             default => null,
         });
         $exceptions->render(fn (PictureIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
@@ -61,15 +64,11 @@ final class Problems
         );
     }
 
-    private static function full(): JsonResponse
+    private static function full(Request $request): Response
     {
-        return new JsonResponse(
-            [
-                'message' => 'Gnomic cannot write: its disk is full. What is on your pages stays there. '
-                    .'Make room on the disk, then try again.',
-            ],
-            JsonResponse::HTTP_SERVICE_UNAVAILABLE,
-        );
+        return $request->is('api/*')
+            ? new JsonResponse(['message' => DiskIsFull::MESSAGE], Response::HTTP_SERVICE_UNAVAILABLE)
+            : new Response(DiskIsFull::MESSAGE."\n", Response::HTTP_SERVICE_UNAVAILABLE, ['Content-Type' => 'text/plain; charset=utf-8']);
     }
 
     /** @param  array<string, mixed>  $more */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Database\DiskIsFull;
 use App\Entries\EntryStore;
 use App\Locks\HostLocks;
 use App\Models\Import;
@@ -50,7 +51,9 @@ final class ApplyTable implements ShouldQueue
         }
         Import::query()->whereKey($this->import)->where('state', 'importing')->update([
             'state' => 'ready',
-            'reason' => 'It was broken off half way; nothing of it was applied. Start it again.',
+            'reason' => $fault !== null && DiskIsFull::caused($fault)
+                ? 'Gnomic’s disk is full; nothing of it was applied. Make room on the disk, then start it again.'
+                : 'It was broken off half way; nothing of it was applied. Start it again.',
         ]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Channels\Channels;
+use App\Database\DiskIsFull;
 use App\Entries\EntryStore;
 use App\Locks\HostLocks;
 use App\Models\Import;
@@ -63,7 +64,9 @@ final class LookAtTable implements ShouldQueue
         }
         Import::query()->whereKey($this->import)->where('state', 'looking')->update([
             'state' => 'failed',
-            'reason' => 'Gnomic stumbled over the file; nothing was imported. The details are in its log.',
+            'reason' => $fault !== null && DiskIsFull::caused($fault)
+                ? 'Gnomic’s disk is full; nothing was imported. Make room on the disk, then hand the file over again.'
+                : 'Gnomic stumbled over the file; nothing was imported. The details are in its log.',
         ]);
     }
 

@@ -21,6 +21,7 @@ use App\Editions\Renderer;
 use App\Editions\StyleSheets;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
+use App\Http\KeptSessions;
 use App\Listing\Export;
 use App\Locks\HostLocks;
 use App\Members\SignIn;
@@ -34,7 +35,9 @@ use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\Facades\Vite;
@@ -161,6 +164,11 @@ final class GnomicServiceProvider extends ServiceProvider
         Model::preventLazyLoading(false);
         View::addNamespace('widget', resource_path('widget'));
         $this->ownAddresses();
+        Session::extend('file', fn (Application $app): KeptSessions => new KeptSessions(
+            $app->make(Filesystem::class),
+            (string) config('session.files'),
+            (int) config('session.lifetime'),
+        ));
     }
 
     /** Every address is built from the one that the owner has set, whatever name a request came by. */

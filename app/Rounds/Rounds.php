@@ -7,6 +7,7 @@ namespace App\Rounds;
 use App\Channels\CacheValidators;
 use App\Channels\Channels;
 use App\Channels\Gathered;
+use App\Database\DiskIsFull;
 use App\Entries\EntryStore;
 use App\Fetching\FetchFailed;
 use App\Locks\HostLocks;
@@ -98,7 +99,9 @@ final readonly class Rounds
             return $this->failed(
                 $source,
                 $round,
-                'Gnomic stumbled over the answer; nothing was changed, and it is tried again by itself. The details are in its log.',
+                DiskIsFull::caused($fault)
+                    ? 'Gnomic’s disk is full; nothing was changed. Make room on the disk: it is tried again by itself.'
+                    : 'Gnomic stumbled over the answer; nothing was changed, and it is tried again by itself. The details are in its log.',
                 null,
             );
         }

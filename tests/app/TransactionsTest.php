@@ -76,4 +76,29 @@ final class TransactionsTest extends TestCase
         }
         self::assertSame(['late'], $ours->table('things')->pluck('name')->all());
     }
+
+    /** As on a full disk: the commit fails and the transaction stays, or the database has already left it (sqlite.org/lang_transaction.html). */
+    public function test_one_that_cannot_end_leaves_the_connection_fit_for_the_next(): void
+    {
+        $this->pdo()->exec('CREATE TABLE parts (thing TEXT REFERENCES things (name) DEFERRABLE INITIALLY DEFERRED, UNIQUE (thing)); '
+            .'CREATE UNIQUE INDEX names ON things (name)');
+        $ours = new WritingConnection($this->pdo());
+        $ours->statement('PRAGMA foreign_keys = ON');
+        $wrongs = [
+            'FOREIGN KEY' => fn (): bool => $ours->table('parts')->insert(['thing' => 'of nothing']),
+            'UNIQUE' => fn (): bool => $ours->statement("INSERT OR ROLLBACK INTO things VALUES ('twice'), ('twice')"),
+        ];
+        foreach ($wrongs as $words => $wrong) {
+            try {
+                $ours->transaction($wrong);
+                self::fail('It was taken.');
+            } catch (PDOException $exception) {
+                self::assertStringContainsString($words, $exception->getMessage(), 'what was wrong, not what followed from it');
+            }
+            self::assertSame(0, $ours->transactionLevel());
+            $ours->transaction(fn (): bool => $ours->table('things')->insert(['name' => "after $words"]));
+            self::assertSame("after $words", $this->pdo()->query('SELECT name FROM things ORDER BY rowid DESC')->fetchColumn());
+        }
+        self::assertSame(2, $ours->table('things')->count());
+    }
 }

@@ -17,6 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Validation\Rule;
 
@@ -30,14 +31,19 @@ final class ImportController
         $given = $request->validate(['kind' => ['required', 'in:entries,subjects'], 'file' => ['required', 'file', 'max:10240']]);
         /** @var UploadedFile $file */
         $file = $given['file'];
-        $import = $site->imports()->create([
-            'kind' => $given['kind'],
-            'name' => mb_substr($file->getClientOriginalName(), 0, 200),
-            'state' => 'looking',
-        ]);
-        File::ensureDirectoryExists(dirname($import->file()));
-        File::copy((string) $file->getRealPath(), $import->file());
-        LookAtTable::dispatch($import->id);
+        // All of it or nothing: an import whose file found no room would be looked at for ever.
+        $import = DB::transaction(function () use ($site, $given, $file): Import {
+            $import = $site->imports()->create([
+                'kind' => $given['kind'],
+                'name' => mb_substr($file->getClientOriginalName(), 0, 200),
+                'state' => 'looking',
+            ]);
+            File::ensureDirectoryExists(dirname($import->file()));
+            File::copy((string) $file->getRealPath(), $import->file());
+            LookAtTable::dispatch($import->id);
+
+            return $import;
+        });
 
         return ImportResource::make($import->refresh())->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
