@@ -15,7 +15,8 @@ final class DiskIsFull
     private const WORDS = '/disk is full|disk I\/O error|unable to open database file|No space left on device'
         .'|out of free disk space|Disk quota exceeded/i';
 
-    public const MESSAGE = 'Gnomic cannot write: its disk is full. What is on your pages stays there. Make room on the disk, then try again.';
+    public const MESSAGE = 'Gnomic cannot write: its disk is full. What is on your pages stays there. '
+        .'Make room on the disk, then try again.';
 
     public static function caused(Throwable $fault): bool
     {
