@@ -12,7 +12,7 @@ use Throwable;
  */
 final class DiskIsFull
 {
-    private const WORDS = '/disk is full|disk I\/O error|unable to open database file|No space left on device'
+    private const WORDS = '/disk (?:is|may be) full|disk I\/O error|unable to open database file|No space left on device'
         .'|out of free disk space|Disk quota exceeded/i';
 
     public const MESSAGE = 'Gnomic cannot write: its disk is full. What is on your pages stays there. '

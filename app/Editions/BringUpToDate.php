@@ -172,7 +172,8 @@ final readonly class BringUpToDate implements Renders
         } catch (Throwable $fault) {
             if ($widget->newQuery()->whereKey($widget->id)->exists()) {
                 report($fault);
-                $this->outbox->failed($widget, $brief, $cause, 1 + max(0, ...array_map(fn (Task $task): int => $task->tries, $tasks)));
+                $tries = 1 + max(0, ...array_map(fn (Task $task): int => $task->tries, $tasks));
+                $this->outbox->failed($widget, $brief, $cause, $tries, $fault);
             }
 
             return false;

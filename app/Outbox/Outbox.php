@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Outbox;
 
+use App\Database\DiskIsFull;
 use App\Models\Site;
 use App\Models\Widget;
 use Gnomic\Brief\Brief;
 use Illuminate\Support\Facades\DB;
+use Throwable;
 
 /**
  * What has to be rendered, written down with the change that makes it necessary, in the same transaction: whatever is killed in
@@ -20,6 +22,9 @@ final class Outbox
 
     /** Seconds. */
     private const LONGEST_WAIT = 300;
+
+    /** Seconds to a next try where all that is wanting is room on the disk: somebody may be making it now. */
+    private const WAIT_FOR_ROOM = 30;
 
     /**
      * Entries changed.
@@ -80,15 +85,16 @@ final class Outbox
     }
 
     /** A widget could not be rendered: it is tried again later, the later the more often it has failed. */
-    public function failed(Widget $widget, ?Brief $brief, string $cause, int $tries): void
+    public function failed(Widget $widget, ?Brief $brief, string $cause, int $tries, Throwable $fault): void
     {
+        $longest = DiskIsFull::caused($fault) ? self::WAIT_FOR_ROOM : self::LONGEST_WAIT;
         $this->write(
             $widget->site_id,
             ['widget' => $widget->id, 'brief' => $brief?->toArray()],
             $cause,
             null,
             $tries,
-            now()->getTimestamp() + min(self::LONGEST_WAIT, 5 * 2 ** min($tries, 8)),
+            now()->getTimestamp() + min($longest, 5 * 2 ** min($tries, 8)),
         );
     }
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Database\DiskIsFull;
+use App\Editions\EditionNotWritten;
 use App\Http\KeptSessions;
 use App\Imports\ApplyTable;
 use App\Imports\LookAtTable;
+use App\Outbox\Outbox;
 use App\Rounds\Rounds;
 use ErrorException;
 use Illuminate\Filesystem\Filesystem;
@@ -19,6 +21,7 @@ use Illuminate\Support\Facades\Route;
 use PDOException;
 use RuntimeException;
 use Tests\TestCase;
+use Throwable;
 
 /** A disk without room: /dev/full answers every write as one does (full(4)), and a database that may grow no more as SQLite does on it. */
 final class FullDiskTest extends TestCase
@@ -92,6 +95,22 @@ final class FullDiskTest extends TestCase
         $import->update(['state' => 'importing']);
         (new ApplyTable($import->id))->failed(new PDOException('SQLSTATE[HY000]: General error: 13 database or disk is full'));
         self::assertStringContainsString('start it again', (string) $import->refresh()->reason);
+    }
+
+    public function test_an_edition_that_found_no_room_is_tried_within_the_minute_however_long_there_was_none(): void
+    {
+        $widget = $this->site()->widgets()->create(['key' => 'fullwidget', 'name' => 'Full', 'brief' => ['version' => 2]]);
+        $outbox = $this->app->make(Outbox::class);
+        $wait = function (Throwable $fault) use ($outbox, $widget): int {
+            DB::table('outbox')->delete();
+            $outbox->failed($widget, null, 'A test', 9, $fault);
+
+            return (int) DB::table('outbox')->value('due_at') - now()->getTimestamp();
+        };
+        $this->freezeSecond();
+        self::assertSame(30, $wait(EditionNotWritten::at('w/fullwidget')));
+        self::assertSame(30, $wait(new PDOException('SQLSTATE[HY000]: General error: 13 database or disk is full')));
+        self::assertSame(300, $wait(new RuntimeException('A picture is not there.')));
     }
 
     public function test_who_is_signed_in_stays_so_and_nobody_new_seems_to_be(): void
