@@ -16,6 +16,7 @@ use Gnomic\Dress\Look;
 use Gnomic\Edition\EverythingPages;
 use Gnomic\Edition\Honesty;
 use Gnomic\Entry\Entry;
+use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Text\Catalogue;
 use Illuminate\Console\Command;
@@ -53,11 +54,10 @@ final class RenderCommand extends Command
                         .'.',
                 );
             }
-            $rendering = $renderer->edition(
-                'preview',
-                $brief->shape->heading ?? 'Reviews',
-                $this->made($brief, $site, $reading->entries, $words, $looks->all()->named($brief->look)),
-            );
+            $name = $brief->shape->heading ?? 'Reviews';
+            $look = $looks->all()->named($brief->look);
+            $made = $this->made($brief, $site, $reading->entries, $words, $look, $renderer->frame('preview', $name));
+            $rendering = $renderer->edition('preview', $name, $made);
             $out = $this->option('out');
             if (is_string($out)) {
                 $files = new EditionFiles($out);
@@ -72,7 +72,7 @@ final class RenderCommand extends Command
     }
 
     /** @param  list<Entry>  $entries */
-    private function made(Brief $brief, SiteContext $site, array $entries, Catalogue $words, Look $look): Made
+    private function made(Brief $brief, SiteContext $site, array $entries, Catalogue $words, Look $look, string $frame): Made
     {
         $sifted = new SiftedEntries($brief->criteria, $entries, $site);
         $choices = $brief->shape->honest ? Honesty::choices($brief, $site, $sifted->sifting->selection()) : [];
@@ -80,39 +80,32 @@ final class RenderCommand extends Command
         $all = new SiftedEntries($everything->criteria, $entries, $site);
         $offered = EverythingPages::offered(count($all->passing()));
         $figures = $sifted->sifting->tally->overall();
-        $content = new Content(
-            $brief,
+        $zone = $site->now->getTimezone();
+        /**
+         * @param  list<Entry>  $shown
+         * @param  list<Flattery>  $choices
+         */
+        $content = fn (Brief $of, array $shown, array $choices = [], int $offered = 0): Content => new Content(
+            $of,
             $site,
-            $sifted->shown(),
+            $shown,
             $figures,
-            $site->now->getTimezone(),
+            $zone,
             $words,
             $look,
             choices: $choices,
             offered: $offered,
         );
         $note = Honesty::note($all->sifting->tally, $offered, $words);
-        // As published: the figures stand on the newest page alone.
-        $older = $everything->with(shape: $everything->shape->with(['head' => []]));
+        $pages = [];
+        foreach ($choices === [] ? [] : EverythingPages::of($all->passing()) as $page) {
+            $isNewest = $page['newer'] === null;
+            $shown = $content(EverythingPages::brief($everything, $isNewest), $page['entries']);
+            $digest = hash('xxh128', json_encode([$frame, $shown->inputs(), $page['newer'], $page['older'], $isNewest ? $note : null],
+                JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+            $pages[] = new EverythingPage($page['name'], $digest, $shown, $isNewest ? $note : null, $page['newer'], $page['older']);
+        }
 
-        return new Made(null, ['' => $content], $choices === [] ? [] : array_map(
-            fn (array $page): EverythingPage => new EverythingPage(
-                $page['name'],
-                hash('xxh128', serialize($page)),
-                new Content(
-                    $page['newer'] === null ? $everything : $older,
-                    $site,
-                    $page['entries'],
-                    $figures,
-                    $site->now->getTimezone(),
-                    $words,
-                    $look,
-                ),
-                $page['newer'] === null ? $note : null,
-                $page['newer'],
-                $page['older'],
-            ),
-            EverythingPages::of($all->passing()),
-        ), []);
+        return new Made(null, ['' => $content($brief, $sifted->shown(), $choices, $offered)], $pages, []);
     }
 }

@@ -33,26 +33,28 @@ final readonly class Everything
     }
 
     /**
+     * @param  string  $frame  what stands around the entries of every page, as Renderer::frame()
      * @param  array<string, string>  $before  digests of the pages of the edition that is out, by their names
      * @return list<EverythingPage>
      */
-    public function pages(Contents $contents, Catalogues $catalogues, array $before): array
+    public function pages(Contents $contents, Catalogues $catalogues, string $frame, array $before): array
     {
         $language = $this->site->spoken()[0];
         $note = Honesty::note($this->sieve->tally(), $this->offered(), $catalogues->of($language));
-        // The figures stand on the newest page alone, so that a new rating leaves the others as they are.
-        $older = $this->brief->with(shape: $this->brief->shape->with(['head' => []]));
+        $briefs = array_map(fn (bool $isNewest): Brief => EverythingPages::brief($this->brief, $isNewest), [false, true]);
         $common = array_map(
             fn (Brief $brief): array => $contents->common($this->site, $brief, $this->sieve, $language),
-            [$this->brief, $older],
+            $briefs,
         );
         $refs = $this->sieve->passing($this->offered());
         $digests = $this->digests($refs);
         $pages = $wanted = [];
         foreach (EverythingPages::of($refs, $this->sieve->tally()->passing()) as $index => $page) {
-            $told = $index === 0 ? $note : null;
+            $isNewest = (int) ($page['newer'] === null);
+            $told = $isNewest === 1 ? $note : null;
             $digest = hash('xxh128', json_encode([
-                $common[$index === 0 ? 0 : 1],
+                $frame,
+                $common[$isNewest],
                 $told,
                 $page['newer'],
                 $page['older'],
@@ -60,7 +62,7 @@ final readonly class Everything
             ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
             $pages[] = [$page, $told, $digest];
             if (($before[$page['name']] ?? null) !== $digest) {
-                $wanted[$index] = new Wanted($index === 0 ? $this->brief : $older, $this->sieve, $page['entries'], $language);
+                $wanted[$index] = new Wanted($briefs[$isNewest], $this->sieve, $page['entries'], $language);
             }
         }
         $made = array_combine(array_keys($wanted), $contents->each($this->site, array_values($wanted)));

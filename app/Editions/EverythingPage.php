@@ -9,7 +9,7 @@ final readonly class EverythingPage
 {
     /**
      * @param  string  $name  of its file
-     * @param  string  $digest  of all that it is made from, the templates left out
+     * @param  string  $digest  of all that it is made from
      * @param  Content|null  $content  null where the edition that is out has the very same page
      * @param  string|null  $note  under it
      * @param  string|null  $newer  name of the page before it

@@ -52,8 +52,9 @@ final readonly class Publish
         // Files that are not there, or not whole, are made again whatever the fingerprint says.
         $isSound = $current !== null && $this->files->isSound($widget->key, $current->hash);
         $before = $current !== null && $isSound ? $this->files->pages($widget->key, $current->hash) : [];
-        $made = $widget->isEmptied() ? Made::nothing() : $this->made($widget->site, $brief, $before);
-        $fingerprint = $this->renderer->fingerprint($widget->key, $widget->name, $made);
+        $frame = $this->renderer->frame($widget->key, $widget->name);
+        $made = $widget->isEmptied() ? Made::nothing() : $this->made($widget->site, $brief, $frame, $before);
+        $fingerprint = $this->renderer->fingerprint($frame, $made);
         if ($current !== null && $isSound && $current->fingerprint === $fingerprint) {
             return $this->same($widget, $current, $brief, $fingerprint);
         }
@@ -99,8 +100,11 @@ final readonly class Publish
         return null;
     }
 
-    /** @param  array<string, string>  $before  digests of the pages of everything that are out, by their names */
-    private function made(Site $site, Brief $brief, array $before): Made
+    /**
+     * @param  string  $frame  as Renderer::frame()
+     * @param  array<string, string>  $before  digests of the pages of everything that are out, by their names
+     */
+    private function made(Site $site, Brief $brief, string $frame, array $before): Made
     {
         $contexts = SiteContexts::of($site);
         $sieve = SiteSieve::of($site, $brief->criteria, $contexts->for($brief->criteria));
@@ -131,7 +135,7 @@ final readonly class Publish
         return new Made(
             $variants,
             array_combine(array_keys($wanted), $this->contents->each($site, array_values($wanted))),
-            $everything?->pages($this->contents, $this->catalogues, $before) ?? [],
+            $everything?->pages($this->contents, $this->catalogues, $frame, $before) ?? [],
             $wanted['']->refs,
         );
     }

@@ -87,16 +87,19 @@ final class Renderer
         );
     }
 
-    /** Another wherever a rendering might be another: of all that it is made from, the templates and the host included. */
-    public function fingerprint(string $key, string $name, Made $made): string
+    /** Another wherever what stands around the entries might be another: the names, the host, the templates. */
+    public function frame(string $key, string $name): string
     {
         $this->templates ??= FolderDigest::of($this->folder);
 
+        return hash('xxh128', json_encode([$this->templates, $this->host, $key, $name], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+
+    /** Another wherever a rendering might be another. @param  string  $frame  as frame() */
+    public function fingerprint(string $frame, Made $made): string
+    {
         return hash('xxh128', json_encode([
-            $this->templates,
-            $this->host,
-            $key,
-            $name,
+            $frame,
             $made->variants?->manifest(),
             array_map(fn (Content $content): array => $content->inputs(), $made->contents),
             array_map(fn (EverythingPage $page): array => [$page->name, $page->digest], $made->pages),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition;
 
+use Gnomic\Brief\Brief;
+
 /**
  * Everything in pages of a hundred. They are counted from the oldest, so that a new entry changes the newest page and leaves the others
  * as they are; the newest is the one that people come to first.
@@ -24,6 +26,16 @@ final readonly class EverythingPages
     public static function offered(int $all): int
     {
         return $all - max(0, intdiv($all + self::SIZE - 1, self::SIZE) - self::MOST) * self::SIZE;
+    }
+
+    /**
+     * The brief of one of the pages. The figures stand on the newest alone, so that a new rating leaves the others as they are.
+     *
+     * @param  Brief  $everything  of Honesty::everything()
+     */
+    public static function brief(Brief $everything, bool $isNewest): Brief
+    {
+        return $isNewest ? $everything : $everything->with(shape: $everything->shape->with(['head' => []]));
     }
 
     /**

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Editions\Pointers;
+use App\Editions\Renderer;
+use App\Editions\StyleSheets;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Widget;
@@ -17,6 +19,9 @@ use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
+use Illuminate\Contracts\View\Factory;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\View;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -114,6 +119,34 @@ final class HonestyTest extends TestCase
         clearstatcache(true);
         self::assertStringContainsString('Edited words.', $this->file('all.2.html'));
         self::assertSame($before[0], $inode('all.1.html'));
+    }
+
+    public function test_what_stands_around_the_entries_is_the_same_on_every_page(): void
+    {
+        $this->store($this->source($this->mine), array_map(fn (int $number): Entry => $this->entry($number, 4), range(1, 250)));
+        $widget = $this->widget(['sift' => ['stars' => ['from' => 5]]]);
+        $pages = fn (string $words): array => array_map(
+            fn (string $page): bool => str_contains($this->file($page), $words),
+            ['all.html', 'all.2.html', 'all.1.html'],
+        );
+        $widget->update(['name' => 'Under another name']);
+        $this->publish($widget);
+        self::assertSame([true, true, true], $pages('<title>Under another name'));
+        // A newer version brings other templates.
+        $folder = sys_get_temp_dir().'/gnomic-templates-'.bin2hex(random_bytes(6));
+        File::copyDirectory(resource_path('widget'), $folder);
+        $this->beforeApplicationDestroyed(fn (): bool => File::deleteDirectory($folder));
+        File::replaceInFile('</main>', '<footer>Newer</footer></main>', "$folder/document.blade.php");
+        View::replaceNamespace('widget', $folder);
+        View::flushFinderCache();
+        $this->app->bind(Renderer::class, fn (): Renderer => new Renderer(
+            $this->app->make(Factory::class),
+            $this->app->make(StyleSheets::class),
+            'https://elsewhere.example',
+            $folder,
+        ));
+        $this->publish($widget);
+        self::assertSame([true, true, true], $pages('<footer>Newer</footer>'));
     }
 
     /**
