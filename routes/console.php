@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Database\ClockJumps;
 use App\Editions\NewDay;
 use App\Editions\Pointers;
+use App\Host\ClockJumps;
 use App\Imports\BrokenOff;
 use App\Outbox\Outbox;
 use App\Pictures\FetchPictures;

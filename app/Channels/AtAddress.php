@@ -15,12 +15,12 @@ use Gnomic\Gather\Reading;
 /** What is at an address that an owner pastes: another channel's place, a feed, a page with reviews, a page that names feeds. */
 final readonly class AtAddress
 {
+    /** Seconds that somebody in front of a screen waits for a page to be read. */
+    private const SECONDS = 5.0;
+
     public function __construct(private FeedChannel $feeds, private ConfinedReading $reading, private Channels $channels)
     {
     }
-
-    /** That somebody in front of a screen waits for a page to be read. */
-    private const SECONDS = 5.0;
 
     /**
      * @return array{other: array{channel: string, address: string}|null, address: string, feed: Reading|null, page: PageReading|null,

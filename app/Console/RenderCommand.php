@@ -16,7 +16,6 @@ use Gnomic\Dress\Look;
 use Gnomic\Edition\EverythingPages;
 use Gnomic\Edition\Honesty;
 use Gnomic\Entry\Entry;
-use Gnomic\Sift\Flattery;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Text\Catalogue;
 use Illuminate\Console\Command;
@@ -79,18 +78,12 @@ final class RenderCommand extends Command
         $everything = Honesty::everything($brief);
         $all = new SiftedEntries($everything->criteria, $entries, $site);
         $offered = EverythingPages::offered(count($all->passing()));
-        $figures = $sifted->sifting->tally->overall();
-        $zone = $site->now->getTimezone();
-        /**
-         * @param  list<Entry>  $shown
-         * @param  list<Flattery>  $choices
-         */
-        $content = fn (Brief $of, array $shown, array $choices = [], int $offered = 0): Content => new Content(
-            $of,
+        $content = new Content(
+            $brief,
             $site,
-            $shown,
-            $figures,
-            $zone,
+            $sifted->shown(),
+            $sifted->sifting->tally->overall(),
+            $site->now->getTimezone(),
             $words,
             $look,
             choices: $choices,
@@ -100,12 +93,12 @@ final class RenderCommand extends Command
         $pages = [];
         foreach ($choices === [] ? [] : EverythingPages::of($all->passing()) as $page) {
             $isNewest = $page['newer'] === null;
-            $shown = $content(EverythingPages::brief($everything, $isNewest), $page['entries']);
+            $shown = $content->instead(EverythingPages::brief($everything, $isNewest), $page['entries']);
             $digest = hash('xxh128', json_encode([$frame, $shown->inputs(), $page['newer'], $page['older'], $isNewest ? $note : null],
                 JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
             $pages[] = new EverythingPage($page['name'], $digest, $shown, $isNewest ? $note : null, $page['newer'], $page['older']);
         }
 
-        return new Made(null, ['' => $content($brief, $sifted->shown(), $choices, $offered)], $pages, []);
+        return new Made(null, ['' => $content], $pages, []);
     }
 }

@@ -114,9 +114,9 @@ final readonly class Discover
                 continue; // a sitemap is a help, not a condition
             }
         }
-        $origin = self::originOf($front->address);
+        $origin = Address::origin($front->address);
         $own = fn (array $pages): array => array_values(
-            array_unique(array_filter($pages, fn (string $page): bool => self::originOf($page) === $origin)),
+            array_unique(array_filter($pages, fn (string $page): bool => Address::origin($page) === $origin)),
         );
         $pages = $own($pages);
         $pages = $pages === [] ? $own($links) : $pages;
@@ -132,10 +132,5 @@ final readonly class Discover
         $response = microtime(true) < $deadline ? $this->fetcher->get($address) : null;
 
         return $response !== null && $response->isOk() ? $this->reading->sitemap($response) : null;
-    }
-
-    private static function originOf(string $address): string
-    {
-        return preg_match('~^https?://[^/?#]+~i', $address, $found) === 1 ? strtolower($found[0]) : '';
     }
 }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Discovery;
 
 use App\Fetching\FetchFailed;
-use App\Locks\HostLocks;
+use App\Host\HostLocks;
+use App\Host\WorkerDied;
 use App\Models\Site;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Support\Str;
 use Throwable;
 
@@ -93,8 +93,7 @@ final class ReadWebsite implements ShouldQueue
 
     public function failed(?Throwable $fault): void
     {
-        // Where its worker was killed, it has been sent again long since.
-        if ($fault === null || $fault::class !== MaxAttemptsExceededException::class) {
+        if (! WorkerDied::caused($fault)) {
             $this->keep(app(Repository::class), 'failed', self::WENT_WRONG, null);
         }
     }

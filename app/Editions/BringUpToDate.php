@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use App\Locks\HostLocks;
+use App\Host\HostLocks;
 use App\Models\Round;
 use App\Models\Site;
 use App\Models\Widget;

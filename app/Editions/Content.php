@@ -57,6 +57,26 @@ final readonly class Content
         );
     }
 
+    /**
+     * Others instead, by another brief, of which nothing is told.
+     *
+     * @param  list<Entry>  $shown  in their order
+     */
+    public function instead(Brief $brief, array $shown): self
+    {
+        return new self(
+            $brief,
+            $this->site,
+            $shown,
+            $this->overall,
+            $this->zone,
+            $this->words,
+            $this->look,
+            $this->saidAt,
+            $this->pictures,
+        );
+    }
+
     /** @return array<string, mixed> everything that a rendering of it depends on */
     public function inputs(): array
     {

@@ -92,10 +92,16 @@ final class Renderer
     {
         $this->templates ??= FolderDigest::of($this->folder);
 
-        return hash('xxh128', json_encode([$this->templates, $this->host, $key, $name], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+        $around = [$this->templates, $this->host, $key, $name];
+
+        return hash('xxh128', json_encode($around, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
     }
 
-    /** Another wherever a rendering might be another. @param  string  $frame  as frame() */
+    /**
+     * Another wherever a rendering might be another.
+     *
+     * @param  string  $frame  of frame()
+     */
     public function fingerprint(string $frame, Made $made): string
     {
         return hash('xxh128', json_encode([

@@ -59,9 +59,7 @@ final class FetchFailed extends RuntimeException
     /** A service names an address of somebody else's for what it wants a token for. */
     public static function elsewhere(string $service, string $address): self
     {
-        $short = mb_strimwidth($address, 0, 100, '…');
-
-        return new self("$service names $short to go on, which is not its own. What you granted was not sent there. "
+        return new self("$service names ".Echoed::short($address).' to go on, which is not its own. What you granted was not sent there. '
             .'It is tried again by itself; should it stay so, ask the service.');
     }
 

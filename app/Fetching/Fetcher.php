@@ -38,12 +38,12 @@ final readonly class Fetcher
         $hosts = [];
         for ($hop = 0; $hop <= $this->redirects; $hop++) {
             if (! Address::isWeb($address)) {
-                throw FetchFailed::notAnAddress(mb_strimwidth($address, 0, 200, '…'));
+                throw FetchFailed::notAnAddress($address);
             }
             try {
                 $request = new Request('GET', $address, $headers);
             } catch (InvalidArgumentException) {
-                throw FetchFailed::notAnAddress(mb_strimwidth($address, 0, 200, '…'));
+                throw FetchFailed::notAnAddress($address);
             }
             $response = $this->once($request, $deadline);
             $isRedirect = in_array($response->getStatusCode(), [301, 302, 303, 307, 308], true);
@@ -79,7 +79,7 @@ final readonly class Fetcher
         $scheme = strtolower((string) ($parts['scheme'] ?? ''));
         $host = strtolower((string) ($parts['host'] ?? ''));
         if (! in_array($scheme, ['http', 'https'], true) || $host === '' || isset($parts['user'])) {
-            throw FetchFailed::notAnAddress(mb_strimwidth($address, 0, 200, '…'));
+            throw FetchFailed::notAnAddress($address);
         }
         $port = $parts['port'] ?? ($scheme === 'https' ? 443 : 80);
         $target = $this->hosts->addressOf($host, $port);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Database\DiskIsFull;
 use App\Fetching\FetchFailed;
+use App\Host\DiskIsFull;
 use App\Pictures\PictureIsWrong;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Gather\PayloadIsUnreadable;
@@ -21,6 +21,8 @@ use Throwable;
 /** What goes wrong with what an owner gave, as an answer: once for all, so that no controller catches anything. */
 final class Problems
 {
+    private const BUSY = 'Gnomic is busy just now. Nothing is lost; it tries again by itself.';
+
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([
@@ -41,8 +43,8 @@ final class Problems
         $exceptions->render(fn (TableIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
         $exceptions->dontReportWhen(self::isBusy(...));
         $exceptions->render(fn (Throwable $fault, Request $request): ?Response => match (true) {
-            self::isBusy($fault) => self::busy(),
-            DiskIsFull::caused($fault) => self::full($request),
+            self::isBusy($fault) => self::unavailable($request, self::BUSY, ['Retry-After' => '2']),
+            DiskIsFull::caused($fault) => self::unavailable($request, DiskIsFull::MESSAGE),
             default => null,
         });
         $exceptions->render(fn (PictureIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
@@ -55,20 +57,12 @@ final class Problems
             && preg_match('/database (?:table )?is locked|database is busy/i', $fault->getMessage()) === 1;
     }
 
-    private static function busy(): JsonResponse
-    {
-        return new JsonResponse(
-            ['message' => 'Gnomic is busy just now. Nothing is lost; it tries again by itself.'],
-            JsonResponse::HTTP_SERVICE_UNAVAILABLE,
-            ['Retry-After' => '2'],
-        );
-    }
-
-    private static function full(Request $request): Response
+    /** @param  array<string, string>  $headers */
+    private static function unavailable(Request $request, string $message, array $headers = []): Response
     {
         return $request->is('api/*')
-            ? new JsonResponse(['message' => DiskIsFull::MESSAGE], Response::HTTP_SERVICE_UNAVAILABLE)
-            : new Response(DiskIsFull::MESSAGE."\n", Response::HTTP_SERVICE_UNAVAILABLE, ['Content-Type' => 'text/plain; charset=utf-8']);
+            ? new JsonResponse(['message' => $message], Response::HTTP_SERVICE_UNAVAILABLE, $headers)
+            : new Response("$message\n", Response::HTTP_SERVICE_UNAVAILABLE, $headers + ['Content-Type' => 'text/plain; charset=utf-8']);
     }
 
     /** @param  array<string, mixed>  $more */

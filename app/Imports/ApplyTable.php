@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-use App\Database\DiskIsFull;
 use App\Entries\EntryStore;
-use App\Locks\HostLocks;
+use App\Host\DiskIsFull;
+use App\Host\HostLocks;
+use App\Host\WorkerDied;
 use App\Models\Import;
 use App\Models\Subject;
 use Gnomic\Gather\Matching\Coverage;
@@ -46,12 +47,12 @@ final class ApplyTable implements ShouldQueue
 
     public function failed(?Throwable $fault): void
     {
-        if (BrokenOff::wasKilled($fault)) {
+        if (WorkerDied::caused($fault)) {
             return;
         }
         Import::query()->whereKey($this->import)->where('state', 'importing')->update([
             'state' => 'ready',
-            'reason' => $fault !== null && DiskIsFull::caused($fault)
+            'reason' => DiskIsFull::caused($fault)
                 ? 'Gnomic’s disk is full; nothing of it was applied. Make room on the disk, then start it again.'
                 : 'It was broken off half way; nothing of it was applied. Start it again.',
         ]);

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-use App\Locks\HeldLock;
-use App\Locks\HostLocks;
+use App\Host\HeldLock;
+use App\Host\HostLocks;
 use App\Models\Import;
-use Illuminate\Queue\MaxAttemptsExceededException;
-use Throwable;
 
 /**
  * Imports whose worker was ended in the middle. Nothing of them was applied; they are sent again, and given up where they end their
@@ -52,12 +50,6 @@ final readonly class BrokenOff
         $import->update(['tries' => $import->tries + 1]);
 
         return $lock;
-    }
-
-    /** Whether a job failed because its worker had been killed with it: then it has been sent again long since. */
-    public static function wasKilled(?Throwable $fault): bool
-    {
-        return $fault !== null && $fault::class === MaxAttemptsExceededException::class;
     }
 
     private function sendAgain(Import $import): void

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Channels\Channels;
-use App\Database\DiskIsFull;
 use App\Entries\EntryStore;
-use App\Locks\HostLocks;
+use App\Host\DiskIsFull;
+use App\Host\HostLocks;
+use App\Host\WorkerDied;
 use App\Models\Import;
 use App\Models\Subject;
 use Gnomic\Entry\Entry;
@@ -59,12 +60,12 @@ final class LookAtTable implements ShouldQueue
 
     public function failed(?Throwable $fault): void
     {
-        if (BrokenOff::wasKilled($fault)) {
+        if (WorkerDied::caused($fault)) {
             return;
         }
         Import::query()->whereKey($this->import)->where('state', 'looking')->update([
             'state' => 'failed',
-            'reason' => $fault !== null && DiskIsFull::caused($fault)
+            'reason' => DiskIsFull::caused($fault)
                 ? 'Gnomic’s disk is full; nothing was imported. Make room on the disk, then hand the file over again.'
                 : 'Gnomic stumbled over the file; nothing was imported. The details are in its log.',
         ]);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Members;
 
-use App\Locks\HostLocks;
-use App\Locks\LockIsHeld;
+use App\Host\HostLocks;
+use App\Host\LockIsHeld;
 use App\Models\User;
 use Closure;
 use Illuminate\Cache\RateLimiter;

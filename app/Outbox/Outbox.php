@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outbox;
 
-use App\Database\DiskIsFull;
+use App\Host\DiskIsFull;
 use App\Models\Site;
 use App\Models\Widget;
 use Gnomic\Brief\Brief;

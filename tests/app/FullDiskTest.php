@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Database\DiskIsFull;
 use App\Editions\EditionNotWritten;
+use App\Host\DiskIsFull;
 use App\Http\KeptSessions;
 use App\Imports\ApplyTable;
 use App\Imports\LookAtTable;

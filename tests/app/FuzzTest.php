@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Locks\HostLocks;
+use App\Host\HostLocks;
 use App\Members\SignIn;
 use App\Models\Site;
 use Gnomic\Entry\Author;

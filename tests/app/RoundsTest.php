@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Database\ClockJumps;
-use App\Locks\HostLocks;
+use App\Host\ClockJumps;
+use App\Host\HostLocks;
 use App\Models\EntryRecord;
 use App\Models\Round;
 use App\Models\Site;

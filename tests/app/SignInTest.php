@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Locks\HostLocks;
-use App\Locks\LockIsHeld;
+use App\Host\HostLocks;
+use App\Host\LockIsHeld;
 use App\Members\SignIn;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Hashing\Hasher;

@@ -10,7 +10,7 @@ use App\Channels\Corkwall\CorkwallChannel;
 use App\Channels\Wayleaf\Place;
 use App\Channels\Wayleaf\WayleafChannel;
 use App\Discovery\ReadWebsite;
-use App\Locks\HostLocks;
+use App\Host\HostLocks;
 use App\Models\Site;
 use App\Pictures\Thumbnail;
 use Gnomic\Entry\EntryJson;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Locks\LockIsHeld;
+use App\Host\LockIsHeld;
 use App\Members\SignIn;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;

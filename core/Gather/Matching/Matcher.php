@@ -19,9 +19,8 @@ final class Matcher
      * @param  array<array-key, Known>  $known  by identifier
      * @param  list<Entry>  $answered
      * @param  bool  $lossIsRight  the owner has said that what is missing has really gone
-     * @param  bool  $fromElsewhere  it came from another address, or under another name, than what is known: where it knows nothing
-     *     of that,
-     *     it is a stranger's
+     * @param  bool  $fromElsewhere  it came from another address, or under another name, than what is known: where it knows
+     *     nothing of that, it is a stranger's
      */
     public static function match(
         array $known,

@@ -15,7 +15,7 @@ final readonly class Columns
     private const EVERYDAY = ['when', 'where', 'about', 'from', 'best', 'local', 'time', 'user', 'site', 'land', 'type', 'genre'];
 
     /** What nobody is shown by: where people can be reached. It is taken for no other column that is named by a part of its name. */
-    private const PRIVATE = '/\b(?:e ?mail|mail|phone|telephone|mobile|telefon|telefoon|telephone|telefono|telefone|ip)\b/u';
+    private const PRIVATE = '/\b(?:e ?mail|mail|phone|telephone|mobile|telefon|telefoon|telefono|telefone|ip)\b/u';
 
     private const MAIL = '/^[^@\s]+@[^@\s]+$/';
 

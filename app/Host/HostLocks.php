@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Locks;
+namespace App\Host;
 
 use RuntimeException;
 
@@ -64,11 +64,11 @@ final readonly class HostLocks
     private function opened(string $name)
     {
         if (! is_dir($this->folder) && ! @mkdir($this->folder, 0750, true) && ! is_dir($this->folder)) {
-            throw new RuntimeException("$this->folder cannot be made.");
+            throw new RuntimeException("$this->folder cannot be made; the disk may be full.");
         }
         // "e": programs that are started meanwhile do not hold it, too.
         $file = @fopen($this->folder.'/'.preg_replace('/[^\w.-]+/', '_', $name), 'ce');
 
-        return $file === false ? throw new RuntimeException("The lock $name cannot be opened; is the disk full?") : $file;
+        return $file === false ? throw new RuntimeException("The lock $name cannot be opened; the disk may be full.") : $file;
     }
 }

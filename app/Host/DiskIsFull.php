@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Database;
+namespace App\Host;
 
 use Throwable;
 
@@ -15,10 +15,10 @@ final class DiskIsFull
     private const WORDS = '/disk (?:is|may be) full|disk I\/O error|unable to open database file|No space left on device'
         .'|out of free disk space|Disk quota exceeded/i';
 
-    public const MESSAGE = 'Gnomic cannot write: its disk is full. What is on your pages stays there. '
+    public const MESSAGE = 'Gnomic cannot write: its disk is full, or closed to it. What is on your pages stays there. '
         .'Make room on the disk, then try again.';
 
-    public static function caused(Throwable $fault): bool
+    public static function caused(?Throwable $fault): bool
     {
         for ($one = $fault; $one !== null; $one = $one->getPrevious()) {
             if (preg_match(self::WORDS, $one->getMessage()) === 1) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Locks;
+namespace App\Host;
 
 use RuntimeException;
 
