@@ -6,7 +6,8 @@ namespace App\Pictures;
 
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
-use App\Locks\HostLocks;
+use App\Host\DiskIsFull;
+use App\Host\HostLocks;
 use App\Models\Picture;
 use App\Models\Site;
 use App\Outbox\Outbox;
@@ -15,6 +16,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
+use Throwable;
 
 /** Fetches a site's waiting pictures in the background, and shows them where they belong once they are kept. */
 final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
@@ -71,7 +73,9 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
                 self::dispatch($this->site);
                 break;
             }
-            $this->fetch($picture, $site, $fetcher, $files, $outbox);
+            $picture->tries < self::MOST_TRIES
+                ? $this->fetch($picture, $site, $fetcher, $files, $outbox)
+                : $picture->update(['state' => 'lost', 'reason' => 'Gnomic was stopped over this picture time after time.']);
         }
     }
 
@@ -88,12 +92,15 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     private function fetch(Picture $picture, ?Site $site, Fetcher $fetcher, PictureFiles $files, Outbox $outbox): void
     {
+        // Counted before: one that ends its worker is given up in the end like any other, and keeps nobody waiting behind it.
+        $picture->update(['tries' => $picture->tries + 1]);
+        $again = $picture->tries < self::MOST_TRIES;
         try {
             $answer = $fetcher->get($picture->url, ['Accept' => 'image/webp, image/png, image/jpeg, image/gif']);
             $reason = $answer->isOk()
                 ? null
                 : FetchFailed::status($answer->status, (string) parse_url($picture->url, PHP_URL_HOST))->getMessage();
-            $again = $answer->status >= 500 || $answer->status === 429;
+            $again = $again && ($answer->status >= 500 || $answer->status === 429);
             if ($reason === null) {
                 $kept = $files->keep($answer->body);
                 DB::transaction(function () use ($picture, $site, $outbox, $kept): void {
@@ -104,11 +111,18 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
                 return;
             }
         } catch (FetchFailed $failed) {
-            [$reason, $again] = [$failed->getMessage(), true];
+            $reason = $failed->getMessage();
         } catch (PictureIsWrong $wrong) {
             [$reason, $again] = [$wrong->getMessage(), false];
+        } catch (Throwable $fault) {
+            if (DiskIsFull::caused($fault)) {
+                $picture->update(['tries' => $picture->tries - 1]); // no fault of its own
+
+                throw $fault;
+            }
+            report($fault);
+            $reason = 'Gnomic stumbled over this picture; the details are in its log.';
         }
-        $tries = $picture->tries + 1;
-        $picture->update(['tries' => $tries, 'reason' => $reason, 'state' => $again && $tries < self::MOST_TRIES ? 'waiting' : 'lost']);
+        $picture->update(['reason' => $reason, 'state' => $again ? 'waiting' : 'lost']);
     }
 }

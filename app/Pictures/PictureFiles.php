@@ -50,13 +50,13 @@ final readonly class PictureFiles
         $widths[] = min($width, self::WIDTHS[count(self::WIDTHS) - 1]);
         $widths = array_values(array_unique($widths));
         if (! is_dir($this->folder) && ! @mkdir($this->folder, 0755, true) && ! is_dir($this->folder)) {
-            throw new RuntimeException("$this->folder cannot be made.");
+            throw new RuntimeException("$this->folder cannot be made; the disk may be full.");
         }
         foreach ($widths as $one) {
             $scaled = $one === $width ? $image : imagescale($image, $one, max(1, (int) round($height * $one / $width)), IMG_BICUBIC);
             $file = "$this->folder/$name-$one.webp";
             if ($scaled === false || ! imagewebp($scaled, "$file.new", 82) || ! rename("$file.new", $file)) {
-                throw new RuntimeException("$file cannot be written; is the disk full?");
+                throw new RuntimeException("$file cannot be written; the disk may be full.");
             }
         }
         $largest = max($widths);

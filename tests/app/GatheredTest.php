@@ -6,7 +6,8 @@ namespace Tests\app;
 
 use App\Discovery\ReadWebsite;
 use App\Entries\EntryStore;
-use App\Locks\HostLocks;
+use App\Host\DiskIsFull;
+use App\Host\HostLocks;
 use App\Models\EntryRecord;
 use App\Models\Picture;
 use App\Models\Site;
@@ -14,6 +15,7 @@ use App\Outbox\Renders;
 use App\Pictures\FetchPictures;
 use App\Pictures\PictureFiles;
 use App\Pictures\PictureIsWrong;
+use App\Pictures\Pictures;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
@@ -28,6 +30,7 @@ use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
+use RuntimeException;
 use Tests\TestCase;
 
 /** One common entry: told once, its pictures kept, testimonials written down, and what the owner's own site tells. */
@@ -235,6 +238,37 @@ final class GatheredTest extends TestCase
         self::assertStringContainsString("/w/p/$kept->name-320.webp 320w", $html(), 'the widget shows it as soon as it is there');
         self::assertSame(1, substr_count($html(), '>IM</span>'), 'a lost picture is initials');
         self::assertStringNotContainsString($this->standins, $html());
+    }
+
+    public function test_one_picture_keeps_no_other_waiting_and_a_full_disk_loses_none(): void
+    {
+        Queue::fake();
+        $this->startStandins();
+        $waiting = function (string $name, int $tries): Picture {
+            $this->app->make(Pictures::class)->wantOne($this->site, "$this->standins/pictures/$name.png?w=400");
+            $picture = Picture::query()->latest('id')->firstOrFail();
+            $picture->update(['tries' => $tries]);
+
+            return $picture;
+        };
+        $killing = $waiting('one', 3);
+        $next = $waiting('two', 0);
+        $this->travel(2)->minutes();
+        $fetch = fn () => $this->app->call([new FetchPictures($this->site->id), 'handle']);
+        $folder = getenv('GNOMIC_DATA').'/w-no-room';
+        @mkdir($folder, 0755, true);
+        touch("$folder/p");
+        $this->app->bind(PictureFiles::class, fn (): PictureFiles => new PictureFiles("$folder/p"));
+        try {
+            $fetch();
+            self::fail('There was room.');
+        } catch (RuntimeException $fault) {
+            self::assertTrue(DiskIsFull::caused($fault), $fault->getMessage());
+        }
+        self::assertSame(['lost', 'waiting', 0], [$killing->refresh()->state, $next->refresh()->state, $next->tries]);
+        unlink("$folder/p");
+        $fetch();
+        self::assertSame('kept', $next->refresh()->state);
     }
 
     public function test_bytes_that_are_no_picture_or_a_huge_one(): void
