@@ -186,3 +186,24 @@ test('an entry is hidden everywhere by a key, and comes back by another', async 
       .then(async (answer) => expect(await answer.text()).toContain('Wren Hollis'));
   }).toPass();
 });
+
+test('a widget is removed from its pages by keys alone, and brought back', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/widgets');
+  const remove = page.getByRole('button', { name: 'Remove Planetarium, foyer' });
+  const onPages = async (): Promise<boolean> =>
+    (await (await page.request.get(`${GNOMIC}/w/harrow7talk.html`)).text()).includes('class="card"');
+  await remove.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Show nothing' })).toBeFocused();
+  await page.getByRole('button', { name: 'Keep the widget' }).press('Enter');
+  await expect(remove).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('nothing is shown within a minute')).toBeVisible();
+  await expect(remove).toHaveCount(0);
+  await expect.poll(onPages).toBe(false);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(remove).toBeVisible();
+  await expect.poll(onPages).toBe(true);
+});

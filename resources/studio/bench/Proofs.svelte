@@ -66,6 +66,7 @@
   figcaption {
     display: flex;
     justify-content: space-between;
+    align-items: baseline;
     gap: 8px;
     font-size: 13px;
     margin-bottom: 4px;

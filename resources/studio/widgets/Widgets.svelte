@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { tick, onMount } from 'svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { api, ask, type Widget } from '../api/client';
   import { clock } from '../parts/clock.svelte';
@@ -35,6 +35,14 @@
   /** The key of the widget that is about to go. */
   let leaving = $state('');
 
+  /** Whoever goes by keys stays at the widget whose button has made way for others. */
+  async function turnTo(key: string): Promise<void> {
+    const at = key || leaving;
+    leaving = key;
+    await tick();
+    document.querySelector<HTMLElement>(`[data-key="${at}"] button`)?.focus();
+  }
+
   async function remove(widget: Widget, stays: boolean): Promise<void> {
     const turn = (removed: 0 | 1) =>
       ask(
@@ -51,7 +59,7 @@
           ? `${widget.name} is removed.`
           : stays
             ? `${widget.name} is off the list and stays on its pages, without what you hide later.`
-            : `${widget.name} is removed. Where its code stands, nothing is shown.`,
+            : `${widget.name} is removed. Where its code stands, nothing is shown within a minute.`,
         () => void turn(0).then(load, (error: unknown) => notices.fail(error)),
       );
     } catch (error) {
@@ -70,7 +78,7 @@
 {#if widgets && widgets.length > 0}
   <ul>
     {#each widgets as widget (widget.key)}
-      <li>
+      <li data-key={widget.key} class:choosing={leaving === widget.key}>
         <a href="/widgets/{widget.key}">
           <span class="name">{widget.name}</span>
           <span class="small quiet">
@@ -86,13 +94,13 @@
             Where its code stands:
             <button class="plain link" onclick={() => remove(widget, false)}>Show nothing</button>
             <button class="plain link" onclick={() => remove(widget, true)}>Leave it, without what I hide later</button>
-            <button class="plain link" onclick={() => (leaving = '')}>Keep the widget</button>
+            <button class="plain link" onclick={() => turnTo('')}>Keep the widget</button>
           </p>
         {:else}
           <button
             class="plain link small remove"
             aria-label="Remove {widget.name}"
-            onclick={() => (widget.edition === null ? remove(widget, false) : (leaving = widget.key))}>Remove</button
+            onclick={() => void (widget.edition === null ? remove(widget, false) : turnTo(widget.key))}>Remove</button
           >
         {/if}
       </li>
@@ -150,6 +158,10 @@
     gap: 2px 24px;
     padding: 16px 4px;
     min-height: 112px;
+  }
+  .choosing a {
+    min-height: 0;
+    padding-bottom: 8px;
   }
   li a:hover .sentence {
     color: var(--accent);
