@@ -14,7 +14,7 @@ use Gnomic\Sift\Criteria;
 /** The whole setting of one widget. Its JSON form is brief.schema.json; BriefReader makes it from there. */
 final readonly class Brief
 {
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** @param  string  $look  key */
     public function __construct(public Criteria $criteria, public Shape $shape, public string $look)

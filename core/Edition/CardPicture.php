@@ -4,10 +4,21 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition;
 
-/** A picture that belongs to an entry, as a card shows it. */
+/** A picture that belongs to an entry, or a video by its poster, as a card shows it. */
 final readonly class CardPicture
 {
-    public function __construct(public StoredPicture $stored, public ?string $alt)
+    /**
+     * @param  StoredPicture|null  $stored  null for a video without a poster
+     * @param  string|null  $alt  as the source has it
+     * @param  string|null  $video  address of the video; null for a picture
+     */
+    public function __construct(public ?StoredPicture $stored, public ?string $alt, public ?string $video = null)
     {
+    }
+
+    /** Width by height; null where it is not known. */
+    public function ratio(): ?float
+    {
+        return $this->stored === null ? null : $this->stored->width / max(1, $this->stored->height);
     }
 }

@@ -29,7 +29,7 @@ final class Honesty
     private const PICKING = [Order::Highest, Order::Lowest, Order::Liked, Order::Longest, Order::Balanced];
 
     /** What a page of everything may show of an entry, where the widget's own cards show it. */
-    private const TOLD = ['rating', 'title', 'words', 'name', 'date', 'source', 'reply'];
+    private const TOLD = ['rating', 'title', 'words', 'reply', 'name', 'role', 'place', 'date', 'source', 'labels', 'likes'];
 
     /**
      * By what the choice may look otherwise than all there is.
@@ -38,12 +38,17 @@ final class Honesty
      */
     public static function choices(Brief $brief, SiteContext $site, Selection $selection): array
     {
+        if ($brief->shape->layout->most() === 0) {
+            return []; // figures alone are over everything
+        }
         $wanted = $brief->criteria;
         $dropped = array_combine(
             array_map(fn (Step $step): string => $step->key, $selection->steps),
             array_map(fn (Step $step): int => $step->dropped, $selection->steps),
         );
-        $isCut = $selection->waiting() > 0 || Plan::fewer($brief->shape->layout, $wanted->limits, count($selection->shown)) !== [];
+        $shown = count($selection->shown);
+        $isCut = $selection->waiting() > 0
+            || min(array_column(Ranges::counts($brief->shape, $wanted->limits, $shown), 'cards') ?: [$shown]) < $shown;
         $found = array_map(fn (string $clause): ?Flattery => $clause::flatters($wanted, $site), Clauses::ALL);
         $found[] = $isCut && in_array($wanted->order, self::PICKING, true) ? Flattery::ByOrder : null;
         $found[] = ($dropped['mostOfAuthor'] ?? 0) > 0 ? Flattery::OfEachAuthor : null;
@@ -110,7 +115,7 @@ final class Honesty
             $brief->criteria->toArray()['gather'],
             ['sources' => true, 'channels' => true, 'subjects' => true, 'allowed' => true],
         );
-        $told = array_values(array_intersect(self::TOLD, $brief->shape->card));
+        $told = array_values(array_intersect($brief->shape->card, self::TOLD));
 
         return $brief->with(
             criteria: Criteria::read($gather, ['limit' => EverythingPages::SIZE]),
@@ -119,6 +124,8 @@ final class Honesty
                 'honest' => false,
                 'shorten' => null,
                 'card' => $told === [] ? array_values(array_intersect(['pictures', 'face'], $brief->shape->card)) : $told,
+                'rating' => $brief->shape->rating,
+                'date' => $brief->shape->date === 'month' ? 'month' : 'day',
                 'names' => $brief->shape->names->value,
             ]),
         );

@@ -23,7 +23,7 @@ final class JsonFeed
             'title' => $name,
             'home_page_url' => "$host/w/$key",
             'feed_url' => "$host/w/$key.json",
-            'items' => $plan === null ? [] : array_map(self::card(...), $plan->cards, $shown),
+            'items' => $plan === null ? [] : array_map(self::card(...), $plan->cards, array_slice($shown, 0, count($plan->cards))),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
     }
 
@@ -41,7 +41,7 @@ final class JsonFeed
                 'id' => $card->id,
                 'url' => $card->url,
                 'title' => $card->title,
-                'content_text' => $card->whole ?? $card->words ?? '',
+                'content_text' => $card->whole(),
                 'date_published' => $card->date === null ? null : EntryJson::date($entry->published),
                 'date_modified' => $card->date === null ? null : EntryJson::date($entry->updated),
                 'authors' => $card->name === null ? null : [['name' => $card->name]],

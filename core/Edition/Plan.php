@@ -4,212 +4,260 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition;
 
-use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Brief\Brief;
 use Gnomic\Entry\Entry;
-use Gnomic\Entry\EntryJson;
-use Gnomic\Entry\Rating;
+use Gnomic\Shape\Area;
+use Gnomic\Shape\Click;
 use Gnomic\Shape\Layout;
-use Gnomic\Shape\Shortening;
-use Gnomic\Sift\Allowed;
-use Gnomic\Sift\Clauses\AllowedByChannel;
-use Gnomic\Sift\Limits;
+use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Shape;
+use Gnomic\Sift\Clauses\FromSources;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Standing\Overall;
 use Gnomic\Text\Catalogue;
 
-/** Everything that a widget shows, decided and in words; what is left is to write it down. */
+/** Everything that a widget shows, decided and in words, for every width; what is left is to write it down. */
 final readonly class Plan
 {
-    /** Pictures of an entry that a card shows. */
-    private const MOST_PICTURES = 4;
+    /** Of the width of a card, when it is asked whether its words fit. */
+    private const SAFE = 0.96;
 
-    /** Takes the place of a source's name, to find what stands around it. */
-    private const NAME = "\u{FFFC}";
+    /** Of a wide place, in CSS pixels. */
+    private const USUAL = 1200;
+
+    private Memo $memo;
 
     /**
      * @param  list<Card>  $cards
-     * @param  string|null  $figure  the overall rating as it is shown, "4.6"
-     * @param  string|null  $base  what it rests on: "from 318 ratings on three services"
-     * @param  array<int, int>|null  $spread  ratings by stars 1 to 5
      * @param  HonestLine|null  $honest  what a selection says of itself; null where it is none
-     * @param  list<array{from: int, to: int|null, cards: int}>  $fewer  widths in CSS pixels at which not all cards are shown
+     * @param  list<Range>  $ranges  all widths, each in one of them
+     * @param  string  $all  address of everything
      */
     private function __construct(
-        public Layout $layout,
+        public Shape $shape,
         public Catalogue $words,
         public array $cards,
-        public ?string $heading,
-        public ?string $figure,
-        public ?string $base,
-        public ?array $spread,
+        public Head $head,
         public ?HonestLine $honest,
-        public array $fewer,
+        public array $ranges,
+        public CardHeights $heights,
+        public Font $font,
+        public string $all,
     ) {
+        $this->memo = new Memo;
     }
 
     /**
      * @param  list<Entry>  $shown  in their order
      * @param  Overall  $overall  over everything collected from the brief's sources
-     * @param  array<string, string>  $saidAt  where the entries of a source were said, by its key
+     * @param  array<string, SourcePage>  $pages  where the entries of a source were said, by its key
      * @param  DateTimeZone  $zone  the site's, for the days shown
      * @param  array<string, StoredPicture>  $pictures  those that are kept, by their address at the source
      * @param  HonestLine|null  $honest  what is said of the choice
+     * @param  list<Account>  $accounts  of the brief's sources
+     * @param  string  $all  address of everything
+     * @param  Font  $font  that the page is set in, where that is known
+     * @param  int  $collected  entries of the brief's sources
      */
     public static function of(
         Brief $brief,
         SiteContext $site,
         array $shown,
         Overall $overall,
-        array $saidAt,
+        array $pages,
         DateTimeZone $zone,
         Catalogue $words,
         array $pictures = [],
         ?HonestLine $honest = null,
+        array $accounts = [],
+        string $all = '',
+        Font $font = Font::Page,
+        int $collected = 0,
     ): self {
         $shape = $brief->shape;
-        $allowed = AllowedByChannel::wanted($brief->criteria);
-        $isWhole = fn (Entry $entry): bool => ($allowed[$site->channelOf((string) $entry->source)] ?? null) === Allowed::Whole;
-        $inHead = fn (string $part): bool => in_array($part, $shape->head, true) && $overall->count > 0;
-        $plan = new self(
-            layout: $shape->layout,
-            words: $words,
-            cards: [],
-            heading: $shape->heading,
-            figure: $inHead('overall') && $overall->mean !== null ? $words->number(round($overall->mean, 1), 1) : null,
-            base: $inHead('count') ? self::base($overall, $zone, $words) : null,
-            spread: $inHead('spread') ? $overall->spread : null,
-            honest: $honest,
-            fewer: self::fewer($shape->layout, $brief->criteria->limits, count($shown)),
-        );
+        $most = $shape->layout->most();
+        $shown = $most === null ? $shown : array_slice($shown, 0, $most);
+        $cards = (new Cards($brief, $site, $pages, $zone, $words, $pictures))->of($shown);
+        $heights = new CardHeights($cards, $shape, $font);
+        $own = array_intersect_key($pages, array_flip(FromSources::named($brief->criteria) ?? array_keys($pages)));
 
-        return $plan->withCards(array_map(
-            fn (Entry $entry): Card => $plan->card($brief, $entry, $isWhole($entry) ? null : $shape->shorten, $saidAt, $zone, $pictures),
-            $shown,
-        ));
-    }
-
-    /** How many cards are shown at a width in CSS pixels. */
-    public function cardsAt(int $width): int
-    {
-        foreach ($this->fewer as ['from' => $from, 'to' => $to, 'cards' => $cards]) {
-            if ($width >= $from && ($to === null || $width < $to)) {
-                return $cards;
-            }
-        }
-
-        return count($this->cards);
-    }
-
-    /** @param  list<Card>  $cards */
-    private function withCards(array $cards): self
-    {
         return new self(
-            $this->layout,
-            $this->words,
+            $shape,
+            $words,
             $cards,
-            $this->heading,
-            $this->figure,
-            $this->base,
-            $this->spread,
-            $this->honest,
-            $this->fewer,
+            Head::of($shape, $overall, $zone, $words, $accounts, $pictures, $own, $all, $collected),
+            $honest,
+            Ranges::of($shape, $brief->criteria->limits, $cards, $heights),
+            $heights,
+            $font,
+            $all,
         );
     }
 
+    public function layout(): Layout
+    {
+        return $this->shape->layout;
+    }
+
+    /** @return list<Layout> those that it has at some width, the usual one first */
+    public function layouts(): array
+    {
+        $layouts = [$this->shape->layout::name() => $this->shape->layout];
+        foreach ($this->ranges as $range) {
+            $layouts[$range->layout::name()] ??= $range->layout;
+        }
+
+        return array_values($layouts);
+    }
+
+    /** What stands where at a width in CSS pixels. */
+    public function at(int $width): Range
+    {
+        foreach ($this->ranges as $range) {
+            if ($range->holds($width)) {
+                return $range;
+            }
+        }
+
+        return $this->ranges[count($this->ranges) - 1];
+    }
+
+    /** Whether a click on an entry enlarges it here. */
+    public function enlarges(): bool
+    {
+        return $this->shape->click === Click::Enlarge && $this->cards !== [];
+    }
+
+    /** Whether something opens over the page: a panel, or a menu of several links. */
+    public function opensOver(): bool
+    {
+        return $this->layout()->opensPanel()
+            || array_filter($this->head->actions, fn (HeadAction $action): bool => count($action->links) > 1) !== [];
+    }
+
+    /** The layout whose cards are moved through, where a width has such a one; else the usual one. */
+    public function leading(): Layout
+    {
+        $moving = array_filter($this->layouts(), fn (Layout $layout): bool => $layout::hasSlides());
+
+        return reset($moving) ?: $this->layout();
+    }
+
+    /** Whether what stands where rests on all cards together. */
+    public function packs(): bool
+    {
+        return array_filter(
+            $this->ranges,
+            fn (Range $range): bool => $range->arrangement->areas !== null || $range->arrangement->shares !== null,
+        ) !== [];
+    }
+
+    /** Whether further pages of cards stand by themselves, and do not follow the cards before them. */
+    public function standApart(): bool
+    {
+        return $this->shape->more === 'pages' || $this->packs();
+    }
+
+    public function hasWords(): bool
+    {
+        return array_filter($this->cards, fn (Card $card): bool => $card->words !== null) !== [];
+    }
+
+    public function isShortened(): bool
+    {
+        return array_filter($this->cards, fn (Card $card): bool => $card->rest !== null) !== [];
+    }
+
     /**
-     * The brief's limits by width, and what the layout makes of them.
+     * Height of every card at these widths in em, whatever was written; null where each is as high as its words make it.
+     */
+    public function fixedHeight(Range $range): ?float
+    {
+        return $range->lines === null || ! $range->layout->isLevel() || ! $this->hasWords()
+            ? null
+            : CardHeight::fixed(array_values(array_diff($this->shape->card, $range->without)), $range->lines, $range->layout->size());
+    }
+
+    /**
+     * What of each card is cut off at these widths. Only what can be read on is: what fits as planned grows where it does not after all,
+     * as with the letters set wide by a visitor (WCAG 2.2, 1.4.12). Tiles of pictures have their words in the enlarged view.
      *
-     * @return list<array{from: int, to: int|null, cards: int}> the first width that counts, and the first that does not any more
+     * @return list<Clamp>
      */
-    public static function fewer(Layout $layout, Limits $limits, int $shown): array
+    public function clamps(Range $range): array
     {
-        $edges = array_values(array_unique([0, Limits::TABLET, Limits::DESKTOP, ...array_keys($layout->breakpoints())]));
-        sort($edges);
-        $fewer = [];
-        foreach ($edges as $index => $from) {
-            $cards = $layout->cardsAt($from, min($shown, $limits->at($from)));
-            if ($cards < $shown) {
-                $fewer[] = ['from' => $from, 'to' => $edges[$index + 1] ?? null, 'cards' => $cards];
+        return $this->memo->of("clamps $range->from", function () use ($range): array {
+            $fixed = $this->fixedHeight($range);
+            $width = $this->cardWidth($range);
+            $clamps = [];
+            foreach ($this->heights->of($range->layout->size()) as $height) {
+                $most = $fixed === null ? $range->lines : $height->fixedLines($fixed, $width);
+                $isCut = $most !== null && $height->isCut($width * self::SAFE, $most, $range->without, $fixed !== null);
+                $clamps[] = new Clamp($isCut || $range->layout::isOfPictures() ? $most : null, $isCut);
             }
+
+            return $clamps;
+        });
+    }
+
+    /** @return list<string> refs of cards of which something is cut off, at some width */
+    public function clamped(): array
+    {
+        return $this->memo->of('clamped', function (): array {
+            $clamped = [];
+            foreach ($this->ranges as $range) {
+                foreach ($range->lines === null ? [] : $this->clamps($range) as $index => $clamp) {
+                    if ($clamp->isCut) {
+                        $clamped[$this->cards[$index]->ref] = true;
+                    }
+                }
+            }
+
+            return array_map(strval(...), array_keys($clamped));
+        });
+    }
+
+    /** In em, where it is narrowest. */
+    public function cardWidth(Range $range): float
+    {
+        $space = $this->shape->space(max($range->from, Ranges::NARROW));
+
+        return $range->layout->cardWidth($space, $range->arrangement->columns) / CardHeight::EM;
+    }
+
+    /** How wide pictures become at most, in CSS pixels, for browsers that do not know it themselves before they fetch one. */
+    public function pictureWidth(): int
+    {
+        $widest = 1.0;
+        foreach ($this->ranges as $range) {
+            $space = $this->shape->space(min($range->to ?? self::USUAL, self::USUAL));
+            $widest = max($widest, $range->layout->cardWidth($space, $range->arrangement->columns));
         }
 
-        return $fewer;
+        return (int) ceil($widest);
     }
 
-    private static function base(Overall $overall, DateTimeZone $zone, Catalogue $words): string
+    /** How many rows cards stand in; one where they are moved through. */
+    public function rowsAt(int $width): int
     {
-        $with = ['count' => $overall->count, 'sources' => $overall->sources, 'places' => $words->counted($overall->sources)];
+        $stands = $this->at($width)->arrangement;
+        $areas = $stands->areas ?? [];
 
-        return $overall->since === null ? $words->say('figures.base', $with)
-            : $words->say('figures.baseSince', $with + ['month' => $words->month(new DateTimeImmutable("@$overall->since"), $zone)]);
+        return $stands->rows === null && $areas !== []
+            ? max(array_map(fn (Area $area): int => $area->row + $area->rows - 1, $areas))
+            : $this->at($width)->layout->rows($stands);
     }
 
-    /**
-     * @param  array<string, string>  $saidAt
-     * @param  array<string, StoredPicture>  $pictures
-     */
-    private function card(Brief $brief, Entry $entry, ?int $shorten, array $saidAt, DateTimeZone $zone, array $pictures): Card
+    /** Why as many stand side by side as do, for the owner; null where there is nothing to choose. */
+    public function why(int $width): ?string
     {
-        $shape = $brief->shape;
-        $shows = fn (string $part): bool => in_array($part, $shape->card, true);
-        $short = Shortening::to($shorten, $entry->text);
-        $stars = $shows('rating') ? $entry->stars() : null;
-        $date = $shows('date') ? $entry->published : null;
-
-        return new Card(
-            id: $entry->id,
-            rating: $stars === null || $entry->rating === null ? null : $this->rating($entry->rating),
-            halves: $stars === null ? null : (int) round($stars * 2),
-            title: $shows('title') ? $entry->title : null,
-            words: $shows('words') && $short->text !== '' ? $short->text : null,
-            whole: $shows('words') && $short->isShortened ? $entry->text : null,
-            language: $entry->language,
-            name: $shows('name') ? $shape->names->of($entry->author->name) : null,
-            when: $date === null ? null : $this->words->day($date, $zone),
-            date: EntryJson::date($date?->setTimezone($zone)),
-            where: $shows('source') ? ($saidAt[(string) $entry->source] ?? $entry->source) : null,
-            saidAt: $this->around($date === null ? 'card.saidAt' : 'card.dayAndSaidAt'),
-            url: $shows('source') ? $entry->url : null,
-            reply: $shows('reply') ? $entry->reply?->text : null,
-            face: $shows('face') && $entry->author->name !== null
-                ? Face::of($entry->author->name, $pictures[(string) $entry->author->image] ?? null)
-                : null,
-            pictures: $shows('pictures') ? self::pictures($entry, $pictures) : [],
-        );
+        return $this->at($width)->layout->why($this->shape->space($width));
     }
 
-    private function rating(Rating $rating): string
+    /** Whether visitors see nothing at all of it. */
+    public function isNothing(): bool
     {
-        return $rating->isRecommendation() ? $this->words->say($rating->value === 1.0 ? 'rating.recommended' : 'rating.notRecommended')
-            : $this->words->say(
-                'rating.of',
-                ['value' => $this->words->number($rating->value), 'best' => $this->words->number($rating->scale->best)],
-            );
-    }
-
-    /** @return array{string, string} what stands before and behind the source's name */
-    private function around(string $message): array
-    {
-        $parts = explode(self::NAME, $this->words->say($message, ['source' => self::NAME]), 2);
-
-        return [$parts[0], $parts[1] ?? ''];
-    }
-
-    /**
-     * @param  array<string, StoredPicture>  $stored
-     * @return list<CardPicture>
-     */
-    private static function pictures(Entry $entry, array $stored): array
-    {
-        $pictures = [];
-        foreach ($entry->media as $media) {
-            if (isset($stored[$media->url])) {
-                $pictures[] = new CardPicture($stored[$media->url], $media->alt);
-            }
-        }
-
-        return array_slice($pictures, 0, self::MOST_PICTURES);
+        return $this->shape->empty === null && ($this->layout()->most() === 0 ? ! $this->head->hasFigures() : $this->cards === []);
     }
 }

@@ -19,6 +19,9 @@ abstract readonly class Layout
     /** What the owner calls it. */
     abstract public static function label(): string;
 
+    /** @return list<Purpose> */
+    abstract public static function madeFor(): array;
+
     /** @return array<string, Schema> members of a brief that are its own */
     abstract public static function settings(): array;
 
@@ -27,24 +30,175 @@ abstract readonly class Layout
     /** "three across in a carousel". */
     abstract public function phrase(): string;
 
-    /** Cards side by side where there is room. */
-    abstract public function across(): int;
+    /** Whether its cards stand in the flow, so that other widths may have another such layout. */
+    public static function flows(): bool
+    {
+        return true;
+    }
 
-    /** How many of so many cards it shows in so wide a widget. @param  int  $width  CSS pixels */
-    public function cardsAt(int $width, int $cards): int
+    /** Whether it is all pictures where there are any: words are kept for the enlarged view. */
+    public static function isOfPictures(): bool
+    {
+        return false;
+    }
+
+    /** Lines that words are clamped to where the brief does not say; null: none. */
+    public function usualLines(): ?int
+    {
+        return null;
+    }
+
+    /** Whether it leads to everything that was collected, by itself. */
+    public function leadsToEverything(): bool
+    {
+        return false;
+    }
+
+    /** What a click on an entry does where the brief does not say. */
+    public static function usualClick(): Click
+    {
+        return static::isOfPictures() ? Click::Enlarge : Click::Nothing;
+    }
+
+    /** Size of the words on its cards, in the size of the visitor's own letters. */
+    public function size(): float
+    {
+        return 1.0625;
+    }
+
+    /** Entries beyond this are of no use to it; null: it takes any number. */
+    public function most(): ?int
+    {
+        return null;
+    }
+
+    /** Seconds after which it changes by itself; null: it stands still. */
+    public function seconds(): ?int
+    {
+        return null;
+    }
+
+    /** Cards side by side. */
+    public function acrossAt(Space $space): int
+    {
+        return 1;
+    }
+
+    /** Why there are so many, for the owner; null where there is nothing to choose. */
+    public function why(Space $space): ?string
+    {
+        return null;
+    }
+
+    /** How many of so many cards it shows. */
+    public function cardsAt(Space $space, int $cards): int
     {
         return $cards;
     }
 
-    /** How many cards stand side by side. @param  int  $width  of the widget in CSS pixels */
-    final public function acrossAt(int $width): int
+    /** Whether what stands where changes within a number of columns, with the width. */
+    public static function isFine(): bool
     {
-        return Across::at($width, $this->across());
+        return false;
     }
 
-    /** @return array<int, int> cards across, by the least width in CSS pixels from which there are so many */
-    final public function breakpoints(): array
+    /** Whether its cards are moved through, each a slide for those who hear it. */
+    public static function hasSlides(): bool
     {
-        return Across::breakpoints($this->across());
+        return false;
+    }
+
+    /** Whether below its cards something moves them or stops them. */
+    public function hasControls(): bool
+    {
+        return false;
+    }
+
+    /** Whether cards become equally high, where their words are clamped. */
+    public function isLevel(): bool
+    {
+        return ! static::isOfPictures();
+    }
+
+    /** Width of the words of a card, in CSS pixels. */
+    public function cardWidth(Space $space, int $columns): float
+    {
+        return $space->column($columns);
+    }
+
+    /** Lines of words that there is room for, where its cards have no height of their own; null: as many as the brief says. */
+    public function linesIn(Space $space): ?int
+    {
+        return null;
+    }
+
+    /** Height of the whole where it has no cards in the flow, in em; null where it has. */
+    public function ownHeight(): ?float
+    {
+        return null;
+    }
+
+    /**
+     * Height of cards that stand in rows, each as high as its highest.
+     *
+     * @param  list<float>  $heights  of the cards that are shown, in CSS pixels
+     */
+    public function stacked(Space $space, Arrangement $arrangement, array $heights): float
+    {
+        $rows = array_chunk($heights, max(1, $arrangement->columns));
+
+        return array_sum(array_map(fn (array $row): float => max($row), $rows)) + count($rows);
+    }
+
+    /** Rows of cards. */
+    public function rows(Arrangement $arrangement): int
+    {
+        return (int) ceil($arrangement->cards / max(1, $arrangement->columns));
+    }
+
+    /** Whether its cards are in a panel that opens over the page. */
+    public function opensPanel(): bool
+    {
+        return false;
+    }
+
+    /** CSS pixels between cards where the brief does not say. */
+    public function usualGap(): int
+    {
+        return static::isOfPictures() ? 8 : 40;
+    }
+
+    /** What becomes of cards that do not fill the last row: "centred" or "stretched"; null: it has none, or leaves them out. */
+    public function lastRow(): ?string
+    {
+        return null;
+    }
+
+    /** @return list<string> parts of the style sheet that it needs, be they on its cards or not */
+    public function parts(): array
+    {
+        return static::isOfPictures() ? ['tile'] : [];
+    }
+
+    /**
+     * Numbers of its style sheet that are settings, by the names of custom properties.
+     *
+     * @param  int  $cards  that it shows
+     * @param  int  $gap  between them, in CSS pixels
+     * @return array<string, string>
+     */
+    public function style(int $cards, int $gap): array
+    {
+        return [];
+    }
+
+    /**
+     * What stands where.
+     *
+     * @param  list<Tile>  $tiles  as many as are shown at these widths
+     */
+    public function arranged(Space $space, array $tiles): Arrangement
+    {
+        return new Arrangement(min($this->acrossAt($space), max(1, count($tiles))), count($tiles));
     }
 }

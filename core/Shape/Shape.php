@@ -16,28 +16,80 @@ use Gnomic\Json\Schema\TextSchema;
 /** A brief's part "shape": the layout, and what it shows. */
 final readonly class Shape
 {
-    /** What a card can show. */
-    public const CARD = ['rating', 'title', 'words', 'name', 'date', 'source', 'reply', 'face', 'pictures'];
+    private const HEAD_AT = ['above', 'left', 'right', 'none'];
 
-    /** What the head of a widget can show. */
-    public const HEAD = ['overall', 'count', 'spread'];
+    private const MORE = ['none', 'button', 'pages', 'scroll'];
+
+    private const RATINGS = ['both', 'glyphs', 'number', 'words'];
+
+    private const DATES = ['day', 'month', 'relative'];
+
+    public const PICTURES = ['landscape', 'original', 'square', 'portrait', 'wide'];
 
     public Layout $layout;
 
     /** Characters after which words are shortened; null: never. */
     public ?int $shorten;
 
-    /** @var list<string> of CARD */
+    /** Lines that words take, no more and in fixed layouts no fewer; null: as many as there are. */
+    public ?int $lines;
+
+    /** @var list<string> of Fields::CARD, in their order */
     public array $card;
 
     /** How people are named. */
     public Naming $names;
 
-    /** @var list<string> of HEAD */
+    /** Of RATINGS: glyphs, the number on its own scale, both of them, or in words. */
+    public string $rating;
+
+    /** Of DATES. */
+    public string $date;
+
+    /** Of PICTURES. */
+    public string $picture;
+
+    /** @var list<string> of Fields::HEAD */
     public array $head;
+
+    /** Of HEAD_AT; beside the cards where there is room. */
+    public string $headAt;
 
     /** A line above everything. */
     public ?string $heading;
+
+    /** A line under the heading. */
+    public ?string $line;
+
+    /** @var list<Action> */
+    public array $actions;
+
+    public Click $click;
+
+    /** Where a click leads that follows an address. */
+    public ?string $address;
+
+    /** @var array<string, string> likewise of single entries, by their identifiers */
+    public array $addresses;
+
+    public bool $newTab;
+
+    /** Of links to sources, as https://html.spec.whatwg.org/multipage/links.html#linkTypes has them. */
+    public string $rel;
+
+    /** Of MORE. */
+    public string $more;
+
+    public Frame $frame;
+
+    /** @var array<string, Other> by class of widths */
+    private array $at;
+
+    /** What visitors read where there is nothing to show; null: nothing at all is there. */
+    public ?string $empty;
+
+    /** Whether structured data is put into the page. */
+    public bool $markup;
 
     /** Whether a selection says that it is one. */
     public bool $honest;
@@ -49,11 +101,38 @@ final readonly class Shape
         $layout = $shape->object('layout');
         $this->layout = Layouts::named($layout->string('name'))::of($layout);
         $this->shorten = $shape->intOrNull('shorten');
+        $lines = $shape->intOrNull('lines') ?? $this->layout->usualLines();
+        $this->lines = $lines === 0 ? null : $lines;
         $this->card = $shape->strings('card');
         $this->names = Naming::from($shape->string('names'));
+        $this->rating = $shape->string('rating');
+        $this->date = $shape->string('date');
+        $this->picture = $shape->string('picture');
         $this->head = $shape->strings('head');
-        $heading = trim((string) $shape->stringOrNull('heading'));
-        $this->heading = $heading === '' ? null : $heading;
+        $this->headAt = $shape->string('headAt');
+        $this->heading = self::written($shape, 'heading');
+        $this->line = self::written($shape, 'line');
+        $actions = [];
+        foreach ($shape->list('actions') as $index => $action) {
+            $actions[] = Action::read(Members::of($action, "/shape/actions/$index"));
+        }
+        $this->actions = $actions;
+        $this->click = Click::tryFrom($shape->string('click')) ?? $this->layout::usualClick();
+        $this->address = $shape->stringOrNull('address');
+        $addresses = [];
+        foreach ($shape->list('addresses') as $index => $one) {
+            $one = Members::of($one, "/shape/addresses/$index");
+            $addresses[$one->string('id')] = (string) $one->stringOrNull('url');
+        }
+        $this->addresses = array_filter($addresses);
+        $this->newTab = $shape->boolOr('newTab', true);
+        $this->rel = $shape->string('rel');
+        $this->more = $shape->string('more');
+        $this->frame = Frame::read($shape->object('frame'), $this->layout->usualGap());
+        $at = $shape->object('at');
+        $this->at = ['phone' => Other::read($at->object('phone')), 'tablet' => Other::read($at->object('tablet'))];
+        $this->empty = self::written($shape, 'empty');
+        $this->markup = $shape->boolOr('markup', false);
         $this->honest = $shape->boolOr('honest', true);
     }
 
@@ -65,14 +144,47 @@ final readonly class Shape
         return $schema ??= ObjectSchema::of([
             'layout' => Layouts::schema(),
             'shorten' => NumberSchema::wholeOrNull(40, 2000, 220, 'Characters after which words are shortened; null: never.'),
+            'lines' => NumberSchema::whole(0, 30, about: 'Lines that words are clamped to; 0: never; null: as is usual for the layout.'),
             'card' => ListSchema::of(
-                ChoiceSchema::among(self::CARD),
+                ChoiceSchema::among(Fields::CARD),
                 distinct: true,
-                default: ['rating', 'title', 'words', 'name', 'date', 'source'],
+                default: Fields::USUAL,
+                about: 'What a card shows, in this order.',
             ),
             'names' => ChoiceSchema::case(Naming::Full, 'How people are named: as given, first name and initial, or initials.'),
-            'head' => ListSchema::of(ChoiceSchema::among(self::HEAD), distinct: true, default: self::HEAD),
+            'rating' => ChoiceSchema::among(self::RATINGS, 'both', 'As glyphs, as a number on its own scale, as both, or in words.'),
+            'date' => ChoiceSchema::among(self::DATES, 'day', 'Dates as a day, as a month, or as the time since.'),
+            'picture' => ChoiceSchema::among(self::PICTURES, 'landscape', 'Shape that pictures are cut to; original: as they are.'),
+            'head' => ListSchema::of(ChoiceSchema::among(Fields::HEAD), distinct: true, default: ['overall', 'count', 'spread']),
+            'headAt' => ChoiceSchema::among(self::HEAD_AT, 'above', 'Where the head stands; at the left or right where there is room.'),
             'heading' => TextSchema::orNull(120),
+            'line' => TextSchema::orNull(240, 'A line under the heading.'),
+            'actions' => Action::schema(),
+            'click' => ChoiceSchema::among(
+                ['usual', ...array_map(fn (Click $click): string => $click->value, Click::cases())],
+                'usual',
+                'What a click on an entry does: opens it at its source, enlarges it, follows an address, nothing; or what is usual for '
+                    .'the layout.',
+            ),
+            'address' => TextSchema::addressOrNull('Where a click leads that follows an address.'),
+            'addresses' => ListSchema::of(
+                ObjectSchema::of(['id' => TextSchema::of(1, 600), 'url' => TextSchema::addressOrNull()], ['id', 'url']),
+                200,
+                about: 'Addresses of single entries, by their identifiers.',
+            ),
+            'newTab' => new BooleanSchema(true, 'Whether links open another tab.'),
+            'rel' => TextSchema::matching(
+                '^[a-z]*( [a-z]+)*$',
+                'link types such as "nofollow ugc noopener"',
+                80,
+                'nofollow ugc noopener',
+                'Link types of links to sources.',
+            ),
+            'more' => ChoiceSchema::among(self::MORE, 'none', 'How visitors get more entries: a button, numbered pages, or on scrolling.'),
+            'frame' => Frame::schema(),
+            'at' => Other::schema(),
+            'empty' => TextSchema::orNull(240, 'What visitors read where there is nothing to show; null: nothing at all.'),
+            'markup' => new BooleanSchema(false, 'Whether schema.org data is put into the page; not for reviews of yourself.'),
             'honest' => new BooleanSchema(true, 'Whether a selection says in a line that it is one.'),
         ], about: 'The layout and what it shows.');
     }
@@ -87,6 +199,47 @@ final readonly class Shape
         }
 
         return new self($members);
+    }
+
+    /** The layout at a class of widths. */
+    public function layoutAt(WidthClass $class): Layout
+    {
+        return $this->layout::flows() ? ($this->other($class)->layout ?? $this->layout) : $this->layout;
+    }
+
+    /** Lines that words are clamped to at a class of widths; null: all of them are shown. */
+    public function linesAt(WidthClass $class): ?int
+    {
+        $other = $this->other($class);
+        $lines = $other->lines ?? ($other?->layout === null ? $this->lines : $other->layout->usualLines());
+
+        return $lines === 0 ? null : $lines;
+    }
+
+    /** @return list<string> parts that cards do not show at a class of widths, of those that they show elsewhere */
+    public function withoutAt(WidthClass $class): array
+    {
+        $kept = $this->other($class)?->card;
+
+        return $kept === null ? [] : array_values(array_diff($this->card, $kept));
+    }
+
+    public function headIsAside(): bool
+    {
+        return $this->headAt === 'left' || $this->headAt === 'right';
+    }
+
+    /** The room that cards have in a widget of a width in CSS pixels. */
+    public function space(int $width): Space
+    {
+        return Space::at($width, $this->frame, $this->headIsAside());
+    }
+
+    /** Whether something in it leads to everything, beside the honest line. */
+    public function leadsToEverything(): bool
+    {
+        return $this->more !== 'none' || $this->layout->leadsToEverything()
+            || array_filter($this->actions, fn (Action $action): bool => $action->does === 'all') !== [];
     }
 
     /**
@@ -105,5 +258,23 @@ final readonly class Shape
     public function toArray(): array
     {
         return $this->members;
+    }
+
+    private function other(WidthClass $class): ?Other
+    {
+        $tablet = $this->at['tablet'];
+
+        return match ($class) {
+            WidthClass::Phone => $this->at['phone']->or($tablet),
+            WidthClass::Tablet => $tablet,
+            WidthClass::Desktop => null,
+        };
+    }
+
+    private static function written(Members $shape, string $member): ?string
+    {
+        $text = trim((string) $shape->stringOrNull($member));
+
+        return $text === '' ? null : $text;
     }
 }

@@ -33,6 +33,12 @@ final readonly class Shortening
         return new self((string) preg_replace('/[\s\p{Pd}\p{Ps},;:]+$/u', '', $cut), true);
     }
 
+    /** Whether an ellipsis ends it already. */
+    public function endsOpen(): bool
+    {
+        return preg_match('/(?:…|\.\.\.)$/u', $this->text) === 1;
+    }
+
     /** Bytes up to the last boundary of words (UAX #29) at or before an offset in bytes. */
     private static function lastWordEnd(string $text, int $offset): int
     {

@@ -42,6 +42,14 @@ final readonly class TextSchema extends Schema
     }
 
     /** A day as RFC 3339 writes it, or null. */
+    /** An address of the web, http or https. */
+    public static function addressOrNull(string $about = ''): self
+    {
+        $remedy = 'an address that begins with http:// or https://';
+
+        return new self(0, 2000, '^https?://[^\\s/?#]+[^\\s]*$', false, $remedy, $about, true, null);
+    }
+
     public static function dayOrNull(string $about = ''): self
     {
         return new self(0, null, null, true, 'a day such as "2026-03-31"', $about, true, null);

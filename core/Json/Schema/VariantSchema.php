@@ -16,9 +16,9 @@ final readonly class VariantSchema extends Schema
      * @param  array<string, array<string, Schema>>  $members  by the name of the variant
      * @param  string  $usual  the variant that a missing member is
      */
-    public function __construct(array $members, private string $usual, string $about = '')
+    public function __construct(array $members, private string $usual, string $about = '', bool $nullable = false)
     {
-        parent::__construct($about, false, null);
+        parent::__construct($about, $nullable, null);
         $variants = [];
         foreach ($members as $name => $own) {
             $variants[$name] = ObjectSchema::of(['name' => ChoiceSchema::among([$name])] + $own, ['name']);
@@ -28,7 +28,7 @@ final readonly class VariantSchema extends Schema
 
     public function missing(): mixed
     {
-        return $this->read(['name' => $this->usual]);
+        return $this->isNullable ? null : $this->read(['name' => $this->usual]);
     }
 
     protected function keywords(): array
@@ -52,6 +52,6 @@ final readonly class VariantSchema extends Schema
 
     protected function written(): array
     {
-        return ['default' => ['name' => $this->usual]];
+        return $this->isNullable ? [] : ['default' => ['name' => $this->usual]];
     }
 }

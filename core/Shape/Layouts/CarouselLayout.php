@@ -6,16 +6,34 @@ namespace Gnomic\Shape\Layouts;
 
 use Gnomic\Json\Members;
 use Gnomic\Json\Schema\BooleanSchema;
+use Gnomic\Json\Schema\ChoiceSchema;
+use Gnomic\Json\Schema\ListSchema;
 use Gnomic\Json\Schema\NumberSchema;
+use Gnomic\Shape\Arrangement;
+use Gnomic\Shape\Columns;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Purpose;
+use Gnomic\Shape\Space;
 use Gnomic\Text\Numbers;
 
 /** Cards side by side in a track that is moved through. */
 final readonly class CarouselLayout extends Layout
 {
-    /** @param  int|null  $autoplay  seconds a slide; null: it stands still */
-    private function __construct(private int $across, public bool $wholeRows, public ?int $autoplay)
-    {
+    public const CONTROLS = ['arrows', 'dots', 'numbers'];
+
+    /**
+     * @param  list<string>  $controls  of CONTROLS
+     * @param  bool  $byCard  whether it moves by one card; by as many as are seen else
+     * @param  int|null  $autoplay  seconds a slide; null: it stands still
+     */
+    private function __construct(
+        private Columns $columns,
+        public int $rows,
+        public bool $wholeRows,
+        public array $controls,
+        public bool $byCard,
+        public ?int $autoplay,
+    ) {
     }
 
     public static function name(): string
@@ -28,39 +46,112 @@ final readonly class CarouselLayout extends Layout
         return 'Carousel';
     }
 
+    public static function madeFor(): array
+    {
+        return [Purpose::Reading, Purpose::Pictures];
+    }
+
     public static function settings(): array
     {
-        return [
-            'across' => NumberSchema::whole(1, 5, 3, 'Cards side by side where there is room.'),
-            'wholeRows' => new BooleanSchema(false, 'Whether cards that would leave a row half empty are left out.'),
-            'autoplay' => NumberSchema::whole(2, 60, about: 'Seconds a slide; null: it stands still.'),
+        return Columns::settings() + [
+            'rows' => NumberSchema::whole(1, 2, 1, 'Rows of cards.'),
+            'wholeRows' => new BooleanSchema(false, 'Whether cards that would leave the last page half empty are left out.'),
+            'controls' => ListSchema::of(
+                ChoiceSchema::among(self::CONTROLS),
+                distinct: true,
+                default: ['arrows', 'numbers'],
+                about: 'What it is moved by, beside swiping and keys: arrows, a dot a page, "1 of 3".',
+            ),
+            'by' => ChoiceSchema::among(['page', 'card'], 'page', 'How far one press moves it.'),
+            'autoplay' => NumberSchema::whole(2, 15, about: 'Seconds a slide; null: it stands still.'),
         ];
     }
 
     public static function of(Members $settings): self
     {
-        return new self((int) $settings->intOrNull('across'), $settings->boolOr('wholeRows', false), $settings->intOrNull('autoplay'));
+        return new self(
+            Columns::read($settings),
+            (int) $settings->intOrNull('rows'),
+            $settings->boolOr('wholeRows', false),
+            $settings->strings('controls'),
+            $settings->string('by') === 'card',
+            $settings->intOrNull('autoplay'),
+        );
     }
 
     public function phrase(): string
     {
-        return Numbers::spoken($this->across).' across in a carousel'.(
+        return $this->columns->phrase().($this->rows === 2 ? ' in a carousel of two rows' : ' in a carousel').(
             $this->autoplay === null
                 ? ''
                 : ', moving every '.Numbers::counted($this->autoplay, 'second')
         );
     }
 
-    public function across(): int
+    public function usualLines(): int
     {
-        return $this->across;
+        return 4;
     }
 
-    /** A row that cannot be filled at all stays. */
-    public function cardsAt(int $width, int $cards): int
+    public function seconds(): ?int
     {
-        $inRow = $this->acrossAt($width);
+        return $this->autoplay;
+    }
 
-        return $this->wholeRows && $cards > $inRow ? $cards - $cards % $inRow : $cards;
+    public function acrossAt(Space $space): int
+    {
+        return $this->columns->at($space);
+    }
+
+    public function why(Space $space): string
+    {
+        return $this->columns->why($space);
+    }
+
+    /** A page that cannot be filled at all stays. */
+    public function cardsAt(Space $space, int $cards): int
+    {
+        $page = $this->acrossAt($space) * $this->rows;
+
+        return match (true) {
+            $this->wholeRows && $cards > $page => $cards - $cards % $page,
+            $this->rows === 2 && $cards > 2 => $cards - $cards % 2,
+            default => $cards,
+        };
+    }
+
+    public function arranged(Space $space, array $tiles): Arrangement
+    {
+        return new Arrangement(max(1, min($this->acrossAt($space), (int) ceil(count($tiles) / $this->rows))), count($tiles));
+    }
+
+    public function parts(): array
+    {
+        return ['track', 'tool', 'turn'];
+    }
+
+    public function style(int $cards, int $gap): array
+    {
+        return $this->rows === 1 ? [] : ['rows' => (string) $this->rows];
+    }
+
+    public static function hasSlides(): bool
+    {
+        return true;
+    }
+
+    public function hasControls(): bool
+    {
+        return $this->controls !== [] || $this->autoplay !== null;
+    }
+
+    public function stacked(Space $space, Arrangement $arrangement, array $heights): float
+    {
+        return $heights === [] ? 0.0 : $this->rows * max($heights) + 1;
+    }
+
+    public function rows(Arrangement $arrangement): int
+    {
+        return min($this->rows, $arrangement->cards);
     }
 }

@@ -46,6 +46,12 @@ final readonly class FromSources extends Clause
         )];
     }
 
+    /** @return list<string>|null keys that the brief names; null: all */
+    public static function named(Criteria $wanted): ?array
+    {
+        return $wanted->part('gather')->has('sources') ? $wanted->part('gather')->strings('sources') : null;
+    }
+
     public static function of(Criteria $wanted, SiteContext $site): ?self
     {
         return $wanted->part('gather')->has('sources') ? new self($wanted->part('gather')->strings('sources'), $site) : null;

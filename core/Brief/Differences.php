@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Brief;
+
+use Gnomic\Text\Numbers;
+
+/** What differs between two briefs, in sentences: by the phrases in which they are read aloud, and else by the parts they have. */
+final class Differences
+{
+    /** Parts that no phrase speaks of, as the owner calls them. */
+    private const PARTS = [
+        'shorten' => 'the length of the words',
+        'lines' => 'the lines of the words',
+        'card' => 'what cards show',
+        'names' => 'how people are named',
+        'rating' => 'how ratings are shown',
+        'date' => 'how dates are shown',
+        'picture' => 'the shape of pictures',
+        'headAt' => 'where the head stands',
+        'heading' => 'the heading',
+        'line' => 'the line under the heading',
+        'actions' => 'what visitors can do from the head',
+        'click' => 'what a click does',
+        'address' => 'where a click leads',
+        'addresses' => 'where clicks on single entries lead',
+        'newTab' => 'where links open',
+        'rel' => 'what links say of themselves',
+        'more' => 'how visitors get more',
+        'frame' => 'the room that it takes',
+        'at' => 'what is other on phones and tablets',
+        'empty' => 'what is said where there is nothing',
+        'markup' => 'data for search engines',
+        'honest' => 'the line that it is a selection',
+    ];
+
+    /** @return list<string> each a sentence without its point: '"four stars and up" became "three stars and up"' */
+    public static function between(Brief $before, Brief $after, SentenceContext $context): array
+    {
+        [$old, $new] = [self::phrases($before, $context), self::phrases($after, $context)];
+        $told = [];
+        foreach ($old + $new as $key => $unused) {
+            $was = $old[$key] ?? null;
+            $is = $new[$key] ?? null;
+            $said = match (true) {
+                $was === $is => null,
+                $was === null => "\"$is\" was added",
+                $is === null => "\"$was\" was taken out",
+                default => "\"$was\" became \"$is\"",
+            };
+            $told = $said === null ? $told : [...$told, $said];
+        }
+        $parts = [];
+        foreach (self::PARTS as $member => $name) {
+            if ($before->shape->toArray()[$member] !== $after->shape->toArray()[$member]) {
+                $parts[] = $name;
+            }
+        }
+
+        return $parts === [] ? $told : [...$told, Numbers::listed($parts).' changed'];
+    }
+
+    /** @return array<string, string> what the sentence says of each topic */
+    private static function phrases(Brief $brief, SentenceContext $context): array
+    {
+        $phrases = [];
+        foreach (Sentence::of($brief, $context) as $phrase) {
+            if ($phrase->key !== null && ! $phrase->isOffer) {
+                $phrases[$phrase->key] = isset($phrases[$phrase->key]) ? "{$phrases[$phrase->key]}, $phrase->text" : $phrase->text;
+            }
+        }
+
+        return $phrases;
+    }
+}

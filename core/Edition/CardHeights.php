@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Edition;
+
+use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Shape;
+
+/** Cards whose words are measured once, for all that rests on their heights; and not before something asks. */
+final readonly class CardHeights
+{
+    private Memo $memo;
+
+    /** @param  list<Card>  $cards */
+    public function __construct(private array $cards, private Shape $shape, private Font $font)
+    {
+        $this->memo = new Memo;
+    }
+
+    /** @return list<CardHeight> of each card, its words in a size in em */
+    public function of(float $size): array
+    {
+        return $this->memo->of("$size", fn (): array => array_map(
+            fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->font, $size),
+            $this->cards,
+        ));
+    }
+}

@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Edition;
+
+use Gnomic\Shape\Lines\Paragraph;
+use Gnomic\Shape\Space;
+
+/**
+ * How high a whole widget becomes at a width, before anything is drawn: head, cards and foot. In CSS pixels at the usual size of
+ * letters.
+ */
+final readonly class PlannedHeight
+{
+    /** Above and below everything. */
+    private const PADDING = 2.0;
+
+    /** Size and leading of the heading, with what is kept free below it. */
+    private const HEADING = 1.625;
+
+    private const HEADING_LINE = 1.25 * self::HEADING;
+
+    private const HEADING_BELOW = 0.31 * self::HEADING;
+
+    /** The figure, and what has to be pressed. */
+    private const FIGURE = 2.0 * 1.15;
+
+    private const ACTION = 2.5;
+
+    /** A row of controls or of the honest line. */
+    private const FOOT = 2.75;
+
+    /** Between the parts of the foot, and of the row in the head. */
+    private const BETWEEN = 1.5;
+
+    private const SMALL = CardHeight::SMALL;
+
+    public function __construct(private Plan $plan)
+    {
+    }
+
+    /** @param  int  $width  of the widget in CSS pixels */
+    public function at(int $width): float
+    {
+        $plan = $this->plan;
+        if ($plan->isNothing()) {
+            return 0.0;
+        }
+        $range = $plan->at($width);
+        $own = $range->layout->ownHeight();
+        if ($own !== null) {
+            return CardHeight::EM * $own;
+        }
+        if ($range->layout->most() === 0) {
+            return CardHeight::EM * (self::PADDING + $this->rating(($width - 2 * $plan->shape->frame->side()) / CardHeight::EM));
+        }
+        $space = $plan->shape->space($width);
+        $inner = $space->inner / CardHeight::EM;
+        $isAside = $plan->shape->headIsAside() && $width >= Space::ASIDE_FROM;
+        $head = $this->head($isAside ? Space::ASIDE / CardHeight::EM : $inner);
+        $deck = $this->cards($range, $space) / CardHeight::EM + $this->foot($inner, $range);
+
+        return CardHeight::EM * (self::PADDING + ($isAside ? max($head, $deck) : $head + $deck));
+    }
+
+    /** @return list<float> of each card that is shown at a width, as its own words and parts make it */
+    public function cardsAt(int $width): array
+    {
+        $range = $this->plan->at($width);
+        $space = $this->plan->shape->space($width);
+        $of = $range->layout->cardWidth($space, $range->arrangement->columns);
+        $fixed = $this->plan->fixedHeight($range);
+        $heights = [];
+        foreach (array_slice($this->plan->heights->of($range->layout->size()), 0, $range->arrangement->cards) as $height) {
+            $own = CardHeight::EM * $height->at($of / CardHeight::EM, $range->lines, $range->without, $fixed !== null);
+            $heights[] = max($own, CardHeight::EM * ($fixed ?? 0.0));
+        }
+
+        return $heights;
+    }
+
+    /** In em, as all that follows but the cards. */
+    private function head(float $width): float
+    {
+        $head = $this->plan->head;
+        if ($head->isEmpty()) {
+            return 0.0;
+        }
+        $height = 0.75 + 1 / CardHeight::EM;
+        $height += $head->heading === null ? 0.0
+            : self::HEADING_LINE * $this->lines($head->heading, $width / self::HEADING, true) + self::HEADING_BELOW;
+        $height += $head->line === null ? 0.0 : CardHeight::LEADING * $this->lines($head->line, $width) + 0.5;
+        if (! $head->hasRow()) {
+            return $height;
+        }
+        $figures = array_values(array_filter([
+            $head->figure === null ? null : [2.0 * $this->width($head->figure, true), self::FIGURE],
+            $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * CardHeight::LEADING],
+            $head->spread === null ? null : [3.375, 1.25],
+        ]));
+        $actions = array_map(fn (HeadAction $action): array => [$this->width($action->text, true), self::ACTION], $head->actions);
+        $parts = [
+            ...($head->account === null ? [] : [[min($width, 36.0), max(2.5, self::SMALL * CardHeight::LEADING * 2)]]),
+            ...($figures === [] ? [] : [[self::wide($figures, 0.875), self::rows($figures, $width, 0.875, 0.125)]]),
+            ...($actions === [] ? [] : [[self::wide($actions, 1.25), self::rows($actions, $width, 1.25, 0.25)]]),
+        ];
+
+        return $height + self::rows($parts, $width, self::BETWEEN, 0.25);
+    }
+
+    /** The overall rating in a line. */
+    private function rating(float $width): float
+    {
+        $head = $this->plan->head;
+        $figures = array_values(array_filter([
+            $head->figure === null ? null : [1.25 * $this->width($head->figure, true), 1.25 * 1.15],
+            $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * CardHeight::LEADING],
+            $head->spread === null ? null : [3.375, 1.25],
+        ]));
+        $glyphs = $head->halves === null ? [] : [[5.0, 1.0]];
+        $wide = min($width, self::wide([...$glyphs, [self::wide($figures, 0.875), 0.0]], 0.75));
+        $whole = [...$glyphs, [self::wide($figures, 0.875), self::rows($figures, $width, 0.875, 0.125)]];
+        $heading = $head->heading === null ? [] : [[
+            min($width, self::SMALL * $this->width($head->heading)),
+            self::SMALL * CardHeight::LEADING * $this->lines($head->heading, $width / self::SMALL),
+        ]];
+        $actions = array_map(fn (HeadAction $action): array => [$this->width($action->text, true), self::ACTION], $head->actions);
+
+        return self::rows([[$wide, self::rows($whole, $width, 0.75, 0.125)], ...$heading, ...$actions], $width, 0.75, 0.125) + 0.25;
+    }
+
+    private function foot(float $width, Range $range): float
+    {
+        $honest = $this->plan->honest;
+        $small = self::SMALL * CardHeight::LEADING;
+        $parts = [];
+        if ($honest !== null) {
+            $said = "$honest->text $honest->all";
+            $lines = $this->lines($said, $width / self::SMALL);
+            $parts[] = [min($width, self::SMALL * $this->width($said)), max(self::FOOT, $lines * $small)];
+        }
+        if ($this->plan->shape->more !== 'none') {
+            $parts[] = [8.0, self::FOOT];
+        }
+        if ($range->layout->hasControls()) {
+            $parts[] = [min($width, 11.5), self::FOOT];
+        }
+
+        return self::rows($parts, $width, 1.0, 0.0);
+    }
+
+    /** In CSS pixels. */
+    private function cards(Range $range, Space $space): float
+    {
+        return $range->layout->stacked($space, $range->arrangement, $this->cardsAt($space->width));
+    }
+
+    private function lines(string $text, float $width, bool $bold = false): int
+    {
+        return Paragraph::of($text, $this->plan->font, $bold)->linesAt($width);
+    }
+
+    private function width(string $text, bool $bold = false): float
+    {
+        return Paragraph::of($text, $this->plan->font, $bold)->widest();
+    }
+
+    /** @param  list<array{float, float}>  $parts  widths and heights */
+    private static function wide(array $parts, float $gap): float
+    {
+        return array_sum(array_column($parts, 0)) + $gap * max(0, count($parts) - 1);
+    }
+
+    /**
+     * Height of parts that stand side by side as long as there is room.
+     *
+     * @param  list<array{float, float}>  $parts  widths and heights
+     */
+    private static function rows(array $parts, float $width, float $across, float $down): float
+    {
+        $total = $used = $row = 0.0;
+        foreach ($parts as [$wide, $high]) {
+            if ($used > 0 && $used + $across + $wide > $width) {
+                $total += $row + $down;
+                $used = $row = 0.0;
+            }
+            $used += ($used > 0 ? $across : 0.0) + $wide;
+            $row = max($row, $high);
+        }
+
+        return $total + $row;
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Edition;
+
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\EntryJson;
+use Gnomic\Entry\Kind;
+use Gnomic\Standing\Overall;
+
+/**
+ * What a widget shows, as schema.org has it (https://schema.org/Review, /AggregateRating), with the true overall figures. Search
+ * engines do not take reviews that a business publishes of itself for others'; docs/formats.md says when it may stand in a page.
+ */
+final class StructuredData
+{
+    /**
+     * @param  string  $about  what the reviews are of
+     * @param  list<Entry>  $shown
+     */
+    public static function of(string $about, ?Plan $plan, array $shown, Overall $overall): string
+    {
+        $reviews = $posts = [];
+        foreach ($plan->cards ?? [] as $index => $card) {
+            $entry = $shown[$index] ?? null;
+            if ($entry !== null && $entry->kind === Kind::Post) {
+                $posts[] = self::post($card, $entry);
+            } elseif ($entry !== null) {
+                $reviews[] = self::review($card, $entry);
+            }
+        }
+
+        return json_encode(self::present([
+            '@context' => 'https://schema.org',
+            '@type' => 'Organization',
+            'name' => $about,
+            'aggregateRating' => $plan === null || ! $plan->head->hasFigures() || $overall->mean === null ? null : [
+                '@type' => 'AggregateRating',
+                'ratingValue' => round($overall->mean, 2),
+                'bestRating' => 5,
+                'worstRating' => 1,
+                'ratingCount' => $overall->count,
+            ],
+            'review' => $reviews,
+            'subjectOf' => $posts,
+        ]), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_HEX_TAG | JSON_INVALID_UTF8_SUBSTITUTE);
+    }
+
+    /** @return array<string, mixed> */
+    private static function review(Card $card, Entry $entry): array
+    {
+        return self::present([
+            '@type' => 'Review',
+            'author' => $card->name === null ? null : ['@type' => 'Person', 'name' => $card->name],
+            'name' => $card->title,
+            'reviewBody' => $card->whole(),
+            'datePublished' => $card->date === null ? null : EntryJson::date($entry->published),
+            'inLanguage' => $entry->language,
+            'reviewRating' => $card->rating === null || $entry->rating === null ? null : [
+                '@type' => 'Rating',
+                'ratingValue' => $entry->rating->value,
+                'bestRating' => $entry->rating->scale->best,
+                'worstRating' => $entry->rating->scale->worst,
+            ],
+            'publisher' => $card->where === null ? null : ['@type' => 'Organization', 'name' => $card->where],
+            'url' => $card->url,
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function post(Card $card, Entry $entry): array
+    {
+        return self::present([
+            '@type' => 'SocialMediaPosting',
+            'author' => $card->name === null ? null : ['@type' => 'Person', 'name' => $card->name],
+            'articleBody' => $card->whole(),
+            'datePublished' => $card->date === null ? null : EntryJson::date($entry->published),
+            'image' => $card->pictures === [] ? null : ($card->pictures[0]->stored?->at(1280)),
+            'url' => $card->url,
+        ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $members
+     * @return array<string, mixed> without those that say nothing
+     */
+    private static function present(array $members): array
+    {
+        return array_filter($members, fn (mixed $value): bool => $value !== null && $value !== '' && $value !== []);
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape\Layouts;
+
+use Gnomic\Json\Members;
+use Gnomic\Json\Schema\ChoiceSchema;
+use Gnomic\Shape\Area;
+use Gnomic\Shape\Arrangement;
+use Gnomic\Shape\Columns;
+use Gnomic\Shape\Layout;
+use Gnomic\Shape\Packing\Tiles;
+use Gnomic\Shape\Purpose;
+use Gnomic\Shape\Space;
+use Gnomic\Shape\Tile;
+
+/** A grid in which some entries get more room. */
+final readonly class MosaicLayout extends Layout
+{
+    private const BY = ['pattern', 'likes', 'rating', 'pins'];
+
+    /** Where not the pattern says it, one of so many gets more room. */
+    private const ONE_OF = 5;
+
+    private function __construct(private Columns $columns, private string $large)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'mosaic';
+    }
+
+    public static function label(): string
+    {
+        return 'Mosaic';
+    }
+
+    public static function madeFor(): array
+    {
+        return [Purpose::Pictures, Purpose::Reading];
+    }
+
+    public static function settings(): array
+    {
+        return Columns::settings(4, 200) + ['large' => ChoiceSchema::among(
+            self::BY,
+            'pattern',
+            'Which get more room: by a repeating pattern, the most liked, the best rated, or those you pinned.',
+        )];
+    }
+
+    public static function of(Members $settings): self
+    {
+        return new self(Columns::read($settings), $settings->string('large'));
+    }
+
+    public function phrase(): string
+    {
+        return 'in a mosaic'.match ($this->large) {
+            'likes' => ', the most liked larger',
+            'rating' => ', the best rated larger',
+            'pins' => ', pinned ones larger',
+            default => '',
+        };
+    }
+
+    public static function isOfPictures(): bool
+    {
+        return true;
+    }
+
+    public function usualLines(): int
+    {
+        return 4;
+    }
+
+    public function acrossAt(Space $space): int
+    {
+        return $this->columns->at($space);
+    }
+
+    public function why(Space $space): string
+    {
+        return $this->columns->why($space);
+    }
+
+    /** Where tiles of two by two would leave a hole that no neighbour can take, the last of them stays small. */
+    public function arranged(Space $space, array $tiles): Arrangement
+    {
+        $columns = min($this->acrossAt($space), max(1, count($tiles)));
+        if ($columns === 1 || count($tiles) < 3) {
+            return new Arrangement($columns, count($tiles));
+        }
+        $large = $this->large($tiles, $columns);
+        do {
+            $areas = Tiles::areas(array_map(fn (int $place): bool => in_array($place, $large, true), array_keys($tiles)), $columns);
+            $cells = array_sum(array_map(fn (Area $area): int => $area->columns * $area->rows, $areas));
+        } while ($cells % $columns !== 0 && array_pop($large) !== null);
+
+        return new Arrangement($columns, count($tiles), $areas);
+    }
+
+    /**
+     * @param  list<Tile>  $tiles
+     * @return list<int> places of those that get more room
+     */
+    private function large(array $tiles, int $columns): array
+    {
+        $places = array_keys($tiles);
+        if ($this->large === 'pins') {
+            return array_values(array_filter($places, fn (int $place): bool => $tiles[$place]->isPinned));
+        }
+        if ($this->large === 'pattern') {
+            // Now at the left, now at the right: one for every two rows.
+            $step = max(3, 2 * $columns - 3);
+
+            $turn = 2 * $step;
+
+            return array_values(array_filter($places, fn (int $place): bool => in_array($place % $turn, [0, $step + 1], true)));
+        }
+        $weight = fn (int $place): float => $this->large === 'likes' ? $tiles[$place]->likes : $tiles[$place]->stars;
+        $weighed = array_values(array_filter($places, fn (int $place): bool => $weight($place) > 0));
+        usort($weighed, fn (int $one, int $other): int => [$weight($other), $one] <=> [$weight($one), $other]);
+
+        return array_slice($weighed, 0, max(1, intdiv(count($tiles), self::ONE_OF)));
+    }
+
+    /** Rows are as high as a cell is wide, or as the words of a tile that stands in one row. */
+    public function stacked(Space $space, Arrangement $arrangement, array $heights): float
+    {
+        $cell = $space->column($arrangement->columns);
+        $rows = [];
+        $across = max(1, $arrangement->columns);
+        $inTurn = fn (int $at): Area => new Area(1 + $at % $across, 1 + intdiv($at, $across));
+        foreach ($arrangement->areas ?? array_map($inTurn, array_keys($heights)) as $index => $area) {
+            for ($row = $area->row; $row < $area->row + $area->rows; $row++) {
+                $rows[$row] = max($rows[$row] ?? $cell, $area->rows === 1 ? min($heights[$index] ?? 0.0, 2 * $cell) : 0.0);
+            }
+        }
+
+        return array_sum($rows) + $space->gap * max(0, count($rows) - 1);
+    }
+}

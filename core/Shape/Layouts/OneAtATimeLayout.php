@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape\Layouts;
+
+use Gnomic\Json\Members;
+use Gnomic\Json\Schema\ChoiceSchema;
+use Gnomic\Json\Schema\NumberSchema;
+use Gnomic\Shape\Arrangement;
+use Gnomic\Shape\Layout;
+use Gnomic\Shape\Purpose;
+use Gnomic\Shape\Space;
+use Gnomic\Text\Numbers;
+
+/** One card at a time, set large, changing by itself or by hand. */
+final readonly class OneAtATimeLayout extends Layout
+{
+    /** @param  int|null  $autoplay  seconds a card; null: it changes by hand */
+    private function __construct(public ?int $autoplay, public bool $byChance)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'one-at-a-time';
+    }
+
+    public static function label(): string
+    {
+        return 'One at a time';
+    }
+
+    public static function madeFor(): array
+    {
+        return [Purpose::Reading, Purpose::SmallPlace];
+    }
+
+    public static function settings(): array
+    {
+        return [
+            'autoplay' => NumberSchema::wholeOrNull(2, 15, 5, 'Seconds a card; null: it changes by hand.'),
+            'next' => ChoiceSchema::among(['order', 'chance'], 'order', 'Whether the next is the next in order, or drawn by chance.'),
+        ];
+    }
+
+    public static function of(Members $settings): self
+    {
+        return new self($settings->intOrNull('autoplay'), $settings->string('next') === 'chance');
+    }
+
+    public function phrase(): string
+    {
+        return 'one at a time'.($this->byChance ? ', by chance' : '').(
+            $this->autoplay === null ? '' : ', changing every '.Numbers::counted($this->autoplay, 'second')
+        );
+    }
+
+    public function usualLines(): int
+    {
+        return 5;
+    }
+
+    public function seconds(): ?int
+    {
+        return $this->autoplay;
+    }
+
+    public function size(): float
+    {
+        return 1.375;
+    }
+
+    public function parts(): array
+    {
+        return ['track', 'tool', 'turn'];
+    }
+
+    public static function hasSlides(): bool
+    {
+        return true;
+    }
+
+    public function hasControls(): bool
+    {
+        return true;
+    }
+
+    public function cardWidth(Space $space, int $columns): float
+    {
+        return min(704.0, $space->inner);
+    }
+
+    public function stacked(Space $space, Arrangement $arrangement, array $heights): float
+    {
+        return $heights === [] ? 0.0 : max($heights) + 1;
+    }
+
+    public function rows(Arrangement $arrangement): int
+    {
+        return min(1, $arrangement->cards);
+    }
+}

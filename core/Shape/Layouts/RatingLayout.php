@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape\Layouts;
+
+use Gnomic\Json\Members;
+use Gnomic\Json\Schema\BooleanSchema;
+use Gnomic\Json\Schema\ChoiceSchema;
+use Gnomic\Shape\Layout;
+use Gnomic\Shape\Purpose;
+use Gnomic\Shape\Space;
+
+/** The overall rating alone, in a line of text or as a seal. */
+final readonly class RatingLayout extends Layout
+{
+    private function __construct(public bool $isSeal, public bool $opens)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'rating';
+    }
+
+    public static function label(): string
+    {
+        return 'Overall rating';
+    }
+
+    public static function madeFor(): array
+    {
+        return [Purpose::Figure, Purpose::SmallPlace];
+    }
+
+    public static function settings(): array
+    {
+        return [
+            'form' => ChoiceSchema::among(['line', 'seal'], 'line', 'A line of text, or a seal with figure, base and spread.'),
+            'opens' => new BooleanSchema(true, 'Whether a press opens everything.'),
+        ];
+    }
+
+    public static function of(Members $settings): self
+    {
+        return new self($settings->string('form') === 'seal', $settings->boolOr('opens', true));
+    }
+
+    public function phrase(): string
+    {
+        return $this->isSeal ? 'as a seal with the overall rating' : 'as a line with the overall rating';
+    }
+
+    public static function flows(): bool
+    {
+        return false;
+    }
+
+    public function leadsToEverything(): bool
+    {
+        return $this->opens;
+    }
+
+    public function most(): int
+    {
+        return 0;
+    }
+
+    public function cardsAt(Space $space, int $cards): int
+    {
+        return 0;
+    }
+
+    public function parts(): array
+    {
+        return ['glyphs'];
+    }
+
+    public function ownHeight(): ?float
+    {
+        return $this->isSeal ? 14.0 : null;
+    }
+}
