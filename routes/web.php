@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\ChoiceController;
+use App\Http\Controllers\EditionController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\GrantController;
 use App\Http\Controllers\ImportController;
@@ -89,7 +90,11 @@ Route::prefix('api')->group(function (): void {
             Route::patch('widgets/{key}', [WidgetController::class, 'update']);
             Route::delete('widgets/{key}', [WidgetController::class, 'destroy']);
             Route::post('widgets/{key}/editions', [WidgetController::class, 'publish']);
+            Route::get('widgets/{key}/editions', [EditionController::class, 'index']);
+            Route::get('widgets/{key}/editions/{number}', [EditionController::class, 'show'])->where('number', '[0-9]{1,9}');
+            Route::post('widgets/{key}/editions/{number}', [EditionController::class, 'restore'])->where('number', '[0-9]{1,9}');
             Route::post('widgets/{key}/pins', [WidgetController::class, 'pin']);
+            Route::post('layouts', [BenchController::class, 'layouts']);
             Route::post('proof', [BenchController::class, 'proof']);
             Route::post('sieve', [BenchController::class, 'behind']);
         });

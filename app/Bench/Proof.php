@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Editions\Content;
 use App\Editions\Contents;
 use App\Editions\Everything;
+use App\Editions\Further;
 use App\Editions\Renderer;
 use App\Editions\Wanted;
 use App\Models\Site;
+use App\Models\Widget;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Phrase;
 use Gnomic\Brief\Sentence;
 use Gnomic\Edition\Honesty;
+use Gnomic\Edition\PlannedHeight;
+use Gnomic\Edition\Room;
 use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Step;
 use Gnomic\Standing\Overall;
@@ -33,17 +38,27 @@ final readonly class Proof
      * @param  list<int>  $widths  CSS pixels
      * @return array<string, mixed>
      */
-    public function of(Site $site, Brief $brief, string $key, string $name, array $widths): array
+    public function of(Site $site, Brief $brief, string $key, array $widths): array
     {
         $context = $this->contexts->brief($site, $brief);
         $sieve = SiteSieve::of($site, $brief->criteria, $context->site);
         $selection = $sieve->selection();
         $choices = Honesty::choices($brief, $context->site, $selection);
-        $offered = $choices === [] ? 0 : Everything::of($site, $brief, $sieve)->offered();
+        $offered = $choices === [] && ! $brief->shape->leadsToEverything() ? 0 : Everything::of($site, $brief, $sieve)->offered();
         $language = $site->spoken()[0];
-        $wanted = new Wanted($brief, $sieve, $selection->shown, $language, $brief->shape->honest ? $choices : [], $offered);
+        $wanted = new Wanted(
+            $brief,
+            $sieve,
+            $selection->shown,
+            $language,
+            $brief->shape->honest ? $choices : [],
+            $offered,
+            Further::refs($sieve, $brief, $selection->shown),
+        );
         $content = $this->contents->of($site, $wanted);
-        $plan = $content->plan();
+        $plan = $this->renderer->plan($content, $key);
+        $height = new PlannedHeight($plan);
+        $room = Room::of($height->at(...));
 
         return [
             'brief' => $brief->toArray(),
@@ -52,20 +67,40 @@ final readonly class Proof
                 fn (Step $step): array => get_object_vars($step) + ['topic' => Clauses::topicOf($step->key)],
                 $selection->steps,
             ),
-            'fragment' => $this->renderer->fragment($content, $key, $name),
+            'fragment' => $this->renderer->fragment($content, $plan, $key),
             'across' => array_map(
                 fn (int $width): array => [
                     'width' => $width,
-                    'across' => $plan->layout->acrossAt($width),
-                    'cards' => $plan->cardsAt($width),
+                    'across' => $plan->at($width)->arrangement->columns,
+                    'cards' => $plan->at($width)->arrangement->cards,
+                    'rows' => $plan->rowsAt($width),
+                    'height' => (int) ceil($height->at($width)),
+                    'why' => $plan->why($width),
                 ],
                 $widths,
             ),
             'figures' => self::figures($content->overall) + $sieve->tally()->lacking(),
+            'isNothing' => $plan->isNothing(),
+            'room' => $room->length(),
+            'moreRoom' => $this->moreRoom($site, $key, $content, $room),
             // The owner reads the line in any case, to decide on it.
             'honestLine' => Honesty::line($brief, $choices, $offered, $content->words)?->text,
             'warnings' => $this->warnings->of($site, $brief, $sieve, $selection),
         ];
+    }
+
+    /** How much more room it takes than what is out, in CSS pixels; null where nothing is out. */
+    private function moreRoom(Site $site, string $key, Content $content, Room $room): ?int
+    {
+        $widget = $site->widgets()->with('edition')->where('key', $key)->first();
+        $out = $widget instanceof Widget ? $widget->edition?->toBrief() : null;
+        if ($out === null) {
+            return null;
+        }
+
+        return $out->shape->toArray() === $content->brief->shape->toArray()
+            ? 0
+            : $room->moreThan(Room::of((new PlannedHeight($content->as($out)->plan()))->at(...)));
     }
 
     /** @return array<string, mixed> */

@@ -27,6 +27,11 @@ use Gnomic\Text\Numbers;
  */
 final readonly class Warnings
 {
+    /** Seconds of a card: fewer are too few, and those that suit most people. */
+    private const LEAST_SECONDS = 3;
+
+    private const COMFORTABLE = 5;
+
     public function __construct(private Repairs $repairs, private LookFiles $looks)
     {
     }
@@ -38,6 +43,8 @@ final readonly class Warnings
             $this->nothingLeft($site, $brief, $sieve, $selection),
             $this->onlyPraise($brief),
             ...Doubts::about($brief->criteria),
+            $this->tooFast($brief),
+            $this->withoutPictures($site, $brief, $selection),
             $this->unknownSources($brief, $sieve),
             $this->unknownWidgets($site, $brief),
             $this->pinsNotShown($site, $brief, $sieve),
@@ -84,6 +91,39 @@ final readonly class Warnings
             'key' => 'head',
             'text' => 'Visitors would see only praise, and nothing would tell them that it is a selection.',
             'repairs' => [['text' => 'Say that it is a selection', 'brief' => $honest->toArray()]],
+        ];
+    }
+
+    /** @return array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}|null */
+    private function tooFast(Brief $brief): ?array
+    {
+        $layout = $brief->shape->toArray()['layout'];
+        if (($brief->shape->layout->seconds() ?? self::COMFORTABLE) >= self::LEAST_SECONDS || ! is_array($layout)) {
+            return null;
+        }
+        $slower = $brief->with(shape: $brief->shape->with(['layout' => ['autoplay' => self::COMFORTABLE] + $layout]));
+
+        return [
+            'key' => 'layout',
+            'text' => 'It moves on before most people have read a card.',
+            'repairs' => [['text' => 'Every five seconds', 'brief' => $slower->toArray()]],
+        ];
+    }
+
+    /** @return array{key: string, text: string}|null */
+    private function withoutPictures(Site $site, Brief $brief, Selection $selection): ?array
+    {
+        if (! $brief->shape->layout::isOfPictures() || $selection->shown === []) {
+            return null;
+        }
+        $without = array_filter(
+            EntryRecord::ofRefs($site, $selection->shown),
+            fn (EntryRecord $record): bool => $record->toCore()->media === [],
+        );
+
+        return count($without) < count($selection->shown) ? null : [
+            'key' => 'layout',
+            'text' => 'None of these has a picture. They stand as words; a layout made for reading serves them better.',
         ];
     }
 

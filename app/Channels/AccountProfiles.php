@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Channels;
 
 use App\Models\Site;
+use Gnomic\Edition\Account;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
+use Gnomic\Text\Address;
 
 /** An account as its owner wants it shown: its own posts carry that name and picture instead of what the service has. */
 final class AccountProfiles
@@ -35,5 +37,22 @@ final class AccountProfiles
                     $profile['picture'] ?? $entry->author->image,
                 ));
         }, $entries);
+    }
+
+    /** @return array<string, Account> by the key of the source */
+    public function accounts(Site $site): array
+    {
+        $accounts = [];
+        foreach ($site->sources()->whereNotNull('profile')->get() as $source) {
+            $profile = $source->profile ?? [];
+            $accounts[$source->key] = new Account(
+                $profile['name'] ?? $source->name,
+                $profile['picture'] ?? null,
+                $profile['bio'] ?? null,
+                Address::webOrNull($source->home, null),
+            );
+        }
+
+        return $accounts;
     }
 }

@@ -21,6 +21,12 @@ interface Channel
     /** Where visitors are told that an entry was said: the service, or what the owner calls the feed. */
     public function saidAt(Source $source): string;
 
+    /** The page of the source for everybody, where people read and write; null where it has none that is known. */
+    public function pageOf(Source $source): ?string;
+
+    /** Whether everybody can write a review on that page. */
+    public function takesReviews(): bool;
+
     /** What stands for the source there, where an address that people copy from their browser belongs to the channel; else null. */
     public function recognised(string $address): ?string;
 

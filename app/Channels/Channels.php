@@ -11,6 +11,8 @@ use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafChannel;
 use App\Models\Site;
+use Gnomic\Edition\SourcePage;
+use Gnomic\Text\Address;
 use InvalidArgumentException;
 
 /** The channels by their keys. */
@@ -59,15 +61,17 @@ final readonly class Channels
         return array_map(fn (Channel $channel): string => $channel->name(), $asked);
     }
 
-    /** @return array<string, string> where the entries of a site's sources were said, by the sources' keys */
-    public function saidAt(Site $site): array
+    /** @return array<string, SourcePage> where the entries of each source were said, by its key */
+    public function pages(Site $site): array
     {
-        $said = [];
+        $pages = [];
         foreach ($site->sources()->get() as $source) {
-            $said[$source->key] = $this->of($source->channel)->saidAt($source);
+            $channel = $this->of($source->channel);
+            $url = Address::webOrNull($channel->pageOf($source), null);
+            $pages[$source->key] = new SourcePage($channel->saidAt($source), $url, $channel->takesReviews());
         }
 
-        return $said;
+        return $pages;
     }
 
     public function of(string $key): Channel

@@ -30,6 +30,16 @@ final readonly class HandedOver implements Channel
         return $this->saidAt ?? $source->name;
     }
 
+    public function pageOf(Source $source): null
+    {
+        return null;
+    }
+
+    public function takesReviews(): bool
+    {
+        return false;
+    }
+
     public function recognised(string $address): ?string
     {
         return null;

@@ -11,7 +11,9 @@ use App\Models\Site;
 use App\Pictures\Pictures;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
+use Gnomic\Edition\Account;
 use Gnomic\Entry\Entry;
+use Gnomic\Sift\Clauses\FromSources;
 
 /** Puts together what a site's brief shows: for the bench and for what goes out, by one way. */
 final readonly class Contents
@@ -38,17 +40,22 @@ final readonly class Contents
      */
     public function each(Site $site, array $wanted): array
     {
-        $refs = array_values(array_unique(array_merge([], ...array_map(fn (Wanted $one): array => $one->refs, $wanted))));
+        $asked = array_map(fn (Wanted $one): array => [...$one->refs, ...$one->further], $wanted);
+        $refs = array_values(array_unique(array_merge([], ...$asked)));
         $records = array_map(fn (EntryRecord $record): Entry => $record->toCore(), EntryRecord::ofRefs($site, $refs));
         $entries = [];
         foreach ($this->profiles->on($site, array_values($records)) as $entry) {
             $entries[$entry->id] = $entry;
         }
-        $pictures = $this->pictures->of($site, array_values($entries));
-        $saidAt = $this->channels->saidAt($site);
+        $accounts = $this->profiles->accounts($site);
+        $faces = array_values(array_filter(array_map(fn (Account $account): ?string => $account->picture, $accounts)));
+        $pictures = $this->pictures->at($site, [...self::addresses(array_values($entries)), ...$faces]);
+        $pages = $this->channels->pages($site);
         $contents = [];
         foreach ($wanted as $one) {
-            $shown = array_values(array_filter(array_map(fn (string $ref): ?Entry => $entries[$ref] ?? null, $one->refs)));
+            $shown = self::named($entries, $one->refs);
+            $further = self::named($entries, $one->further);
+            $sources = FromSources::named($one->brief->criteria);
             $contents[] = new Content(
                 $one->brief,
                 $one->sieve->context(),
@@ -57,10 +64,14 @@ final readonly class Contents
                 $site->zone(),
                 $this->catalogues->of($one->language),
                 $this->looks->all()->named($one->brief->look),
-                $saidAt,
-                array_intersect_key($pictures, array_flip(self::addresses($shown))),
+                $pages,
+                array_intersect_key($pictures, array_flip([...self::addresses([...$shown, ...$further]), ...$faces])),
                 $one->choices,
                 $one->offered,
+                array_values($sources === null ? $accounts : array_intersect_key($accounts, array_flip($sources))),
+                $site->name,
+                $further === [] ? null : new Further($further, $one->brief->criteria->limits->most),
+                collected: $one->sieve->tally()->counting(),
             );
         }
 
@@ -82,12 +93,22 @@ final readonly class Contents
             'zone' => $site->zone()->getName(),
             'words' => $this->catalogues->of($language)->digest(),
             'look' => $this->looks->all()->named($brief->look)->tokens,
-            'saidAt' => $this->channels->saidAt($site),
+            'pages' => array_map(get_object_vars(...), $this->channels->pages($site)),
             'profiles' => $site->sources()->whereNotNull('profile')->pluck('profile', 'key')->all(),
             'pictures' => $showsPictures
                 ? [$site->pictures()->where('state', 'kept')->count(), $site->pictures()->where('state', 'kept')->max('id')]
                 : null,
         ];
+    }
+
+    /**
+     * @param  array<string, Entry>  $entries
+     * @param  list<string>  $refs
+     * @return list<Entry> those that there are, in the order of the references
+     */
+    private static function named(array $entries, array $refs): array
+    {
+        return array_values(array_filter(array_map(fn (string $ref): ?Entry => $entries[$ref] ?? null, $refs)));
     }
 
     /**

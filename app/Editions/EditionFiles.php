@@ -31,6 +31,9 @@ final readonly class EditionFiles
     /** What each page of everything was made from. */
     private const PAGES = 'pages.json';
 
+    /** Folders beside it, of files that never change. */
+    private const FURTHER = 'further.json';
+
     /** A file as it is, and packed. */
     private const ENDINGS = ['', '.gz', '.br'];
 
@@ -47,16 +50,25 @@ final readonly class EditionFiles
      */
     public function write(string $key, Rendering $rendering, ?string $before = null): void
     {
-        $target = "$this->folder/$key/{$rendering->hash()}";
+        foreach ($rendering->further as $folder => $files) {
+            $this->whole($key, (string) $folder, Rendering::ofFiles($files), '');
+        }
+        $this->whole($key, $rendering->hash(), $rendering, "$this->folder/$key/$before");
+    }
+
+    /** @throws EditionNotWritten */
+    private function whole(string $key, string $hash, Rendering $rendering, string $before): void
+    {
+        $target = "$this->folder/$key/$hash";
         if (is_dir($target)) {
-            $this->isSound($key, $rendering->hash()) || $this->fill($target, $rendering, "$this->folder/$key/$before");
+            $this->isWhole($key, $hash) || $this->fill($target, $rendering, $before);
 
             return;
         }
         $making = "$this->folder/$key/.".bin2hex(random_bytes(6));
         try {
             $this->makeFolder($making);
-            $this->fill($making, $rendering, "$this->folder/$key/$before");
+            $this->fill($making, $rendering, $before);
             // Another worker may have written the very same edition meanwhile.
             if (! @rename($making, $target) && ! is_dir($target)) {
                 throw EditionNotWritten::at($target);
@@ -69,8 +81,13 @@ final readonly class EditionFiles
         }
     }
 
-    /** Whether every file of an edition is there, as long as it was when it was read back. */
+    /** Whether every file of an edition is there, as long as it was when it was read back; those that never change, too. */
     public function isSound(string $key, string $hash): bool
+    {
+        return array_filter([$hash, ...$this->further($key, $hash)], fn (string $one): bool => ! $this->isWhole($key, $one)) === [];
+    }
+
+    private function isWhole(string $key, string $hash): bool
     {
         $folder = "$this->folder/$key/$hash";
         clearstatcache();
@@ -92,6 +109,14 @@ final readonly class EditionFiles
         return is_array($pages) ? array_filter($pages, is_string(...)) : [];
     }
 
+    /** @return list<string> folders of files that never change, of an edition */
+    private function further(string $key, string $hash): array
+    {
+        $further = json_decode((string) @file_get_contents("$this->folder/$key/$hash/".self::FURTHER), true);
+
+        return is_array($further) ? array_values(array_filter($further, is_string(...))) : [];
+    }
+
     /**
      * Takes away what a worker that was killed has left, and editions that are too old to be brought back. Whoever calls it is the only
      * one who publishes this widget just now.
@@ -100,9 +125,12 @@ final readonly class EditionFiles
      */
     public function tidy(string $key, array $kept): void
     {
+        $out = basename((string) @readlink("$this->folder/$key/current"));
+        $further = array_map(fn (string $hash): array => $this->further($key, $hash), [...$kept, $out]);
+        $kept = [...$kept, $out, ...array_merge([], ...$further)];
         foreach (@scandir("$this->folder/$key") ?: [] as $name) {
             $path = "$this->folder/$key/$name";
-            if (in_array($name, ['.', '..', 'current'], true) || in_array($name, $kept, true) || $this->isOut($key, $name)) {
+            if (in_array($name, ['.', '..', 'current'], true) || in_array($name, $kept, true)) {
                 continue;
             }
             is_link($path) ? @unlink($path) : (new Filesystem)->deleteDirectory($path);
@@ -122,6 +150,7 @@ final readonly class EditionFiles
             }
         }
         $this->put("$folder/".self::PAGES, json_encode($rendering->pages, JSON_THROW_ON_ERROR));
+        $this->put("$folder/".self::FURTHER, json_encode(array_map(strval(...), array_keys($rendering->further)), JSON_THROW_ON_ERROR));
         foreach ($rendering->files() as $name => $contents) {
             $this->put("$folder/$name", $contents);
             $this->put("$folder/$name.gz", (string) gzencode($contents, isset($rendering->everything[$name]) ? self::OF_PAGES : 9));
@@ -150,7 +179,7 @@ final readonly class EditionFiles
                 throw EditionNotWritten::at("$folder/$name");
             }
         }
-        foreach ([...array_keys($rendering->files()), ...$rendering->same(), self::PAGES] as $name) {
+        foreach ([...array_keys($rendering->files()), ...$rendering->same(), self::PAGES, self::FURTHER] as $name) {
             foreach (self::ENDINGS as $ending) {
                 if (is_file("$folder/$name$ending")) {
                     $sizes["$name$ending"] = (int) filesize("$folder/$name$ending");

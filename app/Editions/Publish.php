@@ -121,7 +121,7 @@ final readonly class Publish
             // What differs in its words alone shows the same.
             $selection = $chosen[spl_object_id($variant->brief)."|$variant->first|$variant->visit"] ??= $at->selection();
             $choices = $brief->shape->honest ? Honesty::choices($variant->brief, $at->context(), $selection) : [];
-            $everything ??= $choices === [] ? null : Everything::of($site, $brief, $sieve);
+            $everything ??= $choices === [] && ! $brief->shape->leadsToEverything() ? null : Everything::of($site, $brief, $sieve);
             $wanted[$variant->name] = new Wanted(
                 $variant->brief,
                 $at,
@@ -129,6 +129,7 @@ final readonly class Publish
                 $variant->words,
                 $choices,
                 $everything?->offered() ?? 0,
+                Further::refs($at, $variant->brief, $selection->shown),
             );
         }
 

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Gnomic\Edition\JsonFeed;
+use Gnomic\Edition\Plan;
+use Gnomic\Edition\StructuredData;
+use Gnomic\Entry\Entry;
 use Illuminate\Contracts\View\Factory;
 
 /** Content to HTML: the one way for the proof on the bench, the command line and what goes out. */
@@ -16,6 +19,7 @@ final class Renderer
     public function __construct(
         private readonly Factory $views,
         private readonly StyleSheets $styles,
+        private readonly Behaviours $behaviours,
         private readonly string $host,
         private readonly string $folder,
     ) {
@@ -27,34 +31,28 @@ final class Renderer
         if ($made->contents === []) {
             return $this->nothing($key, $name);
         }
-        $content = $made->contents[''];
-        $fragment = $this->fragment($content, $key, $name);
-        $everything = $pages = [];
-        foreach ($made->pages as $page) {
-            $pages[$page->name] = $page->digest;
-            if ($page->content !== null) {
-                $title = $page->content->words->say('everything.title', ['name' => $name]);
-                $everything[$page->name] = $this->document(
-                    $page->content,
-                    $this->fragment($page->content, $key, $name),
-                    $key,
-                    $title,
-                    $page,
-                );
+        $fragments = $further = [];
+        $plans = array_map(fn (Content $content): Plan => $this->plan($content, $key), $made->contents);
+        foreach ($made->contents as $variant => $content) {
+            $plan = $plans[$variant];
+            $fragments[$variant] = $this->fragment($content, $plan, $key);
+            $folder = $this->beside($content, $plan);
+            if ($folder !== null) {
+                $further[$folder] ??= $this->further($content, $plan, $key, $name);
             }
         }
+        [$content, $plan] = [$made->contents[''], $plans['']];
 
         return new Rendering(
-            $fragment,
-            $this->document($content, $fragment, $key, $name),
-            JsonFeed::shown($this->host, $key, $name, $content->plan(), $content->shown),
-            array_map(
-                fn (Content $variant): string => $this->fragment($variant, $key, $name),
-                array_diff_key($made->contents, ['' => true]),
-            ),
-            $everything,
-            $pages,
+            $fragments[''],
+            $this->document($content, $fragments[''], $key, $name),
+            JsonFeed::shown($this->host, $key, $name, $plan, $content->shown),
+            array_diff_key($fragments, ['' => true]),
+            $this->everything($made, $key, $name),
+            array_column($made->pages, 'digest', 'name'),
             $made->variants?->manifest(),
+            $this->markup($content, $plan)."\n",
+            $further,
         );
     }
 
@@ -67,32 +65,143 @@ final class Renderer
             $fragment,
             $this->tight('widget::removed', ['fragment' => $fragment]),
             JsonFeed::shown($this->host, $key, $name, null, []),
+            markup: "{}\n",
         );
     }
 
-    /** A declarative shadow root: markup and styles, closed off from the page around it. */
-    public function fragment(Content $content, string $key, string $name): string
+    public function plan(Content $content, string $key): Plan
     {
-        $plan = $content->plan();
+        return $content->plan($this->all($key));
+    }
 
-        return $this->tight(
-            'widget::fragment',
-            [
-                'plan' => $plan,
-                'words' => $plan->words,
-                'styles' => $this->styles->of($plan, $content->look),
+    /** A declarative shadow root: markup and styles, closed off from the page around it. @param  Plan  $plan  of the content */
+    public function fragment(Content $content, Plan $plan, string $key): string
+    {
+        $at = "/w/$key/".$this->beside($content, $plan);
+        $pages = $content->pages();
+        $large = $plan->enlarges() ? $this->behaviours->file('enlarge') : null;
+
+        return $this->tight('widget::fragment', ['count' => self::count($plan, $pages)] + $this->parts($plan) + [
+            'template' => 'widget::layouts.'.$plan->leading()::name().'.template',
+            'styles' => $this->styles->of($plan, $content->look),
+            'with' => $this->behaviours->of($plan),
+            'enlarged' => $large === null ? null : ['script' => $large, 'page' => "$at/large.html"],
+            'more' => $pages === [] ? null : ['from' => "$at/", 'pages' => count($pages)],
+            'markup' => $content->brief->shape->markup ? $this->markup($content, $plan) : null,
+        ]);
+    }
+
+    /** @return array<string, string> pages of everything that are not as before, by name */
+    private function everything(Made $made, string $key, string $name): array
+    {
+        $written = [];
+        foreach ($made->pages as $page) {
+            if ($page->content !== null) {
+                $title = $page->content->words->say('everything.title', ['name' => $name]);
+                $written[$page->name] = $this->document(
+                    $page->content,
+                    $this->fragment($page->content, $this->plan($page->content, $key), $key),
+                    $key,
+                    $title,
+                    $page,
+                );
+            }
+        }
+
+        return $written;
+    }
+
+    private function markup(Content $content, Plan $plan): string
+    {
+        return StructuredData::of($content->about, $plan, $content->shown, $content->overall);
+    }
+
+    /**
+     * Files that visitors get after the fragment: pages of more entries, and all of them in full where they can be enlarged.
+     *
+     * @return array<string, string> by name
+     */
+    private function further(Content $content, Plan $shown, string $key, string $name): array
+    {
+        $files = [];
+        $pages = $content->pages();
+        $before = count($shown->cards);
+        foreach ($pages as $index => $entries) {
+            $plan = $this->plan($content->page($entries), $key);
+            $page = 'p'.($index + 2);
+            $own = ['page' => $page, 'before' => $before, 'count' => self::count($shown, $pages)];
+            $files[($index + 2).'.html'] = $this->tight('widget::page', $own + $this->parts($plan) + [
                 'name' => $name,
-                'all' => "$this->host/w/$key/all.html",
-            ],
-        );
+                'rules' => $this->styles->page($plan, $page),
+            ]);
+            $before += count($entries);
+        }
+        if ($shown->enlarges()) {
+            $plan = $this->plan($content->inFull(), $key);
+            $files['large.html'] = $this->tight('widget::large', ['enlarges' => false] + $this->parts($plan) + [
+                'name' => $name,
+                'styles' => $this->styles->enlarged($plan, $content->look),
+            ]);
+        }
+
+        return $files;
+    }
+
+    /**
+     * What every template is given, of the first page of cards or the only one.
+     *
+     * @return array<string, mixed>
+     */
+    private function parts(Plan $plan): array
+    {
+        return [
+            'plan' => $plan,
+            'words' => $plan->words,
+            'enlarges' => $plan->enlarges(),
+            'clamped' => $plan->clamped(),
+            'page' => $plan->shape->more === 'none' ? '' : 'p1',
+            'before' => 0,
+            'count' => count($plan->cards),
+            'sizes' => 'auto, '.$plan->pictureWidth().'px',
+        ];
+    }
+
+    /**
+     * Cards of all pages.
+     *
+     * @param  list<list<Entry>>  $pages  beside the first
+     */
+    private static function count(Plan $shown, array $pages): int
+    {
+        return count($shown->cards) + array_sum(array_map(count(...), $pages));
+    }
+
+    /** Where files beside an edition lie: another wherever they might be others, the same for the same for ever; null: there are none. */
+    private function beside(Content $content, Plan $plan): ?string
+    {
+        if (! $plan->enlarges() && $content->pages() === []) {
+            return null;
+        }
+        $of = array_intersect_key($content->inputs(), array_flip(Content::OF_ENTRIES));
+        $whole = [$this->templates(), $this->host, $content->brief->toArray()['shape'], $content->brief->look, $of];
+
+        return substr(hash('sha256', json_encode($whole, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)), 0, 16);
+    }
+
+    private function templates(): string
+    {
+        return $this->templates ??= FolderDigest::of($this->folder);
+    }
+
+    private function all(string $key): string
+    {
+        return "$this->host/w/$key/all.html";
     }
 
     /** Another wherever what stands around the entries might be another: the names, the host, the templates. */
     public function frame(string $key, string $name): string
     {
-        $this->templates ??= FolderDigest::of($this->folder);
-
-        $around = [$this->templates, $this->host, $key, $name];
+        $around = [$this->templates(), $this->behaviours->digest(), $this->host, $key, $name];
 
         return hash('xxh128', json_encode($around, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
     }

@@ -11,6 +11,8 @@ final readonly class Rendering
      * @param  array<string, string>  $others  fragments of the variants, by name
      * @param  array<string, string>  $everything  pages of everything, by file name; those that are as before are left out
      * @param  array<string, string>  $pages  digests of all pages of everything, by file name
+     * @param  string  $markup  schema.org data of what is shown
+     * @param  array<string, array<string, string>>  $further  files beside the edition that never change, by folder and name
      * @param  string|null  $manifest  of the variants, for the element on the page to choose by; null where there is one for all
      */
     public function __construct(
@@ -21,13 +23,29 @@ final readonly class Rendering
         public array $everything = [],
         public array $pages = [],
         public ?string $manifest = null,
+        public string $markup = '',
+        public array $further = [],
     ) {
+    }
+
+    /** @param  array<string, string>  $files  by name, and no edition with them */
+    public static function ofFiles(array $files): self
+    {
+        return new self('', '', '', everything: $files);
     }
 
     /** @return array<string, string> contents by file name */
     public function files(): array
     {
-        $files = ['widget.html' => $this->fragment, 'document.html' => $this->document, 'feed.json' => $this->feed] + $this->everything;
+        if ($this->fragment === '') {
+            return $this->everything;
+        }
+        $files = [
+            'widget.html' => $this->fragment,
+            'document.html' => $this->document,
+            'feed.json' => $this->feed,
+            'data.jsonld' => $this->markup,
+        ] + $this->everything;
         foreach ($this->others as $name => $fragment) {
             $files["at.$name.html"] = $fragment;
         }

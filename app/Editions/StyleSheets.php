@@ -7,15 +7,20 @@ namespace App\Editions;
 use Gnomic\Dress\Look;
 use Gnomic\Edition\Card;
 use Gnomic\Edition\Plan;
+use Gnomic\Shape\Fields;
+use Gnomic\Shape\Layout;
 
-/** The style sheet of a widget: of its layout and of the parts that it shows, and nothing of the others. */
+/** The style sheet of a widget: of its layouts, of the parts that it shows, and of its widths; nothing of the others. */
 final class StyleSheets
 {
+    /** Shapes that pictures are cut to, as CSS says them. */
+    private const SHAPES = ['landscape' => '4/3', 'square' => '1', 'portrait' => '3/4', 'wide' => '16/9', 'original' => 'auto'];
+
     /** @var array<string, string> by path */
     private array $files = [];
 
     /** @param  string  $folder  parts/ and layouts/ lie in it */
-    public function __construct(private readonly string $folder)
+    public function __construct(private readonly string $folder, private readonly WidthRules $widths)
     {
     }
 
@@ -23,54 +28,138 @@ final class StyleSheets
     {
         $parts = array_map(fn (string $part): string => $this->file("parts/$part.css"), $this->parts($plan));
 
-        return ".g{{$look->properties()}}".implode('', $parts).$this->file("layouts/{$plan->layout::name()}/style.css").$this
-            ->widths($plan);
+        return '.g{'.$look->properties().$this->properties($plan).'}'.implode('', $parts).$this->layouts($plan)
+            .$this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan);
+    }
+
+    /** Of a page of further cards. @param  string  $page  its class */
+    public function page(Plan $plan, string $page): string
+    {
+        $rules = $plan->standApart() ? $this->widths->page($plan, ".$page") : $this->widths->following($plan, ".$page");
+
+        return $rules.$this->colours($plan);
+    }
+
+    /** Of the enlarged view, which stands over the page by itself. */
+    public function enlarged(Plan $plan, Look $look): string
+    {
+        $parts = ['base', 'card', 'words', 'title', 'reply', 'by', 'face', 'rating', 'glyphs', 'pictures', 'original', 'tool', 'large'];
+
+        return 'dialog{'.$look->properties().$this->properties($plan).'}'
+            .implode('', array_map(fn (string $part): string => $this->file("parts/$part.css"), $parts)).$this->colours($plan);
+    }
+
+    private function properties(Plan $plan): string
+    {
+        $frame = $plan->shape->frame;
+        $em = fn (int|float $pixels): string => WidthRules::em($pixels);
+        $all = [
+            'side' => $em($frame->side()),
+            'gap' => $em($frame->gap),
+            'shape' => self::SHAPES[$plan->shape->picture],
+        ];
+        $written = '';
+        foreach ($all as $name => $value) {
+            $written .= ";--$name:$value";
+        }
+
+        return $written.($frame->most === null ? '' : ';max-width:'.$em($frame->most));
+    }
+
+    private function layouts(Plan $plan): string
+    {
+        $layouts = $plan->layouts();
+        $css = '';
+        foreach ($layouts as $layout) {
+            $own = $this->layout($plan, $layout);
+            $css .= count($layouts) === 1 ? $own : $this->widths->where($plan, $layout, $own);
+        }
+
+        return $css;
+    }
+
+    private function layout(Plan $plan, Layout $layout): string
+    {
+        $name = $layout::name();
+        $shared = implode('', array_map(
+            fn (string $part): string => $this->file("parts/$part.css"),
+            array_diff($layout->parts(), $this->parts($plan)),
+        ));
+
+        return $shared.$this->file("layouts/$name/style.css").$this->own($plan, $layout)
+            .".words{--size:{$layout->size()}em}.of-$name{display:flex}";
+    }
+
+    /** What of a layout's settings is a number of its style. */
+    private function own(Plan $plan, Layout $layout): string
+    {
+        $own = '';
+        foreach ($layout->style(count($plan->cards), $plan->shape->frame->gap) as $name => $value) {
+            $own .= "--$name:$value;";
+        }
+
+        return $own === '' ? '' : ".g{{$own}}";
     }
 
     /** @return list<string> names of the parts that a plan shows, in the order in which their rules stand */
     private function parts(Plan $plan): array
     {
-        $some = fn (callable $has): bool => array_filter($plan->cards, $has) !== [];
+        $shown = array_merge([], ...array_map(fn (Card $card): array => array_merge([], ...$card->blocks), $plan->cards));
+        $shown = array_flip($shown);
+        $has = fn (string $part): bool => isset($shown[$part]);
+        $isOpen = array_filter($plan->cards, fn (Card $card): bool => $card->opens !== null) !== [] || $plan->enlarges();
+        $head = $plan->head;
 
         return array_keys(array_filter([
             'base' => true,
-            'heading' => $plan->heading !== null,
-            'figures' => $plan->figure !== null || $plan->base !== null || $plan->spread !== null,
+            'head' => ! $head->isEmpty(),
+            'heading' => $head->heading !== null,
+            'account' => $head->account !== null,
+            'figures' => $head->hasFigures(),
+            'actions' => $head->actions !== [],
+            'act' => $head->actions !== [] || $plan->shape->more !== 'none',
             'none' => $plan->cards === [],
             'card' => $plan->cards !== [],
-            'rating' => $some(fn (Card $card): bool => $card->rating !== null),
-            'title' => $some(fn (Card $card): bool => $card->title !== null),
-            'words' => $some(fn (Card $card): bool => $card->words !== null),
-            'more' => $some(fn (Card $card): bool => $card->whole !== null),
-            'reply' => $some(fn (Card $card): bool => $card->reply !== null),
-            'pictures' => $some(fn (Card $card): bool => $card->pictures !== []),
-            'by' => $some(
-                fn (Card $card): bool => $card->name !== null
-                    || $card->face !== null
-                    || $card->when !== null
-                    || $card->where !== null,
-            ),
-            'face' => $some(fn (Card $card): bool => $card->face !== null),
-            'honest' => $plan->honest !== null,
+            'rating' => $has('rating'),
+            'glyphs' => $has('rating'),
+            'title' => $has('title'),
+            'words' => $has('words'),
+            'more' => $has('words') && ($plan->clamped() !== [] || $plan->isShortened()),
+            'reply' => $has('reply'),
+            'pictures' => $has('pictures'),
+            'original' => $has('pictures') && $plan->shape->picture === 'original',
+            'by' => array_filter(Fields::BY, $has) !== [],
+            'face' => $has('face') || $head->account !== null,
+            'open' => $isOpen,
+            'honest' => $plan->honest !== null || $plan->shape->more !== 'none',
+            'further' => $plan->shape->more !== 'none',
         ]));
     }
 
-    /** What is another at other widths of the widget: cards across, and fewer of them where there is less room. */
-    private function widths(Plan $plan): string
+    /** Colours of faces and of pictures while they load, and how full ratings are: by class, as no page forbids. */
+    private function colours(Plan $plan): string
     {
-        $rules = '';
-        foreach ($plan->layout->breakpoints() as $width => $across) {
-            $rules .= "@container (min-width:{$width}px){.cards{--across:$across}}";
+        $rules = [];
+        $rate = function (int $halves) use (&$rules): void {
+            $rules["h$halves"] = ".h$halves{--halves:$halves}";
+        };
+        $plan->head->halves === null || $rate($plan->head->halves);
+        foreach ([$plan->head->face, ...array_map(fn (Card $card) => $card->face, $plan->cards)] as $face) {
+            if ($face !== null && $face->address === null) {
+                $rules["u$face->hue"] = ".u$face->hue{background:hsl({$face->hue} 35% 30%)}";
+            }
         }
-        foreach ($plan->fewer as ['from' => $from, 'to' => $to, 'cards' => $cards]) {
-            $width = implode(
-                ' and ',
-                array_filter([$from > 0 ? "(min-width:{$from}px)" : null, $to === null ? null : '(max-width:'.($to - 0.02).'px)']),
-            );
-            $rules .= '@container '.($width === '' ? '(min-width:0px)' : $width).'{.cards>:nth-child(n+'.($cards + 1).'){display:none}}';
+        foreach ($plan->cards as $card) {
+            $card->halves === null || $rate($card->halves);
+            foreach ($card->pictures as $picture) {
+                $colour = $picture->stored?->colour;
+                if ($colour !== null) {
+                    $rules[$colour] = '.c'.substr($colour, 1)."{background:$colour}";
+                }
+            }
         }
 
-        return $rules;
+        return implode('', $rules);
     }
 
     private function file(string $path): string

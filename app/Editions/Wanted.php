@@ -16,6 +16,7 @@ final readonly class Wanted
      * @param  string  $language  of the words
      * @param  list<Flattery>  $choices  by which it may look otherwise than all there is; none where nobody is told
      * @param  int  $offered  entries behind the link to everything
+     * @param  list<string>  $further  of those that visitors can have beside them
      */
     public function __construct(
         public Brief $brief,
@@ -24,6 +25,7 @@ final readonly class Wanted
         public string $language,
         public array $choices = [],
         public int $offered = 0,
+        public array $further = [],
     ) {
     }
 }

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<int>|null $widths
  * @property int|null $width
  * @property int|null $height
+ * @property string|null $colour  the one that it has most of, "#rgb"
  * @property int $tries
  * @property string|null $reason
  */

@@ -57,12 +57,12 @@ final readonly class Pictures
     }
 
     /**
-     * @param  list<Entry>  $entries
-     * @return array<string, StoredPicture> by the address at the source
+     * @param  list<string>  $urls
+     * @return array<string, StoredPicture> those that are kept, by the address at the source
      */
-    public function of(Site $site, array $entries): array
+    public function at(Site $site, array $urls): array
     {
-        $urls = array_values(array_unique(array_merge([], ...array_map(self::urlsOf(...), $entries))));
+        $urls = array_values(array_unique($urls));
         $kept = [];
         foreach (
             $urls === []
@@ -73,7 +73,7 @@ final readonly class Pictures
             foreach ($picture->widths ?? [] as $width) {
                 $addresses[$width] = "$this->host/w/p/$picture->name-$width.webp";
             }
-            $kept[$picture->url] = new StoredPicture($addresses, (int) $picture->width, (int) $picture->height);
+            $kept[$picture->url] = new StoredPicture($addresses, (int) $picture->width, (int) $picture->height, $picture->colour);
         }
 
         return $kept;

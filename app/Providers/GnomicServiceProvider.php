@@ -13,12 +13,14 @@ use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafClient;
 use App\Database\WritingConnection;
+use App\Editions\Behaviours;
 use App\Editions\BringUpToDate;
 use App\Editions\Catalogues;
 use App\Editions\EditionFiles;
 use App\Editions\LookFiles;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
+use App\Editions\WidthRules;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
 use App\Host\HostLocks;
@@ -121,12 +123,14 @@ final class GnomicServiceProvider extends ServiceProvider
         $this->app->bind(Export::class, fn (): Export => new Export(rtrim((string) config('app.url'), '/')));
         $this->app->singleton(Catalogues::class, fn (): Catalogues => new Catalogues(resource_path('words')));
         $this->app->singleton(LookFiles::class, fn (): LookFiles => new LookFiles(resource_path('looks')));
-        $this->app->singleton(StyleSheets::class, fn (): StyleSheets => new StyleSheets(resource_path('widget')));
+        $this->app->singleton(StyleSheets::class, fn (): StyleSheets => new StyleSheets(resource_path('widget'), new WidthRules));
+        $this->app->singleton(Behaviours::class, fn (): Behaviours => new Behaviours(public_path('b/manifest.json')));
         $this->app->singleton(
             Renderer::class,
             fn (Application $app): Renderer => new Renderer(
                 $app->make(Factory::class),
                 $app->make(StyleSheets::class),
+                $app->make(Behaviours::class),
                 rtrim((string) config('app.url'), '/'),
                 resource_path('widget'),
             ),

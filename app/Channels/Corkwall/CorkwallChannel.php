@@ -45,6 +45,16 @@ final readonly class CorkwallChannel implements Channel
         return $this->name();
     }
 
+    public function pageOf(Source $source): ?string
+    {
+        return $source->home;
+    }
+
+    public function takesReviews(): bool
+    {
+        return false;
+    }
+
     public function recognised(string $address): ?string
     {
         return PublicAddress::identifier($this->address, '/[\w-]+/([\w-]+)', $address)

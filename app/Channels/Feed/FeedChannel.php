@@ -45,6 +45,16 @@ final readonly class FeedChannel implements Channel
         return 'posts';
     }
 
+    public function pageOf(Source $source): ?string
+    {
+        return $source->home;
+    }
+
+    public function takesReviews(): bool
+    {
+        return false;
+    }
+
     public function recognised(string $address): ?string
     {
         return null; // any address may be a feed's

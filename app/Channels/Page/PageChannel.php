@@ -54,6 +54,16 @@ final readonly class PageChannel implements Channel
         return (string) parse_url($source->address, PHP_URL_HOST);
     }
 
+    public function pageOf(Source $source): string
+    {
+        return $source->address;
+    }
+
+    public function takesReviews(): bool
+    {
+        return true;
+    }
+
     public function recognised(string $address): ?string
     {
         foreach (array_keys($this->marketplaces) as $base) {

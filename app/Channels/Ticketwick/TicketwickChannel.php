@@ -43,6 +43,16 @@ final readonly class TicketwickChannel implements Channel
         return $this->name();
     }
 
+    public function pageOf(Source $source): string
+    {
+        return "$this->address/venues/$source->address";
+    }
+
+    public function takesReviews(): bool
+    {
+        return true;
+    }
+
     public function recognised(string $address): ?string
     {
         return PublicAddress::identifier($this->address, '/venues/([\w-]+)', $address);

@@ -35,6 +35,16 @@ final readonly class WayleafChannel implements Channel
         return 'reviews, with your replies';
     }
 
+    public function pageOf(Source $source): string
+    {
+        return $this->client->pageOf($source->address);
+    }
+
+    public function takesReviews(): bool
+    {
+        return true;
+    }
+
     public function recognised(string $address): ?string
     {
         return $this->client->identifierIn($address);

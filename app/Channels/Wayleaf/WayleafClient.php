@@ -50,6 +50,12 @@ final readonly class WayleafClient
         }, str_starts_with((string) $code, 'key_') ? 'key' : null);
     }
 
+    /** The page of a place, for everybody. @param  string  $place  its identifier */
+    public function pageOf(string $place): string
+    {
+        return "$this->address/places/$place";
+    }
+
     /** The identifier of a place in the address of its public page. */
     public function identifierIn(string $address): ?string
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\LayoutPictures;
 use App\Bench\Proof;
 use App\Http\Requests\BriefBody;
 use App\Http\Resources\EntryResource;
@@ -24,7 +25,6 @@ final class BenchController
         $given = $request->validate([
             'brief' => ['required', 'array'],
             'key' => ['sometimes', 'string', 'max:40'],
-            'name' => ['sometimes', 'string', 'max:100'],
             'widths' => ['sometimes', 'array', 'max:6'],
             'widths.*' => ['integer', 'min:100', 'max:4000'],
         ]);
@@ -33,9 +33,16 @@ final class BenchController
             $site,
             BriefBody::of($request),
             (string) ($given['key'] ?? 'proof'),
-            $given['name'] ?? 'Reviews',
             array_map(intval(...), array_values($given['widths'] ?? [])),
         ));
+    }
+
+    /** The owner's own entries in every layout. */
+    public function layouts(Request $request, Site $site, LayoutPictures $pictures): JsonResponse
+    {
+        $request->validate(['brief' => ['required', 'array']]);
+
+        return new JsonResponse(['layouts' => $pictures->of($site, BriefBody::of($request))]);
     }
 
     /** The entries behind one number of the sieve, each with its reason. */

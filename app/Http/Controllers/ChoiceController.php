@@ -8,6 +8,7 @@ use App\Channels\Channels;
 use App\Editions\LookFiles;
 use App\Models\Site;
 use Gnomic\Dress\Look;
+use Gnomic\Json\Schema\Schema;
 use Gnomic\Shape\Layouts;
 use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Clauses\InLanguages;
@@ -48,7 +49,12 @@ final class ChoiceController
 
         return new JsonResponse([
             'topics' => array_map(fn (Topic $topic): array => get_object_vars($topic), Clauses::topics()),
-            'layouts' => array_map(fn (string $layout): array => ['name' => $layout::name(), 'label' => $layout::label()], Layouts::ALL),
+            'layouts' => array_map(fn (string $layout): array => [
+                'name' => $layout::name(),
+                'label' => $layout::label(),
+                'flows' => $layout::flows(),
+                'settings' => (object) array_map(fn (Schema $schema): array => $schema->toArray(), $layout::settings()),
+            ], Layouts::ALL),
             'looks' => array_map(
                 fn (Look $look): array => ['key' => $look->key, 'name' => $look->name, 'about' => $look->about, 'tokens' => $look->tokens],
                 $looks->all()->all(),

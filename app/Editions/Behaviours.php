@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use Gnomic\Edition\Plan;
+
+/** The scripts that bring parts of a widget to life: each a file of its own, named by its content, and fetched where it is needed. */
+final class Behaviours
+{
+    /** @var array<string, string>|null files by name */
+    private ?array $files = null;
+
+    /** @param  string  $manifest  of the scripts that were built */
+    public function __construct(private readonly string $manifest)
+    {
+    }
+
+    /** @return list<string> files of those that a plan needs at once; each host serves its own */
+    public function of(Plan $plan): array
+    {
+        $names = array_map(fn ($layout): string => $layout::name(), $plan->cards === [] ? [] : $plan->layouts());
+        $names[] = $plan->shape->more === 'none' ? '' : 'more';
+        $names[] = $plan->opensOver() ? 'popovers' : '';
+        $names[] = $plan->shape->date === 'relative' ? 'ago' : '';
+
+        return array_values(array_unique(array_filter(array_map($this->file(...), $names))));
+    }
+
+    /** @return string|null null where there is none of this name */
+    public function file(string $name): ?string
+    {
+        return $this->all()[$name] ?? null;
+    }
+
+    /** Another wherever a script is another. */
+    public function digest(): string
+    {
+        return hash('xxh128', json_encode($this->all(), JSON_THROW_ON_ERROR));
+    }
+
+    /** @return array<string, string> */
+    private function all(): array
+    {
+        if ($this->files === null) {
+            $read = json_decode((string) @file_get_contents($this->manifest), true);
+            $this->files = is_array($read) ? array_filter($read, is_string(...)) : [];
+        }
+
+        return $this->files;
+    }
+}

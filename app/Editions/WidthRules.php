@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use Gnomic\Edition\CardHeight;
+use Gnomic\Edition\Plan;
+use Gnomic\Edition\Range;
+use Gnomic\Shape\Area;
+use Gnomic\Shape\Layout;
+
+/** A plan's ranges of widths as rules of a style sheet, by the width of the widget itself (CSS Containment 3, size queries). */
+final class WidthRules
+{
+    /** Digits of numbers in style sheets. */
+    private const DIGITS = 4;
+
+    /** @param  string  $page  class of the first page of several: others do not follow its places; "" where it is the only one */
+    public function of(Plan $plan, string $page = ''): string
+    {
+        return $this->each($plan, fn (Range $range): string => $this->places($plan, $range, $page)
+            .$this->usual($plan, $range).$this->clamps($plan, $range, $page));
+    }
+
+    /** Of a further page whose cards have places of their own. @param  string  $page  its class */
+    public function page(Plan $plan, string $page): string
+    {
+        return $this->each($plan, fn (Range $range): string => $this->places($plan, $range, $page).$this->clamps($plan, $range, $page));
+    }
+
+    /** Of a further page whose cards follow those before them. @param  string  $page  its class */
+    public function following(Plan $plan, string $page): string
+    {
+        return $this->each($plan, fn (Range $range): string => $this->clamps($plan, $range, $page));
+    }
+
+    /** @param  callable(Range): string  $css */
+    private function each(Plan $plan, callable $css): string
+    {
+        $written = $last = '';
+        $from = 0;
+        foreach ($plan->ranges as $range) {
+            $next = $css($range);
+            if ($next !== $last) {
+                $written .= self::within($from, $range->from, $last);
+                [$from, $last] = [$range->from, $next];
+            }
+        }
+
+        return $written.self::within($from, null, $last);
+    }
+
+    /** Where a layout holds, of several. */
+    public function where(Plan $plan, Layout $layout, string $css): string
+    {
+        $written = '';
+        $from = null;
+        foreach ([...$plan->ranges, null] as $range) {
+            $is = $range !== null && $range->layout::name() === $layout::name();
+            if ($range !== null && $is && $from === null) {
+                $from = $range->from;
+            } elseif (! $is && $from !== null) {
+                $written .= self::within($from, $range?->from, $css);
+                $from = null;
+            }
+        }
+
+        return $written;
+    }
+
+    /** A length that grows with a visitor's own letters. @param  int|float  $pixels  at their usual size */
+    public static function em(int|float $pixels): string
+    {
+        $em = self::number($pixels / CardHeight::EM);
+
+        return $em === '0' ? '0px' : "{$em}em";
+    }
+
+    private static function number(float $number): string
+    {
+        return rtrim(rtrim(number_format($number, self::DIGITS, '.', ''), '0'), '.');
+    }
+
+    /** @param  int  $from  CSS pixels @param  int|null  $to  the first width that does not count any more */
+    private static function within(int $from, ?int $to, string $css): string
+    {
+        $width = implode(' and ', array_filter([
+            $from > 0 ? '(min-width:'.self::em($from).')' : null,
+            $to === null ? null : '(max-width:'.self::em($to - 0.02).')',
+        ]));
+
+        return match (true) {
+            $css === '' => '',
+            $width === '' => $css,
+            default => "@container $width{{$css}}",
+        };
+    }
+
+    /** Which cards are shown, and where each of them stands. */
+    private function places(Plan $plan, Range $range, string $page): string
+    {
+        $stands = $range->arrangement;
+        $cards = array_filter([
+            $stands->columns > 1 ? "--across:$stands->columns" : null,
+            $stands->rows === null ? null : 'grid-template-rows:'.implode(
+                ' ',
+                array_map(fn (float $row): string => 'minmax('.self::em($row).',auto)', $stands->rows),
+            ),
+        ]);
+        $css = $cards === [] ? '' : ".cards$page{".implode(';', $cards).'}';
+        // Until a visitor asks for more of them.
+        $few = $plan->shape->more === 'none' ? '' : '.cards:not(.all) ';
+        $css .= $stands->cards < count($plan->cards) ? $few.self::item('n+'.($stands->cards + 1), $page).'{display:none}' : '';
+        foreach ($stands->areas ?? [] as $index => $area) {
+            $css .= self::item($index + 1, $page).'{grid-area:'.self::area($area).'}';
+        }
+        foreach ($stands->shares ?? [] as $index => $share) {
+            $css .= self::item($index + 1, $page).'{--share:'.self::number($share).';--count:'.($stands->counts[$index] ?? 1).'}';
+        }
+
+        return $css.$this->last($plan, $range, $page);
+    }
+
+    /** One of the cards of a page. @param  int|string  $place  as CSS counts: from 1, or "n+4" */
+    private static function item(int|string $place, string $page): string
+    {
+        return ".item:nth-child($place".($page === '' ? '' : " of $page").')';
+    }
+
+    private static function area(Area $area): string
+    {
+        $rows = $area->rows === 1 && $area->columns === 1 ? '' : "/span $area->rows";
+
+        return "$area->row/$area->column$rows".($area->columns === 1 ? '' : "/span $area->columns");
+    }
+
+    /** Cards that do not fill the last row, until others come behind them. */
+    private function last(Plan $plan, Range $range, string $page): string
+    {
+        $columns = $range->arrangement->columns;
+        $over = $columns > 1 && $range->arrangement->areas === null ? $range->arrangement->cards % $columns : 0;
+        $how = $range->layout->lastRow();
+        if ($over === 0 || $how === null) {
+            return '';
+        }
+        // Counted in half columns, so that they can stand in the middle.
+        $first = $range->arrangement->cards - $over + 1;
+        $all = $how === 'centred' ? 2 * $columns : self::multiple($columns, $over);
+        $cards = ".cards$page".($plan->shape->more === 'none' ? '' : ':not(.followed)');
+        $css = "$cards{grid-template-columns:repeat($all,minmax(0,1fr))}$cards .item{grid-column:span ".intdiv($all, $columns).'}';
+
+        return $css.($how === 'centred'
+            ? "$cards .item:nth-child($first){grid-column:".($columns - $over + 1).'/span 2}'
+            : "$cards .item:nth-child(n+$first){grid-column:span ".intdiv($all, $over).'}');
+    }
+
+    /** The least number that both divide. */
+    private static function multiple(int $one, int $other): int
+    {
+        $all = $one;
+        while ($all % $other !== 0) {
+            $all += $one;
+        }
+
+        return $all;
+    }
+
+    /** What holds for all cards that do not say otherwise: how many lines words have, how high cards are, and which parts are away. */
+    private function usual(Plan $plan, Range $range): string
+    {
+        $away = array_map(fn (string $part): string => ".card .$part", $range->without);
+        $away = in_array('words', $range->without, true) ? [...$away, '.card .more'] : $away;
+        $height = $plan->fixedHeight($range);
+
+        return ($range->lines === null ? '' : ".cards{--lines:$range->lines".($height === null ? '' : ';--once:1').'}')
+            .($height === null ? '' : '.card{min-height:'.self::number($height).'em}')
+            .($away === [] ? '' : implode(',', $away).'{display:none}');
+    }
+
+    /** Cards of which less is cut off than of others, or nothing. */
+    private function clamps(Plan $plan, Range $range, string $page): string
+    {
+        $other = [];
+        foreach ($range->lines === null || ! $plan->hasWords() ? [] : $plan->clamps($range) as $index => $clamp) {
+            $card = $plan->cards[$index];
+            $rule = implode(';', array_filter([
+                $clamp->lines === null ? '--lines:none;--once:none' : ($clamp->lines === $range->lines ? null : "--lines:$clamp->lines"),
+                ! $clamp->isCut && $card->rest === null && in_array($card->ref, $plan->clamped(), true) ? '--more:none' : null,
+            ]));
+            if ($rule !== '') {
+                $other[$rule][] = self::item($index + 1, $page);
+            }
+        }
+        $css = '';
+        foreach ($other as $rule => $cards) {
+            $css .= implode(',', $cards)."{{$rule}}";
+        }
+
+        return $css;
+    }
+}
