@@ -6,7 +6,7 @@ export default defineConfig({
   build: {
     outDir: 'public',
     emptyOutDir: false,
-    target: 'es2020',
+    target: 'es2022',
     minify: 'oxc',
     lib: { entry: 'resources/embed/main.ts', formats: ['iife'], name: 'Gnomic', fileName: () => 'gnomic.js' },
   },

@@ -10,31 +10,25 @@ export class Failure extends Error {
   ) {
     super(message);
   }
-
-  static address(key: string): Failure {
-    return new Failure('address', `there is no widget with the key "${key}"`, 'Copy the code of the widget once more.');
-  }
-
-  static policy(host: string): Failure {
-    return new Failure(
-      'policy',
-      `the Content-Security-Policy of this page does not allow ${host}`,
-      `Add ${host} to its connect-src, img-src and script-src.`,
-    );
-  }
-
-  static network(host: string): Failure {
-    return new Failure(
-      'network',
-      `${host} could not be reached`,
-      'Nothing is wrong with the page; an extension of the browser may block it.',
-    );
-  }
-
-  static server(host: string, what: string): Failure {
-    return new Failure('server', `${host} ${what}`, 'Nothing is wrong with the page; look whether Gnomic is well.');
-  }
 }
+
+// Functions and no members: their names are not in what visitors fetch.
+
+export const noWidget = (key: string): Failure =>
+  new Failure('address', `there is no widget with the key "${key}"`, 'Copy the code of the widget once more.');
+
+export const refused = (host: string): Failure =>
+  new Failure(
+    'policy',
+    `the Content-Security-Policy of this page does not allow ${host}`,
+    `Add ${host} to its connect-src, img-src and script-src.`,
+  );
+
+export const unreached = (host: string): Failure =>
+  new Failure('network', `${host} could not be reached`, 'An extension of the browser may block it.');
+
+export const broken = (host: string, what: string): Failure =>
+  new Failure('server', `${host} ${what}`, 'Nothing is wrong with the page; look whether Gnomic is well.');
 
 /** Tells whether the page's policy has refused a host; browsers say so in an event of their own, a moment after the refusal. */
 export function policyOf(host: string, signal: AbortSignal): () => Promise<boolean> {

@@ -1,6 +1,8 @@
-import { behaviours } from './behaviours';
-import { Failure, policyOf } from './failure';
+import { enliven } from './enliven';
+import { broken, Failure, noWidget, policyOf, refused, unreached } from './failure';
 import { hostsOf } from './hosts';
+import { editionIn, parsed } from './parsed';
+import { adoptStyles } from './sheets';
 import { fitting, languageAround } from './variants';
 import { whole } from './whole';
 
@@ -16,6 +18,7 @@ export class GnomicWidget extends HTMLElement {
 
   #visit?: AbortController; // present while connected
   #shown = '';
+  #host = ''; // that gave what is shown
 
   connectedCallback(): void {
     void this.#show();
@@ -39,19 +42,24 @@ export class GnomicWidget extends HTMLElement {
     const there = this.shadowRoot;
     if (there && (!this.#shown || this.#shown === key)) {
       this.#shown = key;
-      return this.#enliven(there, signal);
+      adoptStyles(there, there);
+      return enliven(this, there, key, this.#host || hostsOf(this)[0]!, signal);
     }
     try {
-      if (!/^[a-z0-9]{4,40}$/.test(key)) throw Failure.address(key);
+      if (!/^[a-z0-9]{4,40}$/.test(key)) throw noWidget(key);
       const edition = await this.#found(key, signal);
       if (signal.aborted) return;
       const root = there ?? this.attachShadow({ mode: 'open' });
-      root.replaceChildren(edition.content);
+      const content = document.importNode(edition.content, true);
+      root.adoptedStyleSheets &&= [];
+      adoptStyles(root, content);
+      root.replaceChildren(content);
+      this.#describe(edition);
       this.#shown = key;
-      this.#enliven(root, signal);
+      enliven(this, root, key, this.#host, signal);
     } catch (error) {
       if (signal.aborted) return; // replaced or removed: no failure
-      const failure = error instanceof Failure ? error : Failure.server('Gnomic', (error as Error).message);
+      const failure = error instanceof Failure ? error : broken('Gnomic', (error as Error).message);
       // What the page held inside the tag stays to be seen; nothing broken is shown.
       console.warn(`Gnomic: ${failure.message}. ${failure.next}`);
       this.dispatchEvent(
@@ -67,6 +75,7 @@ export class GnomicWidget extends HTMLElement {
     let first: unknown;
     for (const host of hostsOf(this)) {
       try {
+        this.#host = host;
         return await this.#at(host, key, signal);
       } catch (error) {
         first ??= error;
@@ -103,26 +112,27 @@ export class GnomicWidget extends HTMLElement {
 
   async #edition(host: string, path: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
     const isRefused = policyOf(host, signal);
-    let answer: Response;
-    let text: string;
+    let answer;
     try {
-      answer = await fetch(`${host}/w/${path}`, { signal, credentials: 'omit', referrerPolicy: 'strict-origin' });
-      text = await answer.text();
+      answer = await parsed(`${host}/w/${path}`, signal);
     } catch (error) {
       if (signal.aborted) throw error;
-      throw (await isRefused()) ? Failure.policy(host) : Failure.network(host);
+      throw (await isRefused()) ? refused(host) : unreached(host);
     }
-    if (answer.status === 404) throw Failure.address(path.split(/[/.]/)[0] ?? '');
-    if (!answer.ok) throw Failure.server(host, `answered with status ${answer.status}`);
-    const holder = document.createElement('template');
-    holder.innerHTML = text;
-    const edition = holder.content.firstElementChild;
-    if (!(edition instanceof HTMLTemplateElement && edition.matches('[shadowrootmode], [data-variants]')))
-      throw Failure.server(host, 'answered with something else than a widget');
+    if (answer.status === 404) throw noWidget(path.split(/[/.]/)[0] ?? '');
+    if (!answer.ok) throw broken(host, `answered with status ${answer.status}`);
+    const edition = editionIn(answer.content);
+    if (!edition) throw broken(host, 'answered with something else than a widget');
     return edition;
   }
 
-  #enliven(root: ShadowRoot, signal: AbortSignal): void {
-    for (const enliven of behaviours) enliven(root, signal);
+  /** What the owner lets search engines read stands in the page itself, once a widget. */
+  #describe(edition: Element): void {
+    const data = edition.nextElementSibling;
+    const [first] = document.querySelectorAll(`gnomic-widget[key="${this.getAttribute('key')?.trim()}"]`);
+    if (data?.matches('script[type="application/ld+json"]') && first === this) {
+      this.querySelector('script[type="application/ld+json"]')?.remove();
+      this.append(document.importNode(data, true));
+    }
   }
 }

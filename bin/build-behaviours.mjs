@@ -1,0 +1,30 @@
+// Builds each behaviour of the widgets into a file of its own, public/b/HASH.js, and says in manifest.json which there are. Files
+// of earlier versions stay: editions that are out name them.
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs';
+import { build } from 'vite';
+
+const SHARED = 'resources/embed/behaviours';
+const entries = Object.fromEntries(
+  ['more', 'ago', 'enlarge', 'popovers'].map((name) => [name, `${SHARED}/${name}.ts`]),
+);
+for (const layout of readdirSync('resources/widget/layouts')) {
+  const path = `resources/widget/layouts/${layout}/behaviour.ts`;
+  if (existsSync(path)) entries[layout] = path;
+}
+
+mkdirSync('public/b', { recursive: true });
+const manifest = {};
+for (const [name, entry] of Object.entries(entries).sort()) {
+  const built = await build({
+    configFile: false,
+    publicDir: false,
+    logLevel: 'error',
+    build: { write: false, target: 'es2022', minify: 'oxc', lib: { entry, formats: ['es'], fileName: name } },
+  });
+  const { code } = (Array.isArray(built) ? built[0] : built).output[0];
+  // By its content alone: what two layouts have in common, a page fetches once.
+  manifest[name] = `${createHash('sha256').update(code).digest('hex').slice(0, 12)}.js`;
+  writeFileSync(`public/b/${manifest[name]}`, code);
+}
+writeFileSync('public/b/manifest.json', JSON.stringify(manifest, null, 1));
