@@ -1,11 +1,10 @@
-@php($ofLayout = view()->exists("$layout.foot") && $plan->cards !== [])
-@if ($plan->honest !== null || $ofLayout)
+@if ($plan->honest !== null || ($more !== null && $plan->cards !== []))
 <div class="foot">
 @if ($plan->honest !== null)
-<p class="honest quiet">{{ $plan->honest->text }} <a href="{{ $all }}" target="_blank" rel="noopener noreferrer">{{ $plan->honest->all }}</a></p>
+<p class="honest quiet">{{ $plan->honest->text }} <a href="{{ $plan->all }}" target="_blank" rel="noopener noreferrer">{{ $plan->honest->all }}</a></p>
 @endif
-@if ($ofLayout)
-@include("$layout.foot")
+@if ($more !== null && $plan->cards !== [])
+@include('widget::more')
 @endif
 </div>
 @endif

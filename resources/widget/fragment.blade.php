@@ -1,14 +1,16 @@
 {{-- Closed off from the page: its styles stay out and ours stay in. --}}
-@php($layout = 'widget::layouts.'.$plan->layout::name())
 <template shadowrootmode="open">
-<style>{!! $styles !!}</style>
-<section class="g" lang="{{ $words->language }}" aria-label="{{ $plan->heading ?? $name }}">
-@include('widget::head')
-@if ($plan->cards === [])
-<p class="none quiet">{{ $words->say('widget.none') }}</p>
+@if ($plan->isNothing())
+<style>:host{display:none!important}</style>
 @else
-@include("$layout.template")
+<style>{!! $styles !!}</style>
+<div class="box"{!! $with === [] ? '' : ' data-with="'.e(implode(' ', $with)).'"' !!}{!! $enlarged === null ? '' : ' data-enlarge="'.e($enlarged['script']).'" data-large="'.e($enlarged['page']).'"' !!}>
+<div class="g head-{{ $plan->shape->headAt }}" role="group" lang="{{ $words->language }}" aria-label="{{ $plan->head->heading ?? $words->say('widget.name') }}">
+@include($template)
+</div>
+</div>
 @endif
-@include('widget::foot')
-</section>
 </template>
+@if ($markup !== null)
+<script type="application/ld+json">{!! $markup !!}</script>
+@endif

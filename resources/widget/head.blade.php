@@ -1,23 +1,27 @@
-@if ($plan->heading !== null)
-<p class="heading" role="heading" aria-level="2">{{ $plan->heading }}</p>
-@endif
-@if ($plan->figure !== null || $plan->base !== null || $plan->spread !== null)
+@if (! $plan->head->isEmpty())
 <div class="head">
-@if ($plan->figure !== null)
-<span class="figure">{{ $plan->figure }}<span class="unseen">{{ $words->say('figures.ofFive') }}</span></span>
+@if ($plan->head->heading !== null)
+<p class="heading" role="heading" aria-level="2" dir="auto">{{ $plan->head->heading }}</p>
 @endif
-@if ($plan->base !== null)
-<span class="base quiet">{{ $plan->base }}</span>
+@if ($plan->head->line !== null)
+<p class="line" dir="auto">{{ $plan->head->line }}</p>
 @endif
-@if ($plan->spread !== null)
-@php($top = max(1, ...array_values($plan->spread)))
-@php($spoken = array_map(fn (int $stars): string => $words->say('figures.stars', ['stars' => $stars, 'count' => $plan->spread[$stars]]), [5, 4, 3, 2, 1]))
-<svg class="spread" role="img" width="54" height="20" viewBox="0 0 54 20" aria-label="{{ implode($words->say('list.comma'), $spoken) }}">
-@foreach ($plan->spread as $stars => $count)
-@php($height = max(2, (int) round(20 * $count / $top)))
-<rect x="{{ ($stars - 1) * 11 }}" y="{{ 20 - $height }}" width="10" height="{{ $height }}"/>
-@endforeach
-</svg>
+@if ($plan->head->hasRow())
+<div class="row">
+@if ($plan->head->account !== null)
+<div class="account">
+@if ($plan->head->face->address !== null)
+<img class="face" src="{{ $plan->head->face->address }}" width="40" height="40" alt="" loading="lazy" decoding="async" referrerpolicy="no-referrer">
+@else
+<span class="face u{{ $plan->head->face->hue }}" aria-hidden="true">{{ $plan->head->face->initials }}</span>
+@endif
+<p class="quiet"><bdi class="name">{{ $plan->head->account->name }}</bdi>@if ($plan->head->posts !== null)<span class="posts">{{ $plan->head->posts }}</span>@endif
+@if ($plan->head->account->bio !== null) <span dir="auto">{{ $plan->head->account->bio }}</span>@endif</p>
+</div>
+@endif
+@include('widget::figures')
+@include('widget::actions')
+</div>
 @endif
 </div>
 @endif

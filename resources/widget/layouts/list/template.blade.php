@@ -1,5 +1,1 @@
-<div class="cards">
-@foreach ($plan->cards as $card)
-@include('widget::card')
-@endforeach
-</div>
+@include('widget::flow')

@@ -1,0 +1,13 @@
+{{-- Head, cards in the flow, foot: what most layouts are made of. What moves the cards stands before them, and is seen below. --}}
+@include('widget::head')
+<div class="deck"{!! $deck ?? '' !!}>
+@if ($plan->cards === [])
+<p class="none quiet">{{ $plan->shape->empty }}</p>
+@else
+@foreach ($plan->layouts() as $layout)
+@includeIf("widget::layouts.{$layout::name()}.turn", ['layout' => $layout])
+@endforeach
+@include('widget::cards')
+@endif
+@include('widget::foot')
+</div>
