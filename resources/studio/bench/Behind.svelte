@@ -100,6 +100,17 @@
               <button class="plain link" onclick={() => bench.hide(id)}
                 >{bench.brief?.sift.hidden.includes(id) ? 'Show again here' : 'Hide here'}</button
               >
+              {#if bench.brief?.shape.click === 'address'}
+                <input
+                  class="field"
+                  type="url"
+                  aria-label="Where a click on it leads"
+                  placeholder="https:// for this one"
+                  value={bench.brief.shape.addresses.find((one) => one.id === id)?.url ?? ''}
+                  onchange={(event) =>
+                    event.currentTarget.reportValidity() && bench.lead(id, event.currentTarget.value.trim())}
+                />
+              {/if}
             {/snippet}
           </EntryRow>
         {/each}

@@ -11,10 +11,13 @@
   import Proofs from './Proofs.svelte';
   import Sentence from '../parts/Sentence.svelte';
   import SieveBar from './SieveBar.svelte';
+  import History from './History.svelte';
 
   let { key }: { key: string } = $props();
   // The bench is made anew for another widget.
   const bench = untrack(() => new Bench(key));
+
+  let history = $state(false);
 
   onMount(() => {
     void bench.load();
@@ -101,6 +104,9 @@
         {#if edition}Edition {edition.number}, published {since(edition.createdAt, clock.now)}{:else}Not published yet{/if}
       </span>
       <span class="quiet changes">{changes}</span>
+      {#if edition}
+        <Button size="sm" color="light" onclick={() => (history = true)}>History</Button>
+      {/if}
       <Button size="sm" color="light" onclick={() => open('place')}>Get the code</Button>
       <Button
         size="sm"
@@ -127,14 +133,19 @@
           <button class="plain link" onclick={() => open(warning.key as string)}>Change this</button>
         </p>
       {/each}
+      {#if Math.abs(bench.proof.moreRoom ?? 0) > 8 && bench.open !== 'place'}
+        <p class="warning" role="status">
+          ▲ This takes up to {Math.abs(bench.proof.moreRoom ?? 0)} pixels {(bench.proof.moreRoom ?? 0) > 0
+            ? 'more'
+            : 'less'} room than what is published. The code on your pages keeps working.
+          <button class="plain link" onclick={() => open('place')}>Get the code anew</button>
+        </p>
+      {/if}
       {#if bench.open}<Controls {bench} onopen={(key) => open(key)} />{/if}
-      <Proofs
-        proof={bench.proof}
-        name={bench.widget.name}
-        onheight={(width, height) => (bench.heights[width] = height)}
-      />
+      <Proofs {bench} proof={bench.proof} name={bench.widget.name} />
     </div>
     <SieveBar {bench} />
+    {#if history}<History {bench} onclose={() => (history = false)} />{/if}
   </div>
 {:else if bench.broken}
   <div class="alone">

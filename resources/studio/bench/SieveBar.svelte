@@ -11,12 +11,19 @@
       (step) => step.dropped > 0 || step.alone !== null || step.key === 'collected' || step.key === 'shown',
     ),
   );
+  const stage = $derived(
+    bench.proof?.sentence.find((phrase) => phrase.key === bench.open)?.stage ??
+      bench.offered?.topics.find((topic) => topic.key === bench.open)?.stage ??
+      '',
+  );
   const collected = $derived(Math.max(1, steps[0]?.kept ?? 1));
   let looked = $state<{ step: string; kept: boolean } | null>(null);
 
   /** The height of a wedge's edge: what is left, in proportion; never nothing while something is left. */
   const edge = (count: number): number => (count === 0 ? 0 : Math.max(1.5, (18 * count) / collected));
   const before = (index: number): number => steps[Math.max(0, index - 1)]?.kept ?? 0;
+  /** One line, while nothing of it is used. */
+  const folded = $derived(looked === null && !['gather', 'sift'].includes(stage));
   const isActive = (step: Step): boolean => bench.open === step.topic && step.key !== 'collected';
 
   const told = (number: number): string => number.toLocaleString('en-GB');
@@ -25,7 +32,7 @@
   };
 </script>
 
-<section class="sieve" aria-label="The sieve">
+<section class="sieve" class:folded aria-label="The sieve">
   {#if looked}
     <Behind
       {bench}
@@ -126,6 +133,26 @@
     width: 100%;
     height: 18px;
     fill: var(--accent-soft);
+  }
+  .folded ol {
+    padding-block: 4px;
+    gap: 22px;
+  }
+  .folded li {
+    flex: none;
+    min-width: 0;
+    display: flex;
+    align-items: baseline;
+    gap: 8px;
+  }
+  .folded .counts {
+    white-space: nowrap;
+  }
+  .folded .kept {
+    font-size: 15px;
+  }
+  .folded :is(.if, svg) {
+    display: none;
   }
   li.active svg {
     fill: var(--accent-mid);

@@ -1,9 +1,14 @@
 import { api, ask, type Offered, type Proof, type Source, type Widget, type WholeBrief } from '../api/client';
 import type { Holder } from '../clauses/holder';
 import { notices } from '../parts/notices.svelte';
+import type { components } from '../api/schema';
+import { usualSettings, type LayoutSettings, type Schema } from './shape/settings';
 
 /** Widths at which a widget is proved: phone, tablet, desktop, in CSS pixels. */
 export const WIDTHS = [360, 768, 1120] as const;
+
+/** A widget as the interface answers. */
+type Answered = components['schemas']['Widget'];
 
 /** How often it is asked whether an edition is made, and for how long, in milliseconds. */
 const [LOOK, PATIENCE] = [200, 60_000];
@@ -22,9 +27,11 @@ export class Bench implements Holder {
   /** Why the brief on the bench cannot be proved; the last proof that could stays to be seen. */
   wrong = $state('');
   publishing = $state(false);
-  /** How high the widget is at each of WIDTHS, as the proof shows it. */
-  heights = $state<Record<number, number>>({});
+  /** A width that is looked at beside WIDTHS, in CSS pixels. */
+  width = $state<number | null>(null);
 
+  /** Settings of layouts that were left, so that they are found again; for as long as the tab is open. */
+  #left: Record<string, LayoutSettings> = {};
   #before: WholeBrief[] = [];
   #asked = 0;
   #proving: ReturnType<typeof setTimeout> | undefined;
@@ -79,6 +86,29 @@ export class Bench implements Holder {
     this.change((changed) => Object.assign(changed, brief));
   }
 
+  /** Another layout, with the settings that it had when it was left. */
+  layOut(name: string): void {
+    if (!this.brief || this.brief.shape.layout.name === name) return;
+    const { layout } = $state.snapshot(this.brief).shape as WholeBrief['shape'];
+    this.#left = { ...this.#remembered(), [layout.name]: layout };
+    sessionStorage.setItem(`gnomic-layouts-${this.key}`, JSON.stringify(this.#left));
+    const settings = this.offered?.layouts.find((one) => one.name === name)?.settings as Record<string, Schema>;
+    const next = this.#left[name] ?? ({ name, ...usualSettings(settings ?? {}) } as LayoutSettings);
+    this.change((changed) => (changed.shape.layout = next));
+  }
+
+  #remembered(): Record<string, LayoutSettings> {
+    const kept = sessionStorage.getItem(`gnomic-layouts-${this.key}`);
+    return kept ? (JSON.parse(kept) as Record<string, LayoutSettings>) : this.#left;
+  }
+
+  /** Looks at another width; what stands there is told by the proof. */
+  look(width: number | null): void {
+    this.width = width;
+    clearTimeout(this.#proving);
+    this.#proving = setTimeout(() => void this.#prove(), 60);
+  }
+
   undo(): boolean {
     const last = this.#before.pop();
     if (last) this.#take(last);
@@ -98,7 +128,13 @@ export class Bench implements Holder {
     const brief = $state.snapshot(this.brief) as WholeBrief;
     try {
       const proof = await ask(
-        api.POST('/proof', { body: { brief, key: this.key, name: this.widget?.name, widths: [...WIDTHS] } }),
+        api.POST('/proof', {
+          body: {
+            brief,
+            key: this.key,
+            widths: [...WIDTHS, ...(this.width ? [this.width] : [])],
+          },
+        }),
       );
       if (mine !== this.#asked) return;
       this.proof = proof;
@@ -140,26 +176,46 @@ export class Bench implements Holder {
     this.publishing = true;
     try {
       await this.save();
-      const before = this.widget?.edition?.number;
-      const path = { params: { path: { key: this.key } } };
-      let widget = await ask(api.POST('/widgets/{key}/editions', path));
-      // Made by a worker, which tells when it has.
-      for (let waited = 0; widget.publishing; waited += LOOK) {
-        if (waited > PATIENCE) throw new Error('The edition is still being made. Your pages show it once it is ready.');
-        await new Promise((resolve) => setTimeout(resolve, LOOK));
-        widget = await ask(api.GET('/widgets/{key}', path));
-      }
-      this.widget = widget as Widget;
-      const number = widget.edition?.number;
-      notices.say(
-        number === before
-          ? 'Nothing to publish: pages show this already.'
-          : `Edition ${number} is published. Your pages show it within a minute.`,
-      );
+      await this.#await(await ask(api.POST('/widgets/{key}/editions', { params: { path: { key: this.key } } })));
     } catch (error) {
       notices.fail(error);
     }
     this.publishing = false;
+  }
+
+  /** An edition comes back: its brief to the bench, and out. */
+  async restore(number: number): Promise<void> {
+    this.publishing = true;
+    try {
+      const path = { params: { path: { key: this.key, number } } };
+      const widget = await ask(api.POST('/widgets/{key}/editions/{number}', path));
+      this.#before = [...this.#before.slice(-99), $state.snapshot(this.brief) as WholeBrief];
+      this.brief = (widget as Widget).brief;
+      await this.#prove();
+      await this.#await(widget);
+    } catch (error) {
+      notices.fail(error);
+    }
+    this.publishing = false;
+  }
+
+  /** An edition is made by a worker, which tells when it has. */
+  async #await(widget: Answered): Promise<void> {
+    const before = this.widget?.edition?.number;
+    let latest = widget;
+    for (let waited = 0; latest.publishing; waited += LOOK) {
+      if (waited > PATIENCE) throw new Error('The edition is still being made. Your pages show it once it is ready.');
+      await new Promise((resolve) => setTimeout(resolve, LOOK));
+      latest = await ask(api.GET('/widgets/{key}', { params: { path: { key: this.key } } }));
+    }
+    this.widget = latest as Widget;
+    const number = latest.edition?.number;
+    notices.say(
+      number === before
+        ? 'Nothing to publish: pages show this already.'
+        : `Edition ${number} is published. Your pages show it within a minute.`,
+    );
+    if (this.proof) this.proof = { ...this.proof, moreRoom: 0 };
   }
 
   /** Pins an entry first, or takes the pin back. */
@@ -168,6 +224,14 @@ export class Bench implements Holder {
       const { sift } = brief;
       sift.pins = sift.pins.includes(id) ? sift.pins.filter((one) => one !== id) : [...sift.pins, id];
       sift.hidden = sift.hidden.filter((one) => one !== id);
+    });
+  }
+
+  /** Where a click on an entry leads; none: where all lead. */
+  lead(id: string, url: string): void {
+    this.change(({ shape }) => {
+      const others = shape.addresses.filter((one) => one.id !== id);
+      shape.addresses = url === '' ? others : [...others, { id, url }];
     });
   }
 

@@ -1,143 +1,165 @@
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import type { Bench } from '../../bench/bench.svelte';
-  import Choice from '../Choice.svelte';
-  import { pictures, settings, type LayoutSettings } from '../../layouts';
+  import CardParts from '../../bench/shape/CardParts.svelte';
+  import Pictures from '../../bench/shape/Pictures.svelte';
+  import Pressed from '../../bench/shape/Pressed.svelte';
+  import RoomTaken from '../../bench/shape/RoomTaken.svelte';
+  import Select from '../../bench/shape/Select.svelte';
+  import Setting from '../../bench/shape/Setting.svelte';
+  import WidthClass from '../../bench/shape/WidthClass.svelte';
+  import type { LayoutSettings, Schema } from '../../bench/shape/settings';
 
   let { holder: bench, brief }: { holder: Bench; brief: WholeBrief } = $props();
 
-  const parts = [
-    ['rating', 'Rating'],
-    ['title', 'Title'],
-    ['words', 'Words'],
-    ['name', 'Name'],
-    ['date', 'Date'],
-    ['source', 'Source'],
-    ['reply', 'Your reply'],
-    ['face', 'Portrait or initials'],
-    ['pictures', 'Pictures'],
-  ] as const;
   const shape = $derived(brief.shape);
-  const Settings = $derived(settings[shape.layout.name]);
-  const setLayout = (layout: LayoutSettings): void => bench.change((changed) => (changed.shape.layout = layout));
-  const turn = (part: (typeof parts)[number][0]): void =>
-    bench.change((changed) => {
-      const has = changed.shape.card.includes(part);
-      changed.shape.card = parts
-        .map(([name]) => name)
-        .filter((name) => (name === part ? !has : changed.shape.card.includes(name)));
-    });
+  const layout = $derived(bench.offered?.layouts.find(({ name }) => name === shape.layout.name));
+  const own = $derived(Object.entries((layout?.settings ?? {}) as Record<string, Schema>));
+  const values = $derived(shape.layout as unknown as Record<string, unknown>);
+  const change = (how: (changed: WholeBrief['shape']) => void): void => bench.change((changed) => how(changed.shape));
+  const set = (member: string, value: unknown): void =>
+    change((changed) => (changed.layout = { ...changed.layout, [member]: value } as LayoutSettings));
+  /** What is of no use to a layout without cards is not offered. */
+  const hasCards = $derived(shape.layout.name !== 'rating');
+  const shows = (part: WholeBrief['shape']['card'][number]): boolean => shape.card.includes(part);
+  const lengths = $derived(
+    [...new Set([120, 220, 400, 800, shape.shorten ?? 220])]
+      .sort((a, b) => a - b)
+      .map((characters) => [characters as number | null, `${characters} characters`] as const),
+  );
+  const groups = $derived(
+    [
+      ['own', layout?.label ?? '', own.length > 0],
+      ['card', 'On each card', hasCards],
+      ['said', 'How it is said', hasCards],
+      ['pressed', 'What visitors can press', hasCards],
+      ['room', 'Room', true],
+      ['phone', 'On phones', hasCards],
+      ['tablet', 'On tablets', hasCards],
+    ].filter(([, , isThere]) => isThere) as [string, string][],
+  );
+  /** One at a time, so that the proof stays in view. */
+  let open = $state<string | null>(null);
+  const group = $derived(groups.some(([key]) => key === open) ? open : null);
 </script>
 
-<div class="columns">
-  <fieldset>
-    <legend>Layout</legend>
-    <div class="pictures">
-      {#each bench.offered?.layouts ?? [] as { name, label } (name)}
-        <button
-          class="plain picture"
-          aria-pressed={shape.layout.name === name}
-          onclick={() => shape.layout.name !== name && setLayout({ name } as LayoutSettings)}
-        >
-          <span class="drawing" style:mask-image="url('{pictures[name]}')" aria-hidden="true"></span>
-          {label}
-        </button>
-      {/each}
-    </div>
-  </fieldset>
-  {#if Settings}
-    <div><Settings layout={shape.layout} onchange={setLayout} /></div>
-  {/if}
-  <fieldset class="card">
-    <legend>On each card</legend>
-    <div>
-      {#each parts as [part, name] (part)}
-        <Choice type="checkbox" checked={shape.card.includes(part)} onchange={() => turn(part)}>{name}</Choice>
-      {/each}
-    </div>
-  </fieldset>
-  <div>
-    <label for="shorten">Length of the words</label><br />
-    <select
-      id="shorten"
-      class="field"
-      value={shape.shorten ?? 0}
-      onchange={(event) => {
-        const characters = Number(event.currentTarget.value);
-        bench.change((changed) => (changed.shape.shorten = characters === 0 ? null : characters));
-      }}
+<Pictures {bench} {brief} />
+<div class="tabs" role="group" aria-label="Settings of the layout">
+  {#each groups as [key, name] (key)}
+    <button class="plain" aria-expanded={group === key} onclick={() => (open = group === key ? null : key)}
+      >{name}</button
     >
-      {#each [...new Set([120, 220, 400, 800, shape.shorten ?? 220])].sort((a, b) => a - b) as characters (characters)}
-        <option value={characters}>{characters} characters</option>
-      {/each}
-      <option value={0}>in full</option>
-    </select>
-    <p class="small quiet">“Read more” opens the rest.</p>
-    <label class="moving"
-      >Names
-      <select
-        class="field"
-        value={shape.names}
-        onchange={(event) => {
-          const names = event.currentTarget.value as typeof shape.names;
-          bench.change((changed) => (changed.shape.names = names));
-        }}
-      >
-        <option value="full">as given</option>
-        <option value="short">first name, initial of the last</option>
-        <option value="initials">initials only</option>
-      </select></label
-    >
-  </div>
+  {/each}
 </div>
+{#if group === 'own'}
+  <div class="columns">
+    {#each own as [member, schema] (member)}
+      <div><Setting {schema} value={values[member]} onchange={(value) => set(member, value)} /></div>
+    {/each}
+  </div>
+{:else if group === 'card'}
+  <CardParts {bench} {brief} />
+{:else if group === 'said'}
+  <div class="columns">
+    {#if shows('words')}
+      <Select
+        label="Length of the words"
+        value={shape.shorten}
+        options={[...lengths, [null, 'in full']]}
+        onchange={(shorten) => change((changed) => (changed.shorten = shorten))}
+      />
+      <Select
+        label="Lines of words on a card"
+        value={shape.lines}
+        options={[
+          [null, 'as is usual for the layout'],
+          [0, 'all of them'],
+          ...[1, 2, 3, 4, 5, 6, 8, 10].map((lines) => [lines as number | null, `${lines}`] as const),
+        ]}
+        onchange={(lines) => change((changed) => (changed.lines = lines))}
+      />
+    {/if}
+    {#if shows('name')}
+      <Select
+        label="Names"
+        value={shape.names}
+        options={[
+          ['full', 'as given'],
+          ['short', 'first name, initial of the last'],
+          ['initials', 'initials only'],
+        ]}
+        onchange={(names) => change((changed) => (changed.names = names))}
+      />
+    {/if}
+    {#if shows('rating')}
+      <Select
+        label="Ratings"
+        value={shape.rating}
+        options={[
+          ['both', 'glyphs and number'],
+          ['glyphs', 'glyphs'],
+          ['number', 'number on its own scale'],
+          ['words', 'in words'],
+        ]}
+        onchange={(rating) => change((changed) => (changed.rating = rating))}
+      />
+    {/if}
+    {#if shows('date')}
+      <Select
+        label="Dates"
+        value={shape.date}
+        options={[
+          ['day', 'day, month and year'],
+          ['month', 'month and year'],
+          ['relative', 'time since'],
+        ]}
+        onchange={(date) => change((changed) => (changed.date = date))}
+      />
+    {/if}
+    {#if shows('pictures')}
+      <Select
+        label="Shape of pictures"
+        value={shape.picture}
+        options={[
+          ['landscape', 'four to three'],
+          ['original', 'as they are'],
+          ['square', 'square'],
+          ['portrait', 'three to four'],
+          ['wide', 'sixteen to nine'],
+        ]}
+        onchange={(picture) => change((changed) => (changed.picture = picture))}
+      />
+    {/if}
+  </div>
+{:else if group === 'pressed'}
+  <Pressed {bench} {brief} />
+{:else if group === 'room'}
+  <RoomTaken {bench} {brief} {hasCards} />
+{:else if group === 'phone' || group === 'tablet'}
+  <WidthClass {bench} {brief} at={group} flows={layout?.flows ?? false} />
+{/if}
 
 <style>
-  .columns {
+  .tabs {
     display: flex;
     flex-wrap: wrap;
-    gap: 14px 28px;
+    gap: 2px 20px;
+    border-bottom: 1px solid var(--line);
+    margin-bottom: 8px;
   }
-  .pictures {
-    display: flex;
-    gap: 8px;
-    margin-top: 4px;
+  .tabs button {
+    min-height: 32px;
+    color: var(--quiet);
+    border-bottom: 2px solid transparent;
   }
-  .picture {
-    display: grid;
-    justify-items: center;
-    gap: 4px;
-    padding: 8px;
-    border: 1px solid var(--line);
-    border-radius: 3px;
-  }
-  .drawing {
-    width: 84px;
-    height: 48px;
-    background: currentColor;
-    mask: center / contain no-repeat;
-  }
-  .picture[aria-pressed='true'] {
-    border-color: var(--accent);
-    box-shadow: inset 0 -3px 0 var(--accent);
+  .tabs button[aria-expanded='true'] {
     color: var(--accent);
+    font-weight: 600;
+    border-color: var(--accent);
   }
-  .columns :global(select),
-  .columns p {
-    width: 190px;
-  }
-  .columns :global(select) {
-    padding-right: 30px;
-  }
-  .moving {
+  .columns {
     display: grid;
-    gap: 2px;
-  }
-  .card div {
-    display: grid;
-    grid-template-columns: auto auto;
-    gap: 0 28px;
-  }
-  select {
-    padding-right: 30px;
+    grid-template-columns: repeat(auto-fill, minmax(min(220px, 100%), 1fr));
+    gap: 6px 28px;
   }
 </style>

@@ -1,30 +1,27 @@
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import { notices } from '../../parts/notices.svelte';
-  import { WIDTHS, type Bench } from '../../bench/bench.svelte';
+  import type { Bench } from '../../bench/bench.svelte';
 
   let { holder: bench }: { holder: Bench; brief: WholeBrief } = $props();
 
   const host = $derived(bench.widget?.host ?? '');
   const key = $derived(bench.widget?.key ?? '');
-  const tag = $derived(`<script async src="${host}/gnomic.js"><\/script><gnomic-widget key="${key}"></gnomic-widget>`);
+  // The room that it takes at every width goes with the tag, so that nothing on the page moves when it comes in.
+  const room = $derived(bench.proof?.room ?? '0px');
+  const tag = $derived(
+    `<script async src="${host}/gnomic.js"><\/script><gnomic-widget key="${key}" style="display:block;--gnomic-room:${room};padding-top:var(--gnomic-room)"></gnomic-widget>`,
+  );
+  const more = $derived(bench.proof?.moreRoom ?? 0);
   const frame = $derived(
     tag.replace(
       '></gnomic-widget>',
       `><noscript><iframe src="${host}/w/${key}" title="${bench.widget?.name.replace(/["&<>]/g, '')}" style="width:100%;height:600px;border:0"></iframe></noscript></gnomic-widget>`,
     ),
   );
-  // The room it takes, a little rounded up, so that nothing on the page moves when it comes in.
-  const room = $derived.by(() => {
-    const [phone, tablet, desktop] = WIDTHS.map((width) => Math.ceil((bench.heights[width] ?? 0) / 10) * 10);
-    const at = (height: number | undefined): string =>
-      `gnomic-widget[key="${key}"]{display:block;min-height:${height}px}`;
-    return `<style>${at(phone)}@media(min-width:600px){${at(tablet)}}@media(min-width:1000px){${at(desktop)}}<\/style>`;
-  });
   const codes = $derived([
     ['tag', 'Paste this where the widget should be', tag],
     ['frame', 'The same, also for visitors without scripts', frame],
-    ['room', 'Optional: reserves its space, so that nothing moves while it loads', room],
     ['include', 'Or include it on your server, for the fastest page', `${host}/w/${key}.html`],
   ] as const);
 
@@ -41,6 +38,12 @@
 {#if !bench.widget?.edition}
   <p class="first">Publish first: until then, the code shows nothing.</p>
 {/if}
+{#if Math.abs(more) > 8}
+  <p class="first">
+    ▲ This takes up to {Math.abs(more)} pixels {more > 0 ? 'more' : 'less'} than what is published. The code on your pages
+    keeps working; paste it anew so that {more > 0 ? 'nothing moves while it loads' : 'no empty room is kept'}.
+  </p>
+{/if}
 {#each codes as [name, what, code] (name)}
   <div class="code">
     <p>{what}</p>
@@ -51,8 +54,7 @@
   </div>
 {/each}
 <p class="small quiet">
-  The code never changes. As JSON Feed: <a class="link" href="{host}/w/{key}.json" target="_blank"
-    >{host}/w/{key}.json</a
+  The key never changes. As JSON Feed: <a class="link" href="{host}/w/{key}.json" target="_blank">{host}/w/{key}.json</a
   >.
 </p>
 

@@ -1,0 +1,69 @@
+<script lang="ts">
+  import type { WholeBrief } from '../../api/client';
+  import Choice from '../../clauses/Choice.svelte';
+  import type { Bench } from '../bench.svelte';
+  import Select from './Select.svelte';
+
+  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+  const shape = $derived(brief.shape);
+  const change = (how: (changed: WholeBrief['shape']) => void): void => bench.change((changed) => how(changed.shape));
+  const id = $props.id();
+</script>
+
+<div class="columns">
+  <Select
+    label="A click on an entry"
+    value={shape.click}
+    options={[
+      ['usual', 'as is usual for the layout'],
+      ['enlarge', 'enlarges it here'],
+      ['source', 'opens it at its source'],
+      ['address', 'opens an address of yours'],
+      ['nothing', 'does nothing'],
+    ]}
+    onchange={(click) => change((changed) => (changed.click = click))}
+  />
+  {#if shape.click === 'address'}
+    <span
+      ><label for={id}>Address</label><br />
+      <input
+        {id}
+        class="field"
+        type="url"
+        placeholder="https://"
+        value={shape.address ?? ''}
+        onchange={(event) => {
+          const address = event.currentTarget.value.trim();
+          if (address === '' || event.currentTarget.checkValidity())
+            change((changed) => (changed.address = address || null));
+          else event.currentTarget.reportValidity();
+        }}
+      /></span
+    >
+  {/if}
+  <Choice
+    type="checkbox"
+    checked={shape.newTab}
+    onchange={() => change((changed) => (changed.newTab = !changed.newTab))}>Links open another tab</Choice
+  >
+  <Select
+    label="More entries"
+    value={shape.more}
+    options={[
+      ['none', 'none'],
+      ['button', 'by a button'],
+      ['pages', 'in numbered pages'],
+      ['scroll', 'on scrolling'],
+    ]}
+    onchange={(more) => change((changed) => (changed.more = more))}
+  />
+</div>
+
+<style>
+  .columns {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: 6px 28px;
+  }
+</style>
