@@ -70,7 +70,7 @@ final class Teller
             [$title, $text] = $bank[intdiv($index, 1) % count($bank)];
             $posts[] = ['id' => sprintf('rk-%05d', 40_000 - $index), 'title' => $title, 'text' => $text, 'language' => $language,
                 'published' => gmdate('Y-m-d\TH:i:s\Z', $this->now - 5000 - 3600 * 31 * $index), 'edited' => null,
-                'picture' => $index % 3 === 0 ? 'sky-'.($index % 5).'.png' : null];
+                'picture' => $index % 3 === 0 ? 'sky-'.intdiv($index, 3).'.png' : null];
         }
 
         return $posts;

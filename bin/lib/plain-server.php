@@ -9,14 +9,15 @@ $root = dirname(__DIR__, 2).'/public';
 $data = (string) getenv('GNOMIC_DATA');
 /**
  * @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string,
- *     picture: string, built: string} $paths
+ *     further: string, behaviour: string, picture: string, built: string} $paths
  */
 $paths = require __DIR__.'/public-paths.php';
 // PHP remembers where a link led; the pointer to what is out moves.
 clearstatcache(true);
 header('X-Content-Type-Options: nosniff');
 $host = (string) ($_SERVER['HTTP_HOST'] ?? '');
-$policy = "default-src 'none'; script-src http://$host/gnomic.js; style-src 'unsafe-inline'; img-src 'self' data:; connect-src 'self'; "
+$policy = "default-src 'none'; script-src http://$host/gnomic.js http://$host/b/; style-src 'unsafe-inline'; img-src 'self' data:; "
+    ."media-src http: https:; connect-src 'self'; "
     ."base-uri 'none'; form-action 'none'";
 
 /** Hands out a file with a validator, or says that it has not changed. */
@@ -58,11 +59,19 @@ foreach ($paths['widget'] as [$pattern, $files, $type]) {
         }
     }
 }
+if (preg_match("~^/w/({$paths['key']}/{$paths['further']})\$~D", $path, $found) === 1 && is_file("$data/w/$found[1]")) {
+    header("Content-Security-Policy: $policy");
+
+    return $send("$data/w/$found[1]", 'text/html', 'public, max-age=31536000, immutable');
+}
 if (preg_match("~^/w/p/({$paths['picture']})\$~D", $path, $found) === 1 && is_file("$data/w/p/$found[1]")) {
     return $send("$data/w/p/$found[1]", 'image/webp', 'public, max-age=31536000, immutable');
 }
 if (str_starts_with($path, '/w/')) {
     return $missing('There is no widget with this key. Copy its code from Gnomic once more.');
+}
+if (preg_match("~^/b/{$paths['behaviour']}\$~D", $path) === 1 && is_file($root.$path)) {
+    return $send($root.$path, 'text/javascript', 'public, max-age=31536000, immutable');
 }
 if ($path === '/gnomic.js') {
     return $send("$data/run/public/gnomic.js", 'text/javascript', 'public, max-age=3600');

@@ -12,12 +12,17 @@ return [
     'widget' => [
         ['\.html', ['widget.html'], 'text/html'],
         ['\.json', ['feed.json'], 'application/feed+json'],
+        ['\.jsonld', ['data.jsonld'], 'application/ld+json'],
         ['/?', ['document.html'], 'text/html'],
         ['/open\.html', ['choose.html', 'widget.html'], 'text/html'],
         ['/(all(?:\.[1-9][0-9]{0,5})?)\.html', ['$2.html'], 'text/html'],
         ['/(at\.[a-z0-9.-]{1,60})\.html', ['$2.html'], 'text/html'],
     ],
+    // Behind a key: what an edition has beside it and never changes.
+    'further' => '[0-9a-f]{16}/(?:[1-9][0-9]{0,2}|large)\.html',
     'key' => '[a-z0-9]{4,40}',
+    // Scripts of behaviours, in /b/, named by their content.
+    'behaviour' => '[0-9a-f]{12}\.js',
     'picture' => '[0-9a-f]{24}-[0-9]+\.webp',
     'built' => '(?:[\w-]+/)*[\w-]+(?:\.[\w-]+)*\.(?:js|css|woff2|svg|png|webp)',
 ];

@@ -10,7 +10,7 @@ $run = "$data/run";
 $isRoot = posix_geteuid() === 0;
 /**
  * @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string,
- *     picture: string, built: string} $paths
+ *     further: string, behaviour: string, picture: string, built: string} $paths
  */
 $paths = require __DIR__.'/public-paths.php';
 $settings = (array) @parse_ini_file("$data/.env", false, INI_SCANNER_RAW);
@@ -31,9 +31,10 @@ $packed = 'gzip_static on; gzip_vary on;'.($load === '' ? '' : ' brotli_static o
 $userLine = $isRoot ? "user $user;" : '';
 
 // No script but ours runs in what visitors open, and nothing is taken for another type than it says.
-$scripts = implode(' ', array_unique(array_filter(['$scheme://$http_host/gnomic.js', $url === '' ? '' : "$url/gnomic.js"])));
-$policy = "default-src 'none'; script-src $scripts; style-src 'unsafe-inline'; img-src 'self' data:; connect-src 'self'; base-uri 'none'; "
-    ."form-action 'none'";
+$homes = array_unique(array_filter(['$scheme://$http_host', $url]));
+$scripts = implode(' ', array_map(fn (string $home): string => "$home/gnomic.js $home/b/", $homes));
+$policy = "default-src 'none'; script-src $scripts; style-src 'unsafe-inline'; img-src 'self' data:; media-src http: https:; "
+    ."connect-src 'self'; base-uri 'none'; form-action 'none'";
 $nosniff = 'add_header X-Content-Type-Options nosniff always;';
 $shared = <<<NGINX
 add_header Access-Control-Allow-Origin * always;
@@ -78,7 +79,7 @@ http {
     include /etc/nginx/mime.types;
     default_type application/octet-stream;
     charset utf-8;
-    charset_types text/html text/css application/javascript application/json application/feed+json text/plain;
+    charset_types text/html text/css application/javascript application/json application/feed+json application/ld+json text/plain;
     client_body_temp_path $run/tmp/body;
     proxy_temp_path $run/tmp/proxy;
     fastcgi_temp_path $run/tmp/fastcgi;
@@ -95,6 +96,15 @@ http {
         $nosniff
 
 $editions
+        location ~ "^/w/({$paths['key']}/{$paths['further']})\$" {
+            alias $data/w/\$1;
+            types {}
+            default_type text/html;
+            error_page 404 = @no_widget;
+            $shared
+            add_header Content-Security-Policy "$policy" always;
+            add_header Cache-Control "public, max-age=31536000, immutable";
+        }
         location ~ "^/w/p/({$paths['picture']})\$" {
             alias $data/w/p/\$1;
             types {}
@@ -115,6 +125,11 @@ $editions
             root $run/public;
             $shared
             add_header Cache-Control "public, max-age=3600, stale-while-revalidate=86400, stale-if-error=604800";
+        }
+        location ~ "^/b/{$paths['behaviour']}\$" {
+            root $root/public;
+            $shared
+            add_header Cache-Control "public, max-age=31536000, immutable";
         }
         location = /favicon.ico {
             $nosniff

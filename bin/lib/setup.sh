@@ -1,7 +1,7 @@
 # Installing and building, each only where something is missing or has changed.
 
 PACKAGES="php8.2-cli php8.2-fpm php8.2-opcache php8.2-sqlite3 php8.2-curl php8.2-gd php8.2-zip php8.2-intl php8.2-mbstring php8.2-xml php8.2-apcu
-nginx brotli libnginx-mod-http-brotli-static chromium unzip wrk default-jre-headless fonts-noto-core fonts-noto-cjk fonts-noto-color-emoji"
+nginx brotli libnginx-mod-http-brotli-static chromium unzip wrk default-jre-headless fonts-noto-core fonts-noto-cjk fonts-noto-color-emoji unicode-data"
 
 setup() {
     setup_debian
@@ -66,14 +66,14 @@ install_npm() {
 setup_build() {
     # The framework notes which packages it found, in a folder that the unprivileged server cannot write.
     if [ ! -f bootstrap/cache/services.php ]; then php artisan --version >/dev/null && chmod go+r bootstrap/cache/*.php; fi
-    when_changed public/build/.stamp "$(digest_of resources docs/openapi.yaml core/Brief/brief.schema.json package-lock.json vite.config.ts vite.embed.config.ts)" build
+    when_changed public/build/.stamp "$(digest_of resources docs/openapi.yaml core/Brief/brief.schema.json package-lock.json vite.config.ts vite.embed.config.ts bin/build-behaviours.mjs)" build
 }
 
 build() {
     say "setup: building the studio and the element"
     npm run --silent types >/dev/null
     npm run --silent build >/dev/null
-    for file in public/gnomic.js $(find public/build -name '*.js' -o -name '*.css'); do
+    for file in public/gnomic.js public/b/*.js $(find public/build -name '*.js' -o -name '*.css'); do
         gzip -9 -k -f "$file"
         if command -v brotli >/dev/null; then brotli --best -k -f "$file"; fi
     done

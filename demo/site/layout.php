@@ -4,6 +4,7 @@
 /** @var string $path */
 /** @var string $standins */
 /** @var array<string, mixed>|null $linked */
+/** @var Closure(string): string $paste */
 ?>
 <!doctype html>
 <html lang="en">
@@ -35,6 +36,9 @@
 <main>
 <?= $body ?>
 </main>
+<?php if (in_array($path, ['', '/about', '/shop'], true)) { ?>
+<div class="edge"><?= $paste('hill9strip') ?><?= $paste('quill7mark') ?></div>
+<?php } ?>
 <footer><div class="wide"><p>Quillmoor Observatory Trust, Beacon Road, Upper Quillmoor. Open when the sky is, and on Thursdays regardless.</p></div></footer>
 </body>
 </html>

@@ -49,6 +49,14 @@ $include = static function (string $key) use ($gnomic): string {
     return (string) @file_get_contents($kept);
 };
 
+/** A code, where it is pasted. */
+$paste = static function (string $key) use ($gnomic): string {
+    $room = (require __DIR__.'/codes.php')[$key] ?? '0px';
+
+    return "<script async src=\"$gnomic/gnomic.js\"></script><gnomic-widget key=\"$key\" "
+        ."style=\"display:block;--gnomic-room:$room;padding-top:var(--gnomic-room)\"></gnomic-widget>";
+};
+
 ob_start();
 $title = '';
 require __DIR__."/pages/$name.php";

@@ -1,5 +1,6 @@
 <?php
 /** @var string $standins */
+/** @var Closure(string): string $paste */
 $title = 'About';
 $linked = ['@graph' => [
     [
@@ -24,4 +25,8 @@ $linked = ['@graph' => [
 <div class="wide"><h1>About</h1>
 <p class="lead">Built by subscription in 1926, run by forty volunteers and one fox.</p>
 <p>The Trust keeps the Dome on Beacon Road, the Harrow Lane Planetarium in Tarnbridge, and the Skerry Field Station on the coast, where the sea takes the heat out of the air and the stars hold still.</p>
-<h2>The mirror-making weekend</h2><p>Two days, two discs of glass, some grit and a great deal of walking in circles. You leave with a mirror of your own.</p></div>
+<h2>The mirror-making weekend</h2><p>Two days, two discs of glass, some grit and a great deal of walking in circles. You leave with a mirror of your own.</p>
+<?= $paste('about1line') ?>
+<h2>Seen from here</h2>
+<?= $paste('hill6wall0') ?>
+</div>

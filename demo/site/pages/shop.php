@@ -1,5 +1,6 @@
 <?php
 /** @var string $standins */
+/** @var Closure(string): string $paste */
 $title = 'Shop';
 $linked = ['@graph' => [
     ['@type' => 'Product', 'name' => 'Pocket Star Wheel', 'sameAs' => ["$standins/barrowfair/items/star-wheel"]],
@@ -30,4 +31,8 @@ $linked = ['@graph' => [
 <p class="quiet">“Every crater I looked for was where the atlas said it would be.” Noor Haddad</p></section>
 <section><img src="/pictures/sky-4.svg" alt="The mast by night" width="640" height="400"><h2>Red Lantern</h2><p>Light enough to read by, dim enough to keep your night eyes. 18.</p></section>
 <section><img src="/pictures/sky-3.svg" alt="Star trails" width="640" height="400"><h2>Pocket Star Wheel</h2><p>Turn to the hour, hold overhead, know where you are. 9.</p></section>
+</div></div>
+<div class="wide"><h2>What buyers found up here</h2><div class="beside">
+<div><?= $paste('shop5rows0') ?></div>
+<aside><?= $paste('dome8seal0') ?><?= $paste('shop2short') ?></aside>
 </div></div>
