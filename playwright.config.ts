@@ -12,10 +12,20 @@ export default defineConfig({
   reporter: [['list']],
   use: BROWSER,
   projects: [
-    { name: 'bench', testMatch: ['sift.spec.ts', 'story.spec.ts', 'studio.spec.ts'] },
+    {
+      name: 'bench',
+      testMatch: ['layouts.spec.ts', 'pressed.spec.ts', 'sift.spec.ts', 'story.spec.ts', 'studio.spec.ts'],
+    },
     {
       name: 'around',
-      testMatch: ['element.spec.ts', 'hostile.spec.ts', 'ways.spec.ts', 'weeding.spec.ts', 'widget.spec.ts'],
+      testMatch: [
+        'element.spec.ts',
+        'places.spec.ts',
+        'hostile.spec.ts',
+        'ways.spec.ts',
+        'weeding.spec.ts',
+        'widget.spec.ts',
+      ],
     },
   ],
   webServer: serverAt(`var/browser-${PORTS.gnomic}`, { GNOMIC_CADENCE: '5' }),

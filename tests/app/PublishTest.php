@@ -187,10 +187,13 @@ final class PublishTest extends TestCase
         }
     }
 
-    public function test_a_widget_of_nothing_says_so_and_breaks_nothing(): void
+    public function test_a_widget_of_nothing_takes_no_room_or_says_what_its_owner_wants_and_breaks_nothing(): void
     {
-        $this->widget($this->site(), 'empty00001', []);
-        self::assertStringContainsString('Nothing is shown here yet.', $this->file('empty00001', 'widget.html'));
+        $site = $this->site();
+        $this->widget($site, 'empty00001', []);
+        self::assertStringContainsString(':host{display:none!important}', $this->file('empty00001', 'widget.html'));
+        $this->widget($site, 'empty00002', ['shape' => ['empty' => 'Be the first to say something.']]);
+        self::assertStringContainsString('Be the first to say something.', $this->file('empty00002', 'widget.html'));
         self::assertSame([], json_decode($this->file('empty00001', 'feed.json'), true)['items']);
     }
 

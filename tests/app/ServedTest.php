@@ -180,7 +180,7 @@ final class ServedTest extends TestCase
             self::assertSame([200, $answer], [$given['status'], $given['body']], $path);
             self::assertStringContainsString('access-control-allow-origin: *', $given['headers'], $path);
             if (! str_contains($path, '/p/')) {
-                self::assertMatchesRegularExpression("~content-security-policy: default-src 'none'; script-src [^;]*/gnomic\\.js;~", $given['headers']);
+                self::assertMatchesRegularExpression("~content-security-policy: default-src 'none'; script-src [^;]*/gnomic\\.js [^;]*/b/;~", $given['headers']);
                 self::assertStringNotContainsString("script-src 'self'", $given['headers'], $path);
                 self::assertStringContainsString('stale-if-error=604800', $given['headers']);
             }
@@ -216,7 +216,7 @@ final class ServedTest extends TestCase
         $served = 0;
         foreach (array_unique($paths) as $path) {
             $given = self::asked($path);
-            $isMeant = $path === '/gnomic.js' || preg_match('~^/build/assets/[\w.-]+\.(?:js|css|woff2|svg|png)$~', $path) === 1
+            $isMeant = $path === '/gnomic.js' || preg_match('~^/(?:b/[0-9a-f]{12}\.js$|build/assets/[\w.-]+\.(?:js|css|woff2|svg|png)$)~', $path) === 1
                 || in_array($path, ['/', '/.', '/..', '/public/.', '/sources', '/entries', '/widgets'], true);
             $served += $given['status'] === 200 ? 1 : 0;
             self::assertTrue($isMeant || in_array($given['status'], [400, 404], true), "$path answers {$given['status']}");

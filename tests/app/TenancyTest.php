@@ -81,7 +81,7 @@ final class TenancyTest extends TestCase
         $token = str_repeat('t', 20);
         cache()->put("website:{$this->theirs->id}:$token", ['state' => 'failed', 'reason' => self::SECRET, 'found' => null]);
         $this->identifiers = [
-            'sources/{key}' => $source->key, 'subjects/{key}' => $subject->key, 'widgets/{key}' => $widget->key,
+            'sources/{key}' => $source->key, 'subjects/{key}' => $subject->key, 'widgets/{key}' => $widget->key, 'editions/{number}' => '1',
             'grants/{id}' => (string) $grant->id, 'imports/{id}' => (string) $import->id, 'views/{id}' => (string) $view->id,
             'testimonials/{id}' => 't1', 'website/{token}' => $token, '{channel}' => 'corkwall', '{kind}' => 'entries', '{form}' => 'csv',
         ];

@@ -61,7 +61,7 @@ test('a visitor gets no cookie, fetches one edition, and leaves no more than the
   }
   expect(await visitor.cookies()).toEqual([]);
   await page.goto(`${GNOMIC}/w/dome4visit`);
-  await expect(page.locator('a[target=_blank]').first()).toHaveAttribute('rel', /noreferrer/);
+  await expect(page.locator('a[target=_blank]').first()).toHaveAttribute('rel', /noopener/);
   close();
   await visitor.close();
 });

@@ -142,7 +142,7 @@ test('what leaves nothing is named, and the smallest change that gives enough is
   await page.getByRole('spinbutton', { name: 'From' }).fill('4000');
   const warning = page.getByText(/Nothing is left: "at least 4,000 characters long" kept out the last/);
   await expect(warning).toBeVisible();
-  await expect(page.frameLocator('iframe[title*="768"]').getByText('Nothing is shown here yet.')).toBeVisible();
+  await expect(page.frameLocator('iframe[title*="768"]').getByText('Visitors see nothing here')).toBeVisible();
   await page.getByRole('button', { name: /^At least [\d,]+ characters long: .* would pass$/ }).click();
   await expect(warning).toHaveCount(0);
   await expect(page.frameLocator('iframe[title*="768"]').locator('article').first()).toBeVisible();

@@ -83,10 +83,10 @@ test('a widget is made on the bench: sentence, proof and sieve follow each other
   await page.getByRole('button', { name: /Night ink/ }).click();
   await expect(wide.locator('.g')).toHaveCSS('background-color', 'rgb(22, 27, 44)');
   await page.locator('[data-phrase=layout]').click();
-  await page.getByRole('button', { name: 'List', exact: true }).click();
+  await page.getByRole('radio', { name: 'List', exact: true }).click();
   await expect(wide.locator('.cards article')).toHaveCount(6);
-  await page.getByRole('button', { name: 'Carousel', exact: true }).click();
-  await expect(wide.locator('.track .slide')).toHaveCount(6);
+  await page.getByRole('radio', { name: 'Carousel', exact: true }).click();
+  await expect(wide.locator('.cards .item')).toHaveCount(6);
 
   const dropped = page.getByRole('button', { name: /left out: four stars and up/ });
   const count = Number((await dropped.textContent())?.replace('−', ''));
@@ -113,7 +113,9 @@ test('its code, pasted on any origin, shows it: no cookie, nothing from anybody 
   const copy = page.getByRole('button', { name: 'Copy' }).first();
   expect((await copy.boundingBox())?.width, 'as wide as its word').toBeLessThan(90);
   const code = (await page.locator('[data-code=tag]').textContent()) ?? '';
-  expect(code).toBe(`<script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}"></gnomic-widget>`);
+  const tag = `<script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}" style="display:block;--gnomic-room:`;
+  expect(code.slice(0, tag.length)).toBe(tag);
+  expect(code).toMatch(/;padding-top:var\(--gnomic-room\)"><\/gnomic-widget>$/);
 
   const visitor = await context.browser()!.newContext();
   const theirs = await visitor.newPage();

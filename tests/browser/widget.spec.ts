@@ -41,9 +41,10 @@ test('scripts are off: the included widget and the framed one still show everyth
   await page.goto(`${SITE}/visit`);
   await expect(page.locator('gnomic-widget article')).toHaveCount(9);
   await expect(page.locator('gnomic-widget .turn')).toBeHidden();
-  const more = page.locator('gnomic-widget summary').first();
-  await more.click();
-  await expect(page.locator('gnomic-widget details[open] p').first()).toBeVisible();
+  const rest = page.locator('gnomic-widget article:has(.rest)').first();
+  await expect(rest.locator('.rest')).toBeHidden();
+  await rest.locator('summary').click();
+  await expect(rest.locator('.rest')).toBeVisible();
   await page.goto(`${SITE}/planetarium`);
   await expect(page.frameLocator('iframe').locator('article')).toHaveCount(5);
   await context.close();
@@ -57,7 +58,7 @@ test('the carousel turns by button, key and swipe, as many as there is room for'
   await expect(widget.getByRole('button', { name: 'Previous' })).toBeDisabled();
   await widget.getByRole('button', { name: 'Next' }).click();
   await expect(widget.locator('.at')).toHaveText('2 of 3');
-  await widget.locator('.track').focus();
+  await widget.locator('.cards').focus();
   await page.keyboard.press('End');
   await expect(widget.locator('.at')).toHaveText('3 of 3');
   await expect(widget.getByRole('button', { name: 'Next' })).toBeDisabled();
@@ -67,7 +68,7 @@ test('the carousel turns by button, key and swipe, as many as there is room for'
   await expect(widget.locator('.at')).toHaveText('1 of 3');
   // A swipe is the browser's own scrolling, which snaps to a card.
   await widget
-    .locator('.track')
+    .locator('.cards')
     .evaluate((track) => track.scrollBy({ left: track.clientWidth - 30, behavior: 'instant' }));
   await expect(widget.locator('.at')).toHaveText('2 of 3');
   await page.setViewportSize({ width: 420, height: 800 });
@@ -107,7 +108,7 @@ test('a carousel that moves by itself can be stopped, and stands still for who w
   await page.mouse.move(0, 0);
   await page.clock.runFor(20_000);
   await expect(at).toHaveText('2 of 3');
-  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('button', { name: 'Play' }).click();
   await page.mouse.move(0, 0);
   await page.locator('body').click({ position: { x: 1, y: 1 } }); // the focus leaves it too
   await page.clock.runFor(4100);

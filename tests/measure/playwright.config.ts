@@ -3,7 +3,7 @@ import { BROWSER, serverAt } from '../browser/setting';
 
 export default defineConfig({
   testDir: '.',
-  testMatch: 'measure.ts',
+  testMatch: ['measure.ts', 'shape.ts'],
   outputDir: '../../var/playwright-measure',
   timeout: 600_000,
   workers: 1,

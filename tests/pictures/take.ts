@@ -80,10 +80,16 @@ test('take', async ({ page }) => {
   await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();
   await page.getByLabel('Rookcall', { exact: true }).uncheck();
   await page.locator('[data-phrase=layout]').click();
-  await page.getByLabel('Portrait or initials').check();
-  await page.getByLabel('Pictures').check();
-  await page.keyboard.press('Escape');
-  await take(page, 'pictures');
+  await page.getByRole('radio', { name: 'Mosaic' }).click();
+  await page.getByRole('button', { name: 'Pictures', exact: true }).click();
+  await take(page, 'layouts');
+  await sheet(page, 'paper');
+  await sheet(page, 'night-ink');
+  await page.goto(`${SITE}/about`);
+  await page.locator('gnomic-widget[key=hill6wall0] a.open').first().focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('dialog').waitFor();
+  await take(page, 'enlarged');
   await page.goto(`${SITE}/visit`);
   await page.evaluate(() => scrollTo(0, 330));
   await take(page, 'observatory');
@@ -95,6 +101,43 @@ test('take', async ({ page }) => {
   await page.goto('/widgets/dome4visit');
   await openTopic(page, 'stars');
   await take(page, 'bench-phone');
-  await page.goto('/sources');
-  await take(page, 'sources-phone');
 });
+
+/** Every layout of the same entries, side by side. */
+async function sheet(page: Page, look: string): Promise<void> {
+  await page.goto('/widgets/dome4visit');
+  const layouts = await page.evaluate(async (look) => {
+    const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
+    const pictured = ['Photo rows', 'Mosaic', 'Strip'];
+    const drawn = async (gather: unknown, sift: unknown): Promise<{ label: string; fragment: string }[]> => {
+      const shape = { card: ['rating', 'words', 'name', 'date'], heading: 'What visitors say' };
+      const answer = await fetch('/api/layouts', {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+        body: JSON.stringify({ brief: { version: 3, gather, sift, shape, dress: { name: look } } }),
+      });
+      return ((await answer.json()) as { layouts: { label: string; fragment: string }[] }).layouts;
+    };
+    const words = await drawn({ sources: ['the-dome'] }, { withWords: true, limit: 12 });
+    const pictures = await drawn({ sources: ['rookcall'] }, { withPictures: true, limit: 12 });
+    return words.map((one, index) => (pictured.includes(one.label) ? pictures[index]! : one));
+  }, look);
+  const ground = look === 'paper' ? '#fff' : '#161b2c';
+  const cells = layouts.map(
+    ({ label, fragment }) =>
+      `<figure><figcaption>${label}</figcaption><div class="cell"><div class="page"><div>${fragment}</div></div></div></figure>`,
+  );
+  await page.route('**/sheet', (route) =>
+    route.fulfill({
+      contentType: 'text/html; charset=utf-8',
+      body: `<!doctype html><title>x</title><style>body{margin:16px;display:grid;grid-template-columns:repeat(3,minmax(0,1fr));gap:14px;font:13px sans-serif;background:#f3f5f1}figure{margin:0}.cell{height:230px;overflow:hidden;background:${ground};outline:1px solid #d6dbd3}.page{width:900px;height:520px;overflow:hidden;transform:scale(.45);transform-origin:0 0;font-family:Georgia,serif}</style>${cells.join('')}`,
+    }),
+  );
+  await page.goto('/sheet');
+  await page.waitForTimeout(900);
+  await page.screenshot({
+    path: `docs/screenshots/layouts-${look === 'paper' ? 'light' : 'dark'}.png`,
+    fullPage: true,
+  });
+  await page.unroute('**/sheet');
+}

@@ -64,6 +64,27 @@ describe('changes', () => {
   });
 });
 
+describe('a layout', () => {
+  test('begins with what is usual, and finds its settings again when it comes back', () => {
+    sessionStorage.clear();
+    const shape = { layout: { name: 'carousel', across: 4 } };
+    bench.brief = { ...brief, shape } as unknown as typeof bench.brief;
+    const group = { type: 'object', properties: { phone: { type: ['integer', 'null'] } } };
+    bench.offered = {
+      layouts: [
+        {
+          name: 'grid',
+          settings: { across: { type: 'integer', default: 3 }, rows: { type: ['integer', 'null'] }, fixed: group },
+        },
+      ],
+    } as unknown as typeof bench.offered;
+    bench.layOut('grid');
+    expect(bench.brief?.shape.layout).toEqual({ name: 'grid', across: 3, rows: null, fixed: { phone: null } });
+    bench.layOut('carousel');
+    expect(bench.brief?.shape.layout).toEqual({ name: 'carousel', across: 4 });
+  });
+});
+
 describe('the proof', () => {
   test('of an earlier brief comes too late', async () => {
     const waiting: (() => void)[] = [];

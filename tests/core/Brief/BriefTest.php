@@ -119,7 +119,7 @@ final class BriefTest extends TestCase
     public static function wrong(): iterable
     {
         yield 'no object' => ['x', '/', 'an object'];
-        yield 'no version' => [['sift' => []], '/version', 'must be 2'];
+        yield 'no version' => [['sift' => []], '/version', 'must be 3'];
         yield 'another version' => [['version' => 9], '/version', 'is 9'];
         yield 'an unknown part' => [['version' => 1, 'sieve' => 1], '/sieve', 'not known. Known here: version, gather'];
         yield 'an unknown member' => [['version' => 1, 'sift' => ['star' => 4]], '/sift/star', 'stars, withWords'];
@@ -159,7 +159,7 @@ final class BriefTest extends TestCase
         yield 'an order that is none' => [['version' => 1, 'sift' => ['order' => 'best']], '/sift/order', '"newest", "oldest"'];
         yield 'a pin twice' => [['version' => 1, 'sift' => ['pins' => ['a', 'a']]], '/sift/pins/1', 'repeats "a"'];
         yield 'no kind' => [['version' => 1, 'gather' => ['kinds' => []]], '/gather/kinds', 'at least one'];
-        yield 'six across' => [['version' => 1, 'shape' => ['across' => 6]], '/shape/layout/across', 'between 1 and 5'];
-        yield 'too fast' => [['version' => 1, 'shape' => ['autoplay' => 1]], '/shape/layout/autoplay', 'between 2 and 60'];
+        yield 'seven across' => [['version' => 1, 'shape' => ['across' => 7]], '/shape/layout/across', 'between 1 and 6'];
+        yield 'too fast' => [['version' => 1, 'shape' => ['autoplay' => 1]], '/shape/layout/autoplay', 'between 2 and 15'];
     }
 }

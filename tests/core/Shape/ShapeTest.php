@@ -9,13 +9,16 @@ use DateTimeZone;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Edition\HonestLine;
 use Gnomic\Edition\Plan;
+use Gnomic\Edition\SourcePage;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
-use Gnomic\Shape\Across;
+use Gnomic\Shape\Columns;
+use Gnomic\Shape\Frame;
 use Gnomic\Shape\Shortening;
+use Gnomic\Shape\Space;
 use Gnomic\Standing\Overall;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -65,12 +68,20 @@ final class ShapeTest extends TestCase
 
     public function test_cards_stand_side_by_side_where_there_is_room(): void
     {
-        self::assertSame([1, 2, 3], [Across::at(360, 3), Across::at(768, 3), Across::at(1120, 3)]);
-        self::assertSame(1, Across::at(100, 5));
-        self::assertSame(5, Across::at(4000, 5));
-        foreach (Across::breakpoints(5) as $width => $across) {
-            self::assertSame([$across - 1, $across], [Across::at($width - 1, 5), Across::at($width, 5)]);
+        $at = fn (int $width, int $most, int $card = 280): int => (new Columns($most, $card))->at(Space::at($width, new Frame));
+        self::assertSame([1, 2, 3], [$at(360, 3), $at(768, 3), $at(1120, 3)]);
+        self::assertSame([1, 6], [$at(100, 6), $at(4000, 6)]);
+        for ($width = 300; $width < 2400; $width++) {
+            $across = $at($width, 6);
+            $card = Space::at($width, new Frame)->column($across);
+            self::assertTrue($across === 1 || $card >= 280, "$across of $card at $width");
+            self::assertTrue($across === 6 || Space::at($width, new Frame)->column($across + 1) < 280, "one more would fit at $width");
         }
+        $columns = new Columns(3, 280);
+        self::assertSame('3 across: the most you allow', $columns->why(Space::at(1320, new Frame)));
+        self::assertSame('2 across: 3 would make cards of 216, under your 280', $columns->why(Space::at(768, new Frame)));
+        $fixed = new Columns(3, 280, ['tablet' => 4]);
+        self::assertSame([1, 4, 3], [$fixed->at(Space::at(599, new Frame)), $fixed->at(Space::at(600, new Frame)), $fixed->at(Space::at(1000, new Frame))]);
     }
 
     public function test_a_plan_shows_what_the_brief_says(): void
@@ -86,14 +97,14 @@ final class ShapeTest extends TestCase
             self::on(),
             [$entry],
             $overall,
-            ['dome' => 'the Dome'],
+            ['dome' => new SourcePage('the Dome')],
             new DateTimeZone('Europe/Athens'),
             self::words(),
             honest: new HonestLine('A selection: four stars and up, with words.', 'See all (3)'),
         );
         self::assertSame(
             ['3.4', 'from 3 ratings at two sources', [1 => 1, 2 => 0, 3 => 0, 4 => 2, 5 => 0]],
-            [$plan->figure, $plan->base, $plan->spread],
+            [$plan->head->figure, $plan->head->base, $plan->head->spread],
         );
         self::assertSame('A selection: four stars and up, with words.', $plan->honest?->text);
         self::assertSame('See all (3)', $plan->honest->all);
@@ -102,7 +113,7 @@ final class ShapeTest extends TestCase
             ['9.2 of 10', 9, 'the Dome', '12 November 2026', '2026-11-12T01:30:00+02:00'],
             [$card->rating, $card->halves, $card->where, $card->when, $card->date],
         );
-        self::assertNotNull($card->whole);
+        self::assertNotNull($card->rest);
 
         $bare = Plan::of(
             BriefReader::read(['version' => 1, 'shape' => ['card' => [], 'head' => [], 'layout' => 'list']]),
@@ -130,9 +141,9 @@ final class ShapeTest extends TestCase
             new DateTimeZone('UTC'),
             self::words(),
         );
-        self::assertNull($plan->figure);
-        self::assertNull($plan->base);
-        self::assertNull($plan->spread);
+        self::assertNull($plan->head->figure);
+        self::assertNull($plan->head->base);
+        self::assertNull($plan->head->spread);
         self::assertNull($plan->honest);
     }
 }

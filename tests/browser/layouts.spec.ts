@@ -1,0 +1,278 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { element, entries, LAYOUTS, picture, render, type Written } from './rendered';
+
+// Every layout over every kind of entry: whole rows, nothing beyond the container, readable without scripts, accessible, valid.
+
+const STYLE = 'body{margin:0;font-family:Georgia,serif}#w{transform:translateZ(0)}';
+const WHOLE = [320, 480, 768, 1024, 1440];
+const ALL = [120, 200, ...WHOLE, 3000];
+
+async function show(page: Page, html: string, style = ''): Promise<void> {
+  await page.route('https://pictures.example/**', (route) => route.fulfill(picture));
+  await page.setContent(
+    `<!doctype html><html lang="en"><title>x</title><style>${STYLE}${style}</style><main><h1>Visit</h1><div id="w">${html}</div></main>`,
+  );
+}
+
+/** What is wrong with a widget in a box of a width, in words. */
+function faults(page: Page, width: number): Promise<string[]> {
+  return page.evaluate((width) => {
+    const box = document.getElementById('w')!;
+    box.style.width = `${width}px`;
+    const host = box.firstElementChild as HTMLElement;
+    const root = host.shadowRoot;
+    const wrong: string[] = [];
+    if (!root) return ['no shadow root'];
+    if (!root.querySelector('.g')) return []; // it has nothing to show, and takes no room
+    const isOver = getComputedStyle(host).display === 'contents';
+    if (!isOver && Math.abs(host.getBoundingClientRect().width - width) > 1)
+      wrong.push(`the host is ${host.offsetWidth} wide`);
+    const scrolls = (element: Element): boolean => {
+      for (let node = element.parentElement; node; node = node.parentElement)
+        if (
+          /auto|scroll|hidden|clip/.test(getComputedStyle(node).overflowX) &&
+          node.matches('.cards, .view, .panel, .item')
+        )
+          return true;
+      return false;
+    };
+    for (const one of root.querySelectorAll('.g *')) {
+      const style = getComputedStyle(one);
+      const rect = one.getBoundingClientRect();
+      if (!rect.width || !rect.height || one.closest('[popover], .unseen, .notices, .opener')) continue;
+      if (!scrolls(one) && (rect.right > width + 1 || rect.left < -1))
+        wrong.push(`${one.className} ends at ${rect.right}`);
+      if (
+        one.matches('p, bdi') &&
+        style.display !== 'inline' &&
+        one.scrollWidth > one.clientWidth + 2 &&
+        !one.closest('.item.pic')
+      )
+        wrong.push(`${one.className} is ${one.scrollWidth} in ${one.clientWidth}`);
+      const words = one.matches('.words p, .title, .line')
+        ? one.getBoundingClientRect().width / parseFloat(style.fontSize)
+        : 0;
+      if (words > 45) wrong.push(`a line of ${Math.round(words)} em`); // 80 characters of any usual font
+    }
+    const items = [...root.querySelectorAll<HTMLElement>('.item')].filter(
+      (item) => item.offsetWidth > 0 && !item.closest('[popover]'),
+    );
+    items.forEach((item, index) => {
+      const rect = item.getBoundingClientRect();
+      for (const other of items.slice(index + 1)) {
+        const next = other.getBoundingClientRect();
+        const across = Math.min(rect.right, next.right) - Math.max(rect.left, next.left);
+        const down = Math.min(rect.bottom, next.bottom) - Math.max(rect.top, next.top);
+        if (across > 2 && down > 2) wrong.push(`cards overlap by ${Math.round(across)} × ${Math.round(down)}`);
+      }
+      const card = item.querySelector('.card')!.getBoundingClientRect();
+      if (card.bottom > rect.bottom + 1.5) wrong.push(`a card is lower than its place`);
+    });
+    return [...new Set(wrong)];
+  }, width);
+}
+
+/** Whether each row of cards goes from side to side, as far as the layout has rows. */
+function gaps(page: Page, width: number): Promise<string[]> {
+  return page.evaluate((width) => {
+    const box = document.getElementById('w')!;
+    box.style.width = `${width}px`;
+    const root = box.firstElementChild!.shadowRoot!;
+    const view = root.querySelector('.view')!.getBoundingClientRect();
+    const rects = [...root.querySelectorAll<HTMLElement>('.item')]
+      .filter((item) => item.offsetWidth > 0)
+      .map((item) => item.getBoundingClientRect());
+    const wrong: string[] = [];
+    for (const line of new Set(rects.map((rect) => Math.round(rect.top + 5)))) {
+      const row = rects.filter((rect) => rect.top <= line && rect.bottom >= line);
+      const [left, right] = [Math.min(...row.map((rect) => rect.left)), Math.max(...row.map((rect) => rect.right))];
+      if (left > view.left + 2 || right < view.right - 2) wrong.push(`a row from ${left} to ${right} at ${width}`);
+    }
+    return wrong;
+  }, width);
+}
+
+for (const kind of ['reviews', 'posts', 'both'] as const)
+  test(`every layout of ${kind} keeps to its place at every width, without any script`, async ({ browser }) => {
+    test.setTimeout(180_000);
+    const context = await browser.newContext({ javaScriptEnabled: true, viewport: { width: 3100, height: 900 } });
+    const page = await context.newPage();
+    for (const [name, layout] of Object.entries(LAYOUTS)) {
+      const html = element(render({ layout }, entries(kind)));
+      if (html.includes(':host{display:none')) continue; // no figures of posts that nobody rated
+      await show(page, html);
+      for (const width of ALL) expect.soft(await faults(page, width), `${name} of ${kind} at ${width}`).toEqual([]);
+      if (['grid', 'grid, stretched', 'photo rows', 'mosaic', 'strip', 'masonry'].includes(name))
+        for (const width of WHOLE) expect.soft(await gaps(page, width), `${name} of ${kind}`).toEqual([]);
+    }
+    await context.close();
+  });
+
+test('a last row that is not full stands in the middle, of cards as wide as the others; a column is narrow', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  for (const count of [4, 5, 7, 8]) {
+    await show(page, element(render({ layout: { name: 'grid', last: 'centred' } }, entries('reviews', count))));
+    const rects = await page
+      .locator('gnomic-widget .item')
+      .evaluateAll((items) =>
+        items
+          .map((item) => item.getBoundingClientRect())
+          .map(({ left, right, top, width }) => ({ left, right, top, width })),
+      );
+    expect(new Set(rects.map(({ width }) => Math.round(width))).size, `${count}: equally wide`).toBe(1);
+    const last = rects.filter(({ top }) => top === rects[rects.length - 1]!.top);
+    expect(last.length).toBe(count % 3);
+    expect(Math.abs((last[0]!.left + last[last.length - 1]!.right) / 2 - 640), `${count}: in the middle`).toBeLessThan(
+      3,
+    );
+  }
+  await show(page, element(render({ layout: { name: 'list', column: true } }, entries('both'))));
+  expect((await page.locator('gnomic-widget .item').first().boundingBox())!.width).toBeLessThanOrEqual(360);
+});
+
+test('what is long, endless, empty, foreign or broken breaks no layout', async ({ browser }) => {
+  test.setTimeout(180_000);
+  const page = await (await browser.newContext({ viewport: { width: 3100, height: 900 } })).newPage();
+  const hard: Written[] = [
+    { text: 'Two hours went like ten minutes and nobody minded the cold. '.repeat(340) },
+    { text: 'x'.repeat(3000) },
+    { text: 'ok', author: { name: 'N'.repeat(200), role: 'R'.repeat(200), place: 'Upper Quillmoor' } },
+    { rating: { value: 5, best: 5, worst: 1 } },
+    { text: 'ليلة ساحرة جدا في المرصد مع الأصدقاء والعائلة', language: 'ar', author: { name: 'ليلى حداد' } },
+    { text: `e${'\u0301'.repeat(200)}${' stacked'.repeat(30)}` },
+    { text: '土星の輪がはっきり見えて、娘は「シールみたい」と驚いていました。'.repeat(12), language: 'ja' },
+    {
+      kind: 'post',
+      text: 'tall',
+      media: [{ type: 'image', url: 'https://pictures.example/t', width: 1, height: 5000 }],
+    },
+    {
+      kind: 'post',
+      text: 'wide',
+      media: [{ type: 'image', url: 'https://pictures.example/w', width: 5000, height: 10 }],
+    },
+    { kind: 'post', text: 'video', media: [{ type: 'video', url: 'https://pictures.example/v.mp4' }] },
+    { title: 'T'.repeat(300), text: 't', tags: ['a'.repeat(80), 'b'], reply: { text: 'R'.repeat(500) } },
+  ].map((entry, index) => ({
+    id: `h${index}`,
+    kind: 'review',
+    author: { name: 'A B' },
+    likes: index,
+    comments: 2,
+    ...entry,
+  }));
+  const card = ['rating', 'title', 'words', 'reply', 'pictures', 'face', 'name', 'role', 'place', 'labels', 'likes'];
+  for (const [name, layout] of Object.entries(LAYOUTS)) {
+    await show(page, element(render({ layout, card }, hard)));
+    for (const width of ALL) expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
+    await show(page, element(render({ layout, card }, hard.slice(0, 1))));
+    for (const width of ALL) expect.soft(await faults(page, width), `one in ${name} at ${width}`).toEqual([]);
+    await show(page, element(render({ layout, card }, [])));
+    expect(await page.locator('gnomic-widget').evaluate((host) => (host as HTMLElement).offsetHeight), name).toBe(0);
+  }
+});
+
+test('every layout is accessible, light and dark', async ({ page }) => {
+  test.setTimeout(180_000);
+  for (const look of ['paper', 'night-ink'])
+    for (const [name, layout] of Object.entries(LAYOUTS)) {
+      const actions = [
+        { does: 'all' },
+        { does: 'link', text: 'Plan your night', url: 'https://quillmoor.example/visit' },
+      ];
+      await show(page, element(render({ layout, actions }, entries('both'), [], { dress: { name: look } })));
+      const { violations } = await new AxeBuilder({ page }).disableRules(['region']).analyze();
+      const told = violations.map(({ id, nodes }) => `${name}, ${look}: ${id} ${nodes[0]?.html}`);
+      expect.soft(told).toEqual([]);
+    }
+});
+
+test('every layout is without errors for the Nu Html Checker', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'gnomic-nu-'));
+  const files = Object.entries(LAYOUTS).map(([name, layout]) => {
+    const file = join(folder, `${name.replaceAll(/\W+/g, '-')}.html`);
+    writeFileSync(file, render({ layout, click: 'enlarge', more: 'button', markup: true }, entries('both', 20)));
+    return file;
+  });
+  let report = '';
+  try {
+    execFileSync(
+      'java',
+      ['-jar', 'node_modules/vnu-jar/build/dist/vnu.jar', '--format', 'json', '--errors-only', ...files],
+      {
+        stdio: 'pipe',
+      },
+    );
+  } catch (error) {
+    report = String((error as { stderr: Buffer }).stderr);
+  }
+  const { messages } = (report === '' ? { messages: [] } : JSON.parse(report)) as {
+    messages: { message: string; extract?: string; url: string }[];
+  };
+  expect([...new Set(messages.map(({ message, extract }) => `${message} ${extract ?? ''}`))]).toEqual([]);
+});
+
+test('heights are as predicted, for the fonts that ship', async ({ page }) => {
+  test.setTimeout(180_000);
+  const faces: Record<string, [string, string]> = {
+    literata: ['literata', 'Literata Variable'],
+    'schibsted-grotesk': ['schibsted-grotesk', 'Schibsted Grotesk Variable'],
+  };
+  for (const [font, [folder, family]] of Object.entries(faces)) {
+    await page.route('http://fonts.test/**', (route) =>
+      route.fulfill({
+        path: `node_modules/@fontsource-variable/${folder}${new URL(route.request().url()).pathname}`,
+        headers: { 'Access-Control-Allow-Origin': '*' },
+      }),
+    );
+    for (const [name, layout] of Object.entries({
+      list: { name: 'list' },
+      grid: { name: 'grid' },
+      carousel: { name: 'carousel' },
+    })) {
+      const shape = { layout, card: ['rating', 'title', 'words', 'name', 'date', 'source'] };
+      const reviews = entries('reviews', 40);
+      const options = [`--font=${font}`];
+      const html = element(render(shape, reviews, options, { sift: { limit: 40 } }));
+      await page.goto('about:blank');
+      await page.setContent(
+        `<!doctype html><html lang="en"><link rel="stylesheet" href="http://fonts.test/index.css"><style>body{margin:0;font-family:'${family}'}</style><div id="w">${html}</div>`,
+      );
+      await page.evaluate(() => document.fonts.ready);
+      for (const width of [360, 768, 1120]) {
+        await page.setViewportSize({ width, height: 800 });
+        const drawn = await page.evaluate(() => {
+          const host = document.querySelector<HTMLElement>('gnomic-widget')!;
+          const cards = [...host.shadowRoot!.querySelectorAll<HTMLElement>('.card')].filter(
+            (card) => card.offsetWidth > 0,
+          );
+          return {
+            whole: host.offsetHeight,
+            cards: cards.map((card) => {
+              card.style.height = 'auto';
+              const { height } = card.getBoundingClientRect();
+              card.style.height = '';
+              return height;
+            }),
+          };
+        });
+        const said = JSON.parse(
+          render(shape, reviews, [...options, '--heights', `--width=${width}`], { sift: { limit: 40 } }),
+        ) as { height: number; cards: { height: number }[] };
+        const LINE = 26;
+        const within = said.cards.filter((card, index) => Math.abs(card.height - (drawn.cards[index] ?? 0)) <= LINE);
+        expect(within.length / drawn.cards.length, `${font}, ${name} at ${width}`).toBeGreaterThanOrEqual(0.95);
+        if (name !== 'list')
+          expect(Math.abs(said.height - drawn.whole), `${font}, the whole ${name} at ${width}`).toBeLessThanOrEqual(8);
+      }
+    }
+    await page.unroute('http://fonts.test/**');
+  }
+});

@@ -1,0 +1,145 @@
+import type { Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** All layouts, with settings that show what they are, and what their cards need. */
+export const LAYOUTS: Record<string, Record<string, unknown>> = {
+  list: { name: 'list' },
+  column: { name: 'list', column: true },
+  grid: { name: 'grid' },
+  'grid, centred': { name: 'grid', last: 'centred' },
+  'grid, stretched': { name: 'grid', last: 'stretched' },
+  masonry: { name: 'masonry' },
+  carousel: { name: 'carousel', autoplay: 5, controls: ['arrows', 'dots', 'numbers'] },
+  'carousel of two rows': { name: 'carousel', rows: 2 },
+  'one at a time': { name: 'one-at-a-time' },
+  single: { name: 'single' },
+  'photo rows': { name: 'photo-rows' },
+  mosaic: { name: 'mosaic' },
+  strip: { name: 'strip' },
+  ticker: { name: 'ticker' },
+  rating: { name: 'rating' },
+  seal: { name: 'rating', form: 'seal' },
+  button: { name: 'panel' },
+  badge: { name: 'panel', form: 'badge' },
+  tab: { name: 'panel', form: 'tab' },
+  notices: { name: 'notices', after: 0 },
+};
+
+const PARTS = ['rating', 'title', 'words', 'pictures', 'face', 'name', 'date', 'source'];
+
+const WORDS = [
+  'Saturn was so sharp that my daughter asked whether it was a sticker on the lens. Two hours went like ten minutes.',
+  'Cloud at nine, stars at ten. They kept the dome open for us and talked us through the whole summer sky, one constellation after another, until the last visitor had seen the double cluster, and nobody wanted to go home even though it was freezing by then.',
+  'Cold, dark, wonderful. Bring gloves and arrive before sunset for the parking.',
+  'A night to keep.',
+];
+const DOT =
+  'data:image/svg+xml,<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 4 3"><rect width="4" height="3" fill="teal"/></svg>';
+
+export interface Written {
+  [member: string]: unknown;
+}
+
+/** Entries of nobody's: reviews, posts with pictures, or now one and now the other. */
+export function entries(kind: 'reviews' | 'posts' | 'both', count = 14): Written[] {
+  return Array.from({ length: count }, (_, index) => {
+    const isPost = kind === 'posts' || (kind === 'both' && index % 2 === 1);
+    const [width, height] = [
+      [800, 600],
+      [600, 800],
+      [1200, 600],
+      [640, 640],
+    ][index % 4] as [number, number];
+    return {
+      id: `e${index}`,
+      kind: isPost ? 'post' : 'review',
+      source: 'wayleaf',
+      url: `https://wayleaf.example/r/${index}`,
+      author: { name: ['Ines Marlow', 'Tomasz Kettle', 'A. Okafor', 'Bea Thorn'][index % 4] },
+      rating: isPost ? null : { value: [5, 4, 3, 5, 4.5][index % 5], best: 5, worst: 1 },
+      title: index % 3 ? null : 'Rings and all',
+      text: WORDS[index % WORDS.length],
+      language: 'en',
+      published: `2026-10-${10 + (index % 20)}T12:00:00Z`,
+      likes: isPost ? (index * 37) % 90 : null,
+      media: isPost
+        ? [{ type: 'image', url: `https://pictures.example/${index}.svg`, width, height, alt: `Sky ${index}` }]
+        : [],
+    };
+  });
+}
+
+/** For routes of a page: what stands at the addresses of pictures. */
+export const picture = { contentType: 'image/svg+xml', body: decodeURIComponent(DOT.slice(DOT.indexOf(',') + 1)) };
+
+const folder = mkdtempSync(join(tmpdir(), 'gnomic-rendered-'));
+let files = 0;
+
+/** The brief's document as the command line prints it; with --heights, what it predicts. */
+export function render(shape: Written, of: Written[], options: string[] = [], rest: Written = {}): string {
+  const [brief, lines] = [join(folder, `${++files}.json`), join(folder, `${files}.jsonl`)];
+  writeFileSync(
+    brief,
+    JSON.stringify({
+      version: 3,
+      sift: { limit: 12 },
+      ...rest,
+      shape: { heading: 'What visitors say', card: PARTS, ...shape },
+    }),
+  );
+  writeFileSync(lines, of.map((entry) => JSON.stringify(entry)).join('\n'));
+  return execFileSync('php', ['artisan', 'gnomic:render', brief, `--entries=${lines}`, ...options], {
+    maxBuffer: 100_000_000,
+    stdio: 'pipe',
+  }).toString();
+}
+
+/** The widget alone, out of such a document. */
+export const element = (document: string): string => /<gnomic-widget[\s\S]*<\/gnomic-widget>/.exec(document)?.[0] ?? '';
+
+export const HOST = 'http://gnomic.test';
+export const PAGE = 'http://page.test';
+
+/**
+ * A host that serves these widgets from files, as the real one does, and a page of another origin. For what depends on a widget's
+ * layout and not on how it was published.
+ */
+export async function serve(
+  page: Page,
+  widgets: Record<string, { shape: Written; of: Written[]; rest?: Written }>,
+  body: string,
+  headers: Record<string, string> = {},
+): Promise<void> {
+  const out = mkdtempSync(join(tmpdir(), 'gnomic-served-'));
+  for (const [key, { shape, of, rest }] of Object.entries(widgets)) {
+    render(shape, of, [`--out=${join(out, key)}`], rest);
+  }
+  await page.unrouteAll();
+  await page.route('https://pictures.example/**', (route) => route.fulfill(picture));
+  await page.route(`${HOST}/**`, (route) => {
+    const { pathname } = new URL(route.request().url());
+    const [, key = '', rest = ''] =
+      /^\/w\/([a-z0-9]+)\/?(.*)$/.exec(pathname.replace(/^(\/w\/\w+)\.html$/, '$1/open.html')) ?? [];
+    // The command line calls every widget "preview".
+    const paths = pathname.startsWith('/w/')
+      ? [key, ...Object.keys(widgets)].map((one) =>
+          join(out, one, 'preview', rest === 'open.html' ? 'current/widget.html' : rest),
+        )
+      : [join('public', pathname)];
+    const path = paths.find((one) => existsSync(one)) ?? 'nothing';
+    return route
+      .fulfill({ path, headers: { 'Access-Control-Allow-Origin': '*' } })
+      .catch(() => route.fulfill({ status: 404 }));
+  });
+  await page.route(`${PAGE}/**`, (route) =>
+    route.fulfill({ contentType: headers['Content-Type'] ?? 'text/html; charset=utf-8', headers, body }),
+  );
+  await page.goto(`${PAGE}/visit`);
+}
+
+/** A page with the script and what stands in it. */
+export const pageWith = (html: string, style = 'body{margin:0;font-family:Georgia,serif}', head = ''): string =>
+  `<!doctype html><html lang="en"><meta charset="utf-8"><title>x</title>${head}<style>${style}</style><script async src="${HOST}/gnomic.js"></script><main><h1>Visit</h1>${html}</main>`;
