@@ -20,6 +20,8 @@ export default defineConfig({
       name: 'around',
       testMatch: [
         'element.spec.ts',
+        'everyone.spec.ts',
+        'further.spec.ts',
         'places.spec.ts',
         'hostile.spec.ts',
         'ways.spec.ts',

@@ -4,78 +4,13 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { element, entries, LAYOUTS, picture, render, type Written } from './rendered';
+import { faults, show } from './faults';
+import { element, entries, LAYOUTS, render, type Written } from './rendered';
 
 // Every layout over every kind of entry: whole rows, nothing beyond the container, readable without scripts, accessible, valid.
 
-const STYLE = 'body{margin:0;font-family:Georgia,serif}#w{transform:translateZ(0)}';
 const WHOLE = [320, 480, 768, 1024, 1440];
 const ALL = [120, 200, ...WHOLE, 3000];
-
-async function show(page: Page, html: string, style = ''): Promise<void> {
-  await page.route('https://pictures.example/**', (route) => route.fulfill(picture));
-  await page.setContent(
-    `<!doctype html><html lang="en"><title>x</title><style>${STYLE}${style}</style><main><h1>Visit</h1><div id="w">${html}</div></main>`,
-  );
-}
-
-/** What is wrong with a widget in a box of a width, in words. */
-function faults(page: Page, width: number): Promise<string[]> {
-  return page.evaluate((width) => {
-    const box = document.getElementById('w')!;
-    box.style.width = `${width}px`;
-    const host = box.firstElementChild as HTMLElement;
-    const root = host.shadowRoot;
-    const wrong: string[] = [];
-    if (!root) return ['no shadow root'];
-    if (!root.querySelector('.g')) return []; // it has nothing to show, and takes no room
-    const isOver = getComputedStyle(host).display === 'contents';
-    if (!isOver && Math.abs(host.getBoundingClientRect().width - width) > 1)
-      wrong.push(`the host is ${host.offsetWidth} wide`);
-    const scrolls = (element: Element): boolean => {
-      for (let node = element.parentElement; node; node = node.parentElement)
-        if (
-          /auto|scroll|hidden|clip/.test(getComputedStyle(node).overflowX) &&
-          node.matches('.cards, .view, .panel, .item')
-        )
-          return true;
-      return false;
-    };
-    for (const one of root.querySelectorAll('.g *')) {
-      const style = getComputedStyle(one);
-      const rect = one.getBoundingClientRect();
-      if (!rect.width || !rect.height || one.closest('[popover], .unseen, .notices, .opener')) continue;
-      if (!scrolls(one) && (rect.right > width + 1 || rect.left < -1))
-        wrong.push(`${one.className} ends at ${rect.right}`);
-      if (
-        one.matches('p, bdi') &&
-        style.display !== 'inline' &&
-        one.scrollWidth > one.clientWidth + 2 &&
-        !one.closest('.item.pic')
-      )
-        wrong.push(`${one.className} is ${one.scrollWidth} in ${one.clientWidth}`);
-      const words = one.matches('.words p, .title, .line')
-        ? one.getBoundingClientRect().width / parseFloat(style.fontSize)
-        : 0;
-      if (words > 45) wrong.push(`a line of ${Math.round(words)} em`); // 80 characters of any usual font
-    }
-    const items = [...root.querySelectorAll<HTMLElement>('.item')].filter(
-      (item) => item.offsetWidth > 0 && !item.closest('[popover]'),
-    );
-    items.forEach((item, index) => {
-      const rect = item.getBoundingClientRect();
-      for (const other of items.slice(index + 1)) {
-        const next = other.getBoundingClientRect();
-        const across = Math.min(rect.right, next.right) - Math.max(rect.left, next.left);
-        const down = Math.min(rect.bottom, next.bottom) - Math.max(rect.top, next.top);
-        if (across > 2 && down > 2) wrong.push(`cards overlap by ${Math.round(across)} × ${Math.round(down)}`);
-      }
-      const card = item.querySelector('.card')!.getBoundingClientRect();
-      if (card.bottom > rect.bottom + 1.5) wrong.push(`a card is lower than its place`);
-    });
-    return [...new Set(wrong)];
-  }, width);
-}
 
 /** Whether each row of cards goes from side to side, as far as the layout has rows. */
 function gaps(page: Page, width: number): Promise<string[]> {

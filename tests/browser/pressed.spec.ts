@@ -1,16 +1,11 @@
 import { expect, test, type Page } from '@playwright/test';
-import { entries, pageWith, PAGE, serve } from './rendered';
+import { alive, entries, one, pageWith, PAGE, serve } from './rendered';
 
 // What visitors press in widgets, by mouse, by keys alone and by waiting: the patterns of the WAI-ARIA Authoring Practices.
 
-const one = (shape: Record<string, unknown>, of = entries('reviews', 14), limit = 9) => ({
-  shape,
-  of,
-  rest: { sift: { limit } },
-});
 const tag = '<gnomic-widget key="pressed1"></gnomic-widget>';
-const show = (page: Page, widget: ReturnType<typeof one>, html = tag, style?: string): Promise<void> =>
-  serve(page, { pressed1: widget }, pageWith(html, style));
+const show = (page: Page, widget: ReturnType<typeof one>, html = tag): Promise<void> =>
+  alive(page, { pressed1: widget }, pageWith(html));
 const at = (page: Page) => page.locator('gnomic-widget .at');
 
 test('a carousel: pause first, controls in the group, focus kept at both ends, what is out of view out of the way', async ({
@@ -155,40 +150,6 @@ test('a picture is enlarged: keys, places, sharing, video, and the focus comes b
   await page.goto('about:blank');
   await page.goto(`${PAGE}/visit#gnomic=pressed1.${ref}`);
   await expect(page.getByRole('dialog').getByText('Thank you.')).toBeVisible();
-});
-
-test('more comes by a button, in pages, on scrolling; the focus goes to the first that is new, and how many is said', async ({
-  page,
-}) => {
-  for (const layout of ['list', 'masonry', 'photo-rows']) {
-    await show(
-      page,
-      one({ layout: { name: layout }, more: 'button' }, entries(layout === 'photo-rows' ? 'posts' : 'reviews', 14), 6),
-    );
-    const cards = page.locator('gnomic-widget .item');
-    await expect(cards).toHaveCount(6);
-    const button = page.getByRole('button', { name: 'Show more' });
-    await button.press('Enter');
-    await expect(cards).toHaveCount(12);
-    await expect(cards.nth(6)).toBeFocused();
-    await expect(page.locator('gnomic-widget .further [role=status]')).toHaveText('6 more are shown');
-    await button.click();
-    await expect(cards).toHaveCount(14);
-    await expect(button).toBeHidden();
-    await expect(page.getByRole('link', { name: 'See all' })).toBeVisible();
-  }
-  await show(page, one({ layout: { name: 'grid' }, more: 'pages' }, entries('reviews', 14), 6));
-  await page.getByRole('button', { name: 'Page 3' }).click();
-  await expect(page.locator('gnomic-widget .item')).toHaveCount(2);
-  await expect(page.getByRole('button', { name: 'Page 3' })).toHaveAttribute('aria-current', 'page');
-  await page.getByRole('button', { name: 'Page 1' }).click();
-  await expect(page.locator('gnomic-widget .item').first()).toBeFocused();
-  await show(page, one({ layout: { name: 'list' }, more: 'scroll' }, entries('reviews', 40), 6));
-  for (let turn = 0; turn < 12; turn++)
-    await page.evaluate(() => scrollTo(0, document.body.scrollHeight)).then(() => page.waitForTimeout(120));
-  await expect(page.locator('gnomic-widget .item')).toHaveCount(24);
-  await page.getByRole('button', { name: 'Show more' }).click();
-  await expect(page.locator('gnomic-widget .item')).toHaveCount(30);
 });
 
 test('panels, menus and notices open, close and stay closed, scripts or none', async ({ page, browser }) => {

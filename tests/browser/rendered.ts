@@ -78,8 +78,17 @@ export const picture = { contentType: 'image/svg+xml', body: decodeURIComponent(
 const folder = mkdtempSync(join(tmpdir(), 'gnomic-rendered-'));
 let files = 0;
 
+const rendered = new Map<string, string>();
+
 /** The brief's document as the command line prints it; with --heights, what it predicts. */
 export function render(shape: Written, of: Written[], options: string[] = [], rest: Written = {}): string {
+  const asked = JSON.stringify([shape, of, options, rest]);
+  const made = rendered.get(asked) ?? printed(shape, of, options, rest);
+  rendered.set(asked, made);
+  return made;
+}
+
+function printed(shape: Written, of: Written[], options: string[], rest: Written = {}): string {
   const [brief, lines] = [join(folder, `${++files}.json`), join(folder, `${files}.jsonl`)];
   writeFileSync(
     brief,
@@ -100,8 +109,33 @@ export function render(shape: Written, of: Written[], options: string[] = [], re
 /** The widget alone, out of such a document. */
 export const element = (document: string): string => /<gnomic-widget[\s\S]*<\/gnomic-widget>/.exec(document)?.[0] ?? '';
 
+/** A widget to serve. */
+export interface Widget {
+  shape: Written;
+  of: Written[];
+  rest?: Written;
+}
+
+/** One that shows so many of its entries. */
+export const one = (shape: Written, of = entries('reviews', 14), limit = 9, fewer: Written = {}): Widget => ({
+  shape,
+  of,
+  rest: { sift: { limit, fewer } },
+});
+
 export const HOST = 'http://gnomic.test';
 export const PAGE = 'http://page.test';
+
+const folders = new Map<string, string>();
+
+/** Where the files of a widget lie. */
+function served({ shape, of, rest }: Widget): string {
+  const asked = JSON.stringify([shape, of, rest]);
+  const out = folders.get(asked) ?? mkdtempSync(join(tmpdir(), 'gnomic-served-'));
+  if (!folders.has(asked)) printed(shape, of, [`--out=${out}`], rest);
+  folders.set(asked, out);
+  return out;
+}
 
 /**
  * A host that serves these widgets from files, as the real one does, and a page of another origin. For what depends on a widget's
@@ -109,14 +143,11 @@ export const PAGE = 'http://page.test';
  */
 export async function serve(
   page: Page,
-  widgets: Record<string, { shape: Written; of: Written[]; rest?: Written }>,
+  widgets: Record<string, Widget>,
   body: string,
   headers: Record<string, string> = {},
 ): Promise<void> {
-  const out = mkdtempSync(join(tmpdir(), 'gnomic-served-'));
-  for (const [key, { shape, of, rest }] of Object.entries(widgets)) {
-    render(shape, of, [`--out=${join(out, key)}`], rest);
-  }
+  const outs = Object.values(widgets).map(served);
   await page.unrouteAll();
   await page.route('https://pictures.example/**', (route) => route.fulfill(picture));
   await page.route(`${HOST}/**`, (route) => {
@@ -125,8 +156,8 @@ export async function serve(
       /^\/w\/([a-z0-9]+)\/?(.*)$/.exec(pathname.replace(/^(\/w\/\w+)\.html$/, '$1/open.html')) ?? [];
     // The command line calls every widget "preview".
     const paths = pathname.startsWith('/w/')
-      ? [key, ...Object.keys(widgets)].map((one) =>
-          join(out, one, 'preview', rest === 'open.html' ? 'current/widget.html' : rest),
+      ? [outs[Object.keys(widgets).indexOf(key)] ?? '', ...outs].map((one) =>
+          join(one, 'preview', rest === 'open.html' ? 'current/widget.html' : rest),
         )
       : [join('public', pathname)];
     const path = paths.find((one) => existsSync(one)) ?? 'nothing';
@@ -138,6 +169,12 @@ export async function serve(
     route.fulfill({ contentType: headers['Content-Type'] ?? 'text/html; charset=utf-8', headers, body }),
   );
   await page.goto(`${PAGE}/visit`);
+}
+
+/** The same, once what moves and opens widgets has come as well. */
+export async function alive(page: Page, widgets: Record<string, Widget>, body: string): Promise<void> {
+  await serve(page, widgets, body);
+  await page.waitForLoadState('networkidle');
 }
 
 /** A page with the script and what stands in it. */

@@ -37,7 +37,8 @@ export default function more(root: ShadowRoot, signal: AbortSignal, host: string
     status.textContent = (part.dataset['said'] ?? '').replace('{count}', `${items.length}`);
     if (items[0] && focus) {
       items[0].tabIndex = -1;
-      items[0].focus();
+      items[0].focus({ preventScroll: true });
+      items[0].scrollIntoView({ block: 'nearest', inline: 'start' });
     }
     root.dispatchEvent(new Event(CAME));
   };

@@ -81,11 +81,11 @@ export default function turn(root: ShadowRoot, signal: AbortSignal): void {
     });
   };
 
-  // What is out of view is not in the order of keys either.
+  // What is out of view is not in the order of keys either, but for what has the focus already and is about to come.
   const seen = new IntersectionObserver(
     (entries) => {
       for (const { target, intersectionRatio } of entries)
-        target.toggleAttribute('inert', scrolls() && intersectionRatio < 0.3);
+        target.toggleAttribute('inert', scrolls() && intersectionRatio < 0.3 && !target.contains(root.activeElement));
     },
     { root: track, threshold: [0, 0.3, 0.6] },
   );

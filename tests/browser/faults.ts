@@ -1,0 +1,90 @@
+import type { Page } from '@playwright/test';
+import { picture } from './rendered';
+
+const STYLE = 'body{margin:0;font-family:Georgia,serif}';
+
+/** A page with a box of any width, which what is fixed in the window keeps to as well. */
+export async function show(page: Page, html: string, style = ''): Promise<void> {
+  await page.route('https://pictures.example/**', (route) => route.fulfill(picture));
+  await page.setContent(
+    `<!doctype html><html lang="en"><title>x</title><style>${STYLE}${style}</style><main><h1>Visit</h1><div id="w">${html}</div></main>`,
+  );
+}
+
+/** What is wrong with a widget in a box of a width, in words. */
+export function faults(page: Page, width: number): Promise<string[]> {
+  return page.evaluate((width) => {
+    const box = document.getElementById('w')!;
+    box.style.cssText = `display: block !important; transform: translateZ(0) !important; width: ${width}px !important`;
+    const from = box.getBoundingClientRect().left;
+    const host = box.firstElementChild as HTMLElement;
+    const root = host.shadowRoot;
+    const wrong: string[] = [];
+    if (!root) return ['no shadow root'];
+    if (!root.querySelector('.g')) return []; // it has nothing to show, and takes no room
+    const isOver = getComputedStyle(host).display === 'contents';
+    if (!isOver && Math.abs(host.getBoundingClientRect().width - width) > 1)
+      wrong.push(`the host is ${host.offsetWidth} wide`);
+    const scrolls = (element: Element): boolean => {
+      for (let node = element.parentElement; node; node = node.parentElement)
+        if (
+          /auto|scroll|hidden|clip/.test(getComputedStyle(node).overflowX) &&
+          node.matches('.cards, .view, .panel, .item')
+        )
+          return true;
+      return false;
+    };
+    for (const one of root.querySelectorAll('.g *')) {
+      const style = getComputedStyle(one);
+      const rect = one.getBoundingClientRect();
+      if (!rect.width || !rect.height || one.closest('[popover], .unseen, .notices, .opener')) continue;
+      if (!scrolls(one) && (rect.right > from + width + 1 || rect.left < from - 1))
+        wrong.push(`${one.getAttribute('class')} goes from ${rect.left - from} to ${rect.right - from}`);
+      if (
+        one.matches('p, bdi') &&
+        style.display !== 'inline' &&
+        one.scrollWidth > one.clientWidth + 2 &&
+        !one.closest('.item.pic')
+      )
+        wrong.push(`${one.className} is ${one.scrollWidth} in ${one.clientWidth}`);
+      const words = one.matches('.words p, .title, .line')
+        ? one.getBoundingClientRect().width / parseFloat(style.fontSize)
+        : 0;
+      if (words > 45) wrong.push(`a line of ${Math.round(words)} em`); // 80 characters of any usual font
+    }
+    const items = [...root.querySelectorAll<HTMLElement>('.item')].filter(
+      (item) => item.offsetWidth > 0 && !item.closest('[popover]'),
+    );
+    items.forEach((item, index) => {
+      const rect = item.getBoundingClientRect();
+      for (const other of items.slice(index + 1)) {
+        const next = other.getBoundingClientRect();
+        const across = Math.min(rect.right, next.right) - Math.max(rect.left, next.left);
+        const down = Math.min(rect.bottom, next.bottom) - Math.max(rect.top, next.top);
+        if (across > 2 && down > 2) wrong.push(`cards overlap by ${Math.round(across)} × ${Math.round(down)}`);
+      }
+      const card = item.querySelector('.card')!.getBoundingClientRect();
+      if (card.bottom > rect.bottom + 1.5) wrong.push(`a card is lower than its place`);
+    });
+    return [...new Set(wrong)];
+  }, width);
+}
+
+/** Words that are cut off with no way to read on: below, aside, or under what lies over them. */
+export function cut(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const root = document.querySelector('gnomic-widget')!.shadowRoot;
+    const wrong: string[] = [];
+    for (const one of root?.querySelectorAll<HTMLElement>('.g *') ?? []) {
+      const hides = /hidden|clip/.test(getComputedStyle(one).overflowY);
+      if (!hides || !one.checkVisibility() || !one.textContent?.trim() || one.matches('.unseen, .view, .cards'))
+        continue;
+      const isCut = one.scrollHeight > one.clientHeight + 3 || one.scrollWidth > one.clientWidth + 3;
+      const card = one.closest('.card');
+      const goesOn = [...(card?.querySelectorAll<HTMLElement>('.more') ?? [])].some((more) => more.offsetHeight > 0);
+      if (isCut && !goesOn && !card?.querySelector('a.open'))
+        wrong.push(`${one.className || one.localName}: ${one.textContent.trim().slice(0, 40)}`);
+    }
+    return wrong;
+  });
+}
