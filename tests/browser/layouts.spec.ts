@@ -4,7 +4,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { faults, show } from './faults';
+import { cut, faults, show } from './faults';
 import { element, entries, LAYOUTS, render, type Written } from './rendered';
 
 // Every layout over every kind of entry: whole rows, nothing beyond the container, readable without scripts, accessible, valid.
@@ -106,7 +106,10 @@ test('what is long, endless, empty, foreign or broken breaks no layout', async (
   const card = ['rating', 'title', 'words', 'reply', 'pictures', 'face', 'name', 'role', 'place', 'labels', 'likes'];
   for (const [name, layout] of Object.entries(LAYOUTS)) {
     await show(page, element(render({ layout, card }, hard)));
-    for (const width of ALL) expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
+    for (const width of ALL) {
+      expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
+      expect.soft(await cut(page), `${name} at ${width}`).toEqual([]);
+    }
     await show(page, element(render({ layout, card }, hard.slice(0, 1))));
     for (const width of ALL) expect.soft(await faults(page, width), `one in ${name} at ${width}`).toEqual([]);
     await show(page, element(render({ layout, card }, [])));
