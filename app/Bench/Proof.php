@@ -40,29 +40,15 @@ final readonly class Proof
      */
     public function of(Site $site, Brief $brief, string $key, array $widths): array
     {
-        $context = $this->contexts->brief($site, $brief);
-        $sieve = SiteSieve::of($site, $brief->criteria, $context->site);
-        $selection = $sieve->selection();
-        $choices = Honesty::choices($brief, $context->site, $selection);
-        $offered = $choices === [] && ! $brief->shape->leadsToEverything() ? 0 : Everything::of($site, $brief, $sieve)->offered();
-        $language = $site->spoken()[0];
-        $wanted = new Wanted(
-            $brief,
-            $sieve,
-            $selection->shown,
-            $language,
-            $brief->shape->honest ? $choices : [],
-            $offered,
-            Further::refs($sieve, $brief, $selection->shown),
-        );
-        $content = $this->contents->of($site, $wanted);
+        $tried = $this->tried($site, $brief);
+        [$sieve, $selection, $content] = [$tried->sieve, $tried->selection, $tried->content];
         $plan = $this->renderer->plan($content, $key);
         $height = new PlannedHeight($plan);
         $room = Room::of($height->at(...));
 
         return [
             'brief' => $brief->toArray(),
-            'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::of($brief, $context)),
+            'sentence' => array_map(fn (Phrase $phrase): array => get_object_vars($phrase), Sentence::of($brief, $tried->context)),
             'sieve' => array_map(
                 fn (Step $step): array => get_object_vars($step) + ['topic' => Clauses::topicOf($step->key)],
                 $selection->steps,
@@ -84,9 +70,38 @@ final readonly class Proof
             'room' => $room->length(),
             'moreRoom' => $this->moreRoom($site, $key, $content, $room),
             // The owner reads the line in any case, to decide on it.
-            'honestLine' => Honesty::line($brief, $choices, $offered, $content->words)?->text,
-            'warnings' => $this->warnings->of($site, $brief, $sieve, $selection),
+            'honestLine' => Honesty::line($brief, $tried->choices, $tried->offered, $content->words)?->text,
+            'warnings' => $this->warnings->of($site, $tried),
         ];
+    }
+
+    /** The widget alone, as it would be now. */
+    public function fragment(Site $site, Brief $brief, string $key): string
+    {
+        $content = $this->tried($site, $brief)->content;
+
+        return $this->renderer->fragment($content, $this->renderer->plan($content, $key), $key);
+    }
+
+    private function tried(Site $site, Brief $brief): Tried
+    {
+        $context = $this->contexts->brief($site, $brief);
+        $sieve = SiteSieve::of($site, $brief->criteria, $context->site);
+        $selection = $sieve->selection();
+        $choices = Honesty::choices($brief, $context->site, $selection);
+        $offered = $choices === [] && ! $brief->shape->leadsToEverything() ? 0 : Everything::of($site, $brief, $sieve)->offered();
+        $language = $site->spoken()[0];
+        $wanted = new Wanted(
+            $brief,
+            $sieve,
+            $selection->shown,
+            $language,
+            $brief->shape->honest ? $choices : [],
+            $offered,
+            Further::refs($sieve, $brief, $selection->shown),
+        );
+
+        return new Tried($context, $sieve, $selection, $choices, $offered, $this->contents->of($site, $wanted));
     }
 
     /** How much more room it takes than what is out, in CSS pixels; null where nothing is out. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Editions\Content;
 use App\Editions\LookFiles;
 use App\Models\EntryRecord;
 use App\Models\Site;
@@ -12,6 +13,7 @@ use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Doubts;
 use Gnomic\Edition\Variants;
+use Gnomic\Entry\Entry;
 use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Clauses\ApartFrom;
 use Gnomic\Sift\Clauses\InLanguages;
@@ -37,14 +39,15 @@ final readonly class Warnings
     }
 
     /** @return list<array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}> */
-    public function of(Site $site, Brief $brief, SiteSieve $sieve, Selection $selection): array
+    public function of(Site $site, Tried $tried): array
     {
+        [$brief, $sieve, $selection] = [$tried->content->brief, $tried->sieve, $tried->selection];
         $warnings = array_values(array_filter([
             $this->nothingLeft($site, $brief, $sieve, $selection),
             $this->onlyPraise($brief),
             ...Doubts::about($brief->criteria),
             $this->tooFast($brief),
-            $this->withoutPictures($site, $brief, $selection),
+            $this->withoutPictures($tried->content),
             $this->unknownSources($brief, $sieve),
             $this->unknownWidgets($site, $brief),
             $this->pinsNotShown($site, $brief, $sieve),
@@ -111,17 +114,11 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function withoutPictures(Site $site, Brief $brief, Selection $selection): ?array
+    private function withoutPictures(Content $content): ?array
     {
-        if (! $brief->shape->layout::isOfPictures() || $selection->shown === []) {
-            return null;
-        }
-        $without = array_filter(
-            EntryRecord::ofRefs($site, $selection->shown),
-            fn (EntryRecord $record): bool => $record->toCore()->media === [],
-        );
+        $with = array_filter($content->shown, fn (Entry $entry): bool => $entry->media !== []);
 
-        return count($without) < count($selection->shown) ? null : [
+        return ! $content->brief->shape->layout::isOfPictures() || $content->shown === [] || $with !== [] ? null : [
             'key' => 'layout',
             'text' => 'None of these has a picture. They stand as words; a layout made for reading serves them better.',
         ];

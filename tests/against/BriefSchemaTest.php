@@ -150,7 +150,7 @@ final class BriefSchemaTest extends TestCase
             yield from self::paths($member, [...$path, $name]);
         }
         foreach ($schema->oneOf ?? [] as $variant) {
-            foreach (get_object_vars($variant->properties) as $name => $member) {
+            foreach (get_object_vars($variant->properties ?? new stdClass) as $name => $member) {
                 yield from self::paths($member, [...$path, "{$variant->properties->name->enum[0]}:$name"]);
             }
         }

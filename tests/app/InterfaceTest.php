@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Host\HostLocks;
+use App\Models\Edition;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Shape\Layouts;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -245,7 +247,7 @@ final class InterfaceTest extends TestCase
         $this->ask('post', '/widgets/{key}/editions', [], "/widgets/$key/editions")->assertAccepted()->assertJsonPath('edition.number', 1);
         $published = (string) file_get_contents(config('gnomic.editions')."/$key/current/widget.html");
         self::assertSame(
-            $this->ask('post', '/proof', ['brief' => $brief, 'key' => $key, 'name' => 'Front page'])->json('fragment'),
+            $this->ask('post', '/proof', ['brief' => $brief, 'key' => $key])->json('fragment'),
             $published,
             'what you see is what goes out',
         );
@@ -259,10 +261,15 @@ final class InterfaceTest extends TestCase
             $editions[0]['changes'],
         );
         $first = $this->ask('get', '/widgets/{key}/editions/{number}', [], "/widgets/$key/editions/1")->assertOk();
-        self::assertSame($published, $first->json('fragment'));
+        self::assertSame([$published, true], [$first->json('fragment'), $first->json('isKept')]);
+        $second = $this->ask('get', '/widgets/{key}/editions/{number}', [], "/widgets/$key/editions/2")->json('fragment');
         $this->ask('get', '/widgets/{key}/editions/{number}', [], "/widgets/$key/editions/9")->assertNotFound();
         $this->ask('post', '/widgets/{key}/editions/{number}', [], "/widgets/$key/editions/1")->assertAccepted();
         self::assertSame($published, file_get_contents(config('gnomic.editions')."/$key/current/widget.html"), 'it is brought back');
+        $hash = Edition::query()->where('number', 2)->value('hash');
+        File::deleteDirectory(config('gnomic.editions')."/$key/".(is_string($hash) ? $hash : ''));
+        $anew = $this->ask('get', '/widgets/{key}/editions/{number}', [], "/widgets/$key/editions/2")->assertOk();
+        self::assertSame([$second, false], [$anew->json('fragment'), $anew->json('isKept')], 'its brief is kept, and its look with it');
         $this->ask('get', '/widgets')->assertOk()->assertJsonCount(1, 'widgets');
         $this->ask('delete', '/widgets/{key}', [], "/widgets/$key")->assertNoContent();
         self::assertFileExists(config('gnomic.editions')."/$key/current/widget.html", 'no page goes blank');

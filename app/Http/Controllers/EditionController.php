@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\History;
+use App\Bench\Proof;
 use App\Editions\EditionFiles;
 use App\Http\Resources\WidgetResource;
 use App\Models\Edition;
@@ -22,14 +23,16 @@ final class EditionController
         return new JsonResponse(['editions' => $history->of($this->widget($site, $key))]);
     }
 
-    /** As visitors had it. Files of old editions are not kept for ever; their briefs are. */
-    public function show(Site $site, EditionFiles $files, string $key, int $number): JsonResponse
+    /** As visitors had it; where its files are kept no longer, its brief over the entries as they are now. */
+    public function show(Site $site, EditionFiles $files, Proof $proof, string $key, int $number): JsonResponse
     {
         $edition = $this->edition($this->widget($site, $key), $number);
+        $kept = $files->read($key, $edition->hash, 'widget.html');
 
         return new JsonResponse([
             'number' => $edition->number,
-            'fragment' => $files->read($key, $edition->hash, 'widget.html'),
+            'fragment' => $kept ?? $proof->fragment($site, $edition->toBrief(), $key),
+            'isKept' => $kept !== null,
             'brief' => $edition->toBrief()->toArray(),
         ]);
     }

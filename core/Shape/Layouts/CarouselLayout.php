@@ -19,10 +19,10 @@ use Gnomic\Text\Numbers;
 /** Cards side by side in a track that is moved through. */
 final readonly class CarouselLayout extends Layout
 {
-    public const CONTROLS = ['arrows', 'dots', 'numbers'];
+    private const CONTROLS = ['arrows' => 'arrows', 'dots' => 'a dot a page', 'numbers' => '"1 of 3"'];
 
     /**
-     * @param  list<string>  $controls  of CONTROLS
+     * @param  list<string>  $controls  keys of CONTROLS
      * @param  bool  $byCard  whether it moves by one card; by as many as are seen else
      * @param  int|null  $autoplay  seconds a slide; null: it stands still
      */
@@ -57,12 +57,16 @@ final readonly class CarouselLayout extends Layout
             'rows' => NumberSchema::whole(1, 2, 1, 'Rows of cards.'),
             'wholeRows' => new BooleanSchema(false, 'Whether cards that would leave the last page half empty are left out.'),
             'controls' => ListSchema::of(
-                ChoiceSchema::among(self::CONTROLS),
+                ChoiceSchema::said(self::CONTROLS),
                 distinct: true,
                 default: ['arrows', 'numbers'],
-                about: 'What it is moved by, beside swiping and keys: arrows, a dot a page, "1 of 3".',
+                about: 'What it is moved by, beside swiping and keys.',
             ),
-            'by' => ChoiceSchema::among(['page', 'card'], 'page', 'How far one press moves it.'),
+            'by' => ChoiceSchema::said(
+                ['page' => 'by as many cards as are seen', 'card' => 'by one card'],
+                'page',
+                'How far one press moves it.',
+            ),
             'autoplay' => NumberSchema::whole(2, 15, about: 'Seconds a slide; null: it stands still.'),
         ];
     }

@@ -16,7 +16,7 @@ use Gnomic\Shape\Space;
 final readonly class GridLayout extends Layout
 {
     /** What happens to cards that do not fill the last row: they are left out, stand in the middle, or are stretched. */
-    private const LAST = ['whole', 'centred', 'stretched'];
+    private const LAST = ['whole' => 'are left out', 'centred' => 'stand in the middle', 'stretched' => 'are stretched'];
 
     /** @param  int|null  $rows  as many cards as fit in so many rows; null: as many as there are */
     private function __construct(private Columns $columns, public string $last, private ?int $rows)
@@ -41,10 +41,10 @@ final readonly class GridLayout extends Layout
     public static function settings(): array
     {
         return Columns::settings() + [
-            'last' => ChoiceSchema::among(
+            'last' => ChoiceSchema::said(
                 self::LAST,
                 'whole',
-                'Cards that do not fill the last row: left out, in the middle, or stretched.',
+                'Cards that do not fill the last row.',
             ),
             'rows' => NumberSchema::whole(1, 20, about: 'As many cards as fit in so many rows; null: as many as there are.'),
         ];

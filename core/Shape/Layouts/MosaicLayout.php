@@ -18,7 +18,12 @@ use Gnomic\Shape\Tile;
 /** A grid in which some entries get more room. */
 final readonly class MosaicLayout extends Layout
 {
-    private const BY = ['pattern', 'likes', 'rating', 'pins'];
+    private const BY = [
+        'pattern' => 'by a repeating pattern',
+        'likes' => 'the most liked',
+        'rating' => 'the best rated',
+        'pins' => 'those you pinned',
+    ];
 
     /** Where not the pattern says it, one of so many gets more room. */
     private const ONE_OF = 5;
@@ -44,10 +49,10 @@ final readonly class MosaicLayout extends Layout
 
     public static function settings(): array
     {
-        return Columns::settings(4, 200) + ['large' => ChoiceSchema::among(
+        return Columns::settings(4, 200) + ['large' => ChoiceSchema::said(
             self::BY,
             'pattern',
-            'Which get more room: by a repeating pattern, the most liked, the best rated, or those you pinned.',
+            'Which get more room.',
         )];
     }
 

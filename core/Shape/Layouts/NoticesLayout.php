@@ -41,7 +41,11 @@ final readonly class NoticesLayout extends Layout
     public static function settings(): array
     {
         return [
-            'corner' => ChoiceSchema::among(['left', 'right'], 'left', 'Which corner below.'),
+            'corner' => ChoiceSchema::said(
+                ['left' => 'at the left', 'right' => 'at the right'],
+                'left',
+                'Corner, below.',
+            ),
             'after' => NumberSchema::whole(0, 120, 4, 'Seconds until the first.'),
             'every' => NumberSchema::whole(3, 120, 10, 'Seconds that each stays.'),
         ];

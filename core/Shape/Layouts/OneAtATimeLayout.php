@@ -40,7 +40,11 @@ final readonly class OneAtATimeLayout extends Layout
     {
         return [
             'autoplay' => NumberSchema::wholeOrNull(2, 15, 5, 'Seconds a card; null: it changes by hand.'),
-            'next' => ChoiceSchema::among(['order', 'chance'], 'order', 'Whether the next is the next in order, or drawn by chance.'),
+            'next' => ChoiceSchema::said(
+                ['order' => 'the next in order', 'chance' => 'one drawn by chance'],
+                'order',
+                'What comes next.',
+            ),
         ];
     }
 

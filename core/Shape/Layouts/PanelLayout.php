@@ -35,12 +35,20 @@ final readonly class PanelLayout extends Layout
     public static function settings(): array
     {
         return [
-            'form' => ChoiceSchema::among(
-                ['button', 'badge', 'tab'],
+            'form' => ChoiceSchema::said(
+                [
+                    'button' => 'a button, where the code stands',
+                    'badge' => 'a badge in a corner of the window',
+                    'tab' => 'a tab at the edge of the window',
+                ],
                 'button',
-                'A button where the code stands, a badge in a corner of the window, or a tab at its edge.',
+                'What opens it.',
             ),
-            'side' => ChoiceSchema::among(['left', 'right', 'below'], 'right', 'Of the window; a badge below stands at the right.'),
+            'side' => ChoiceSchema::said(
+                ['left' => 'at the left', 'right' => 'at the right', 'below' => 'below'],
+                'right',
+                'Side of the window; a badge below stands at the right.',
+            ),
             'text' => TextSchema::orNull(60, 'What it says; null: the overall rating, or "Reviews".'),
         ];
     }

@@ -36,7 +36,11 @@ final readonly class RatingLayout extends Layout
     public static function settings(): array
     {
         return [
-            'form' => ChoiceSchema::among(['line', 'seal'], 'line', 'A line of text, or a seal with figure, base and spread.'),
+            'form' => ChoiceSchema::said(
+                ['line' => 'a line of text', 'seal' => 'a seal with figure, base and spread'],
+                'line',
+                'The rating stands as.',
+            ),
             'opens' => new BooleanSchema(true, 'Whether a press opens everything.'),
         ];
     }

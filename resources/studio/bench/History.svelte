@@ -13,7 +13,7 @@
 
   type Past = components['schemas']['PastEdition'];
   let editions = $state<Past[]>();
-  let looked = $state<{ number: number; fragment: string | null } | null>(null);
+  let looked = $state<{ number: number; fragment: string; isKept: boolean } | null>(null);
   let broken = $state('');
   let open = $state(true);
   let room = $state(0);
@@ -52,17 +52,17 @@
   {:else}
     {#if looked}
       <div class="looked" bind:clientWidth={room}>
-        <p><strong>Edition {looked.number}</strong>, as visitors had it</p>
-        {#if looked.fragment}
-          <Frame
-            width={WIDE}
-            scale={Math.min(1, Math.max(0.2, room / WIDE))}
-            name="Edition {looked.number}"
-            fragment={looked.fragment}
-          />
-        {:else}
-          <p class="quiet">Its files are kept no longer. Its brief is, and can be brought back.</p>
-        {/if}
+        <p>
+          <strong>Edition {looked.number}</strong>, {looked.isKept
+            ? 'as visitors had it'
+            : 'its brief over the entries as they are now: its own files are kept no longer'}
+        </p>
+        <Frame
+          width={WIDE}
+          scale={Math.min(1, Math.max(0.2, room / WIDE))}
+          name="Edition {looked.number}"
+          fragment={looked.fragment}
+        />
       </div>
     {/if}
     <ol>

@@ -2,27 +2,11 @@
   import type { WholeBrief } from '../../api/client';
   import type { Bench } from '../bench.svelte';
   import Choice from '../../clauses/Choice.svelte';
+  import { PARTS, type Part } from './parts';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
-  type Part = WholeBrief['shape']['card'][number];
-  const NAMES: Record<Part, string> = {
-    rating: 'Rating',
-    title: 'Title',
-    words: 'Words',
-    reply: 'Your reply',
-    pictures: 'Pictures and videos',
-    face: 'Portrait or initials',
-    name: 'Name',
-    role: 'Role or company',
-    place: 'Place',
-    date: 'Date',
-    source: 'Source',
-    subject: 'What it is about',
-    labels: 'Labels',
-    likes: 'Likes and comments',
-  };
-  const all = Object.keys(NAMES) as Part[];
+  const all = Object.keys(PARTS) as Part[];
   /** Those on cards in their order, then the others. */
   const parts = $derived([...brief.shape.card, ...all.filter((part) => !brief.shape.card.includes(part))]);
 
@@ -46,16 +30,16 @@
     {#each parts as part (part)}
       {@const at = brief.shape.card.indexOf(part)}
       <li>
-        <Choice type="checkbox" checked={at >= 0} onchange={() => turn(part)}>{NAMES[part]}</Choice>
+        <Choice type="checkbox" checked={at >= 0} onchange={() => turn(part)}>{PARTS[part]}</Choice>
         {#if at >= 0}
           <span class="moves">
-            <button class="plain" disabled={at === 0} aria-label="{NAMES[part]}: earlier" onclick={() => move(part, -1)}
+            <button class="plain" disabled={at === 0} aria-label="{PARTS[part]}: earlier" onclick={() => move(part, -1)}
               >↑</button
             >
             <button
               class="plain"
               disabled={at === brief.shape.card.length - 1}
-              aria-label="{NAMES[part]}: later"
+              aria-label="{PARTS[part]}: later"
               onclick={() => move(part, 1)}>↓</button
             >
           </span>

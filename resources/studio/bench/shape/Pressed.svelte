@@ -10,7 +10,7 @@
   const id = $props.id();
 </script>
 
-<div class="columns">
+<div class="columns tight">
   <Select
     label="A click on an entry"
     value={shape.click}
@@ -58,12 +58,3 @@
     onchange={(more) => change((changed) => (changed.more = more))}
   />
 </div>
-
-<style>
-  .columns {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: end;
-    gap: 6px 28px;
-  }
-</style>

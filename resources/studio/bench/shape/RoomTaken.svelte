@@ -15,7 +15,7 @@
       .map((step) => [step, `${step} pixels`] as const);
 </script>
 
-<div class="columns">
+<div class="columns tight">
   <Select
     label="Kept free at the sides"
     value={frame.padding}
@@ -40,12 +40,3 @@
     >Cards from edge to edge</Choice
   >
 </div>
-
-<style>
-  .columns {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: end;
-    gap: 6px 28px;
-  }
-</style>

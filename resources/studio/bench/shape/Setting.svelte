@@ -1,6 +1,6 @@
 <script lang="ts">
   import Choice from '../../clauses/Choice.svelte';
-  import { isNullable, kindOf, said, type Schema } from './settings';
+  import { choices, isNullable, kindOf, said, type Schema } from './settings';
   import Self from './Setting.svelte';
 
   interface Props {
@@ -22,7 +22,11 @@
   const start = $derived(Number(schema.default ?? Math.max(schema.minimum ?? 1, Math.min(5, schema.maximum ?? 5))));
   const isShort = $derived((schema.maximum ?? 99) - (schema.minimum ?? 0) <= 10);
   const turn = (one: string): void =>
-    onchange((schema.items?.enum ?? []).filter((item) => (item === one ? !list.includes(item) : list.includes(item))));
+    onchange(
+      choices(schema.items)
+        .map((item) => item.const)
+        .filter((item) => (item === one ? !list.includes(item) : list.includes(item))),
+    );
 </script>
 
 {#if kind === 'switch'}
@@ -30,13 +34,14 @@
 {:else if kind === 'choice'}
   <label for={id}>{label}</label>
   <select {id} class="field" {value} onchange={(event) => onchange(event.currentTarget.value)}>
-    {#each schema.enum ?? [] as option (option)}<option value={option}>{option}</option>{/each}
+    {#each choices(schema) as option (option.const)}<option value={option.const}>{option.title}</option>{/each}
   </select>
 {:else if kind === 'several'}
   <fieldset>
     <legend>{label}</legend>
-    {#each schema.items?.enum ?? [] as item (item)}
-      <Choice type="checkbox" checked={list.includes(item)} onchange={() => turn(item)}>{item}</Choice>
+    {#each choices(schema.items) as item (item.const)}
+      <Choice type="checkbox" checked={list.includes(item.const)} onchange={() => turn(item.const)}>{item.title}</Choice
+      >
     {/each}
   </fieldset>
 {:else if kind === 'group'}

@@ -2,6 +2,7 @@
   import type { WholeBrief } from '../../api/client';
   import Choice from '../../clauses/Choice.svelte';
   import type { Bench } from '../bench.svelte';
+  import { PARTS, type Part } from './parts';
   import Select from './Select.svelte';
   import type { LayoutSettings } from './settings';
 
@@ -18,7 +19,7 @@
   const others = $derived((bench.offered?.layouts ?? []).filter((one) => one.flows && one.name !== shape.layout.name));
   const change = (how: (changed: Shape) => void): void => bench.change((changed) => how(changed.shape));
 
-  function turn(part: Shape['card'][number]): void {
+  function turn(part: Part): void {
     change((changed) => {
       const kept = changed.at[at].card ?? [...changed.card];
       const next = kept.includes(part) ? kept.filter((one) => one !== part) : [...kept, part];
@@ -55,16 +56,8 @@
     <legend>Of what cards show</legend>
     {#each shape.card as part (part)}
       <Choice type="checkbox" checked={shape.at[at].card?.includes(part) ?? true} onchange={() => turn(part)}
-        >{part}</Choice
+        >{PARTS[part]}</Choice
       >
     {/each}
   </fieldset>
 </div>
-
-<style>
-  .columns {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 32px;
-  }
-</style>

@@ -3,11 +3,18 @@ import type { WholeBrief } from '../../api/client';
 /** The layout that a brief names, with its settings. */
 export type LayoutSettings = WholeBrief['shape']['layout'];
 
+/** A word of a brief, and what is read for it. */
+export interface Said {
+  const: string;
+  title: string;
+}
+
 /** A member of a brief as its published schema has it. */
 export interface Schema {
   description?: string;
   type?: string | string[];
   enum?: string[];
+  oneOf?: Said[];
   minimum?: number;
   maximum?: number;
   maxLength?: number;
@@ -21,12 +28,16 @@ export type Kind = 'number' | 'choice' | 'several' | 'switch' | 'text' | 'group'
 
 export function kindOf(schema: Schema): Kind {
   const types = [schema.type ?? []].flat();
-  if (schema.enum) return 'choice';
+  if (choices(schema).length > 0) return 'choice';
   if (types.includes('array')) return 'several';
   if (types.includes('boolean')) return 'switch';
   if (types.includes('object')) return 'group';
   return types.includes('string') ? 'text' : 'number';
 }
+
+/** Words of which it is one; those that nobody put otherwise say themselves. */
+export const choices = (schema: Schema | undefined): Said[] =>
+  schema?.oneOf ?? (schema?.enum ?? []).map((word) => ({ const: word, title: word }));
 
 export const isNullable = (schema: Schema): boolean => [schema.type ?? []].flat().includes('null');
 
