@@ -77,7 +77,7 @@ final readonly class CardHeight
     public function isCut(float $width, int $lines, array $without, bool $isLevel): bool
     {
         return $this->words !== null && ! in_array('words', $without, true)
-            && ($this->lines($width) > $lines || ($isLevel && ! $this->isBrief($width, $without)));
+            && ($this->lines($width) > $lines || ($isLevel && $width < $this->briefFrom($without)));
     }
 
     /**
@@ -171,22 +171,24 @@ final readonly class CardHeight
     }
 
     /**
-     * Whether the title, the name, and the role with the place take a line each at most.
+     * From which width on the title, the name, and the role with the place take a line each at most.
      *
      * @param  list<string>  $without
      */
-    private function isBrief(float $width, array $without): bool
+    private function briefFrom(array $without): float
     {
-        foreach ($this->card->blocks as $block) {
-            $parts = array_values(array_diff($block, $without));
-            $isLong = $parts === ['title'] ? ($this->title?->linesAt($width) ?? 0) > 1
-                : array_filter($this->who($parts), fn (Paragraph $line): bool => $line->linesAt($this->beside($parts, $width)) > 1) !== [];
-            if ($isLong) {
-                return false;
+        return $this->memo->of('brief '.implode(' ', $without), function () use ($without): float {
+            $from = 0.0;
+            foreach ($this->card->blocks as $block) {
+                $parts = array_values(array_diff($block, $without));
+                $from = $parts === ['title'] ? max($from, $this->title?->widest() ?? 0.0) : $from;
+                foreach ($this->who($parts) as $line) {
+                    $from = max($from, $line->widest() * self::SMALL + ($this->hasFace($parts) ? self::FACE_EDGE : 0.0));
+                }
             }
-        }
 
-        return true;
+            return $from;
+        });
     }
 
     private function wordsAt(float $width, ?int $most): float
