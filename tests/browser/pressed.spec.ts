@@ -103,6 +103,31 @@ test('one at a time changes in order or by chance', async ({ page }) => {
   }
 });
 
+test('where phones have another layout, each has controls and a pace of its own', async ({ page }) => {
+  await page.clock.install();
+  const at = { phone: { layout: { name: 'one-at-a-time', autoplay: 4 } } };
+  await show(page, one({ layout: { name: 'carousel', controls: ['arrows', 'numbers'] }, at }));
+  const now = page.locator('gnomic-widget .at:visible');
+  const next = page.getByRole('button', { name: 'Next' });
+  await expect(now).toHaveText('1 of 3');
+  await expect(next).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeHidden();
+  await page.clock.runFor(9_000);
+  await expect(now, 'it stands still where nothing else was said').toHaveText('1 of 3');
+  await page.locator('gnomic-widget .cards').press('ArrowRight');
+  await expect(now).toHaveText('2 of 3');
+  await page.setViewportSize({ width: 390, height: 800 });
+  await page.locator('gnomic-widget .cards').press('Home');
+  await expect(now).toHaveText('1 of 9');
+  await page.locator('gnomic-widget .cards').press('ArrowRight');
+  await expect(now, 'one key, one card').toHaveText('2 of 9');
+  await next.click();
+  await expect(now).toHaveText('3 of 9');
+  await page.locator('h1').click();
+  await page.clock.runFor(4_100);
+  await expect(now).toHaveText('4 of 9');
+});
+
 test('a picture is enlarged: keys, places, sharing, video, and the focus comes back', async ({ page }) => {
   const posts = entries('posts', 6).map((post, index) =>
     index === 4

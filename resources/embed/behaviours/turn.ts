@@ -9,8 +9,11 @@ const DISABLED = 'aria-disabled';
  */
 export default function turn(root: ShadowRoot, signal: AbortSignal): void {
   const track = root.querySelector<HTMLElement>('.cards');
-  const bar = root.querySelector<HTMLElement>('.turn');
-  if (!track || !bar) return;
+  // A bar for each layout that moves its cards; the style sheet shows the one whose widths they are.
+  if (track) root.querySelectorAll<HTMLElement>('.turn').forEach((bar) => turnBy(bar, track, root, signal));
+}
+
+function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: AbortSignal): void {
   const [previous, next] = ['.previous', '.next'].map((name) => bar.querySelector<HTMLElement>(name));
   const at = bar.querySelector<HTMLElement>('.at');
   const dots = bar.querySelector<HTMLElement>('.dots');
@@ -120,7 +123,7 @@ export default function turn(root: ShadowRoot, signal: AbortSignal): void {
           : key.startsWith('Arrow') && /Left|Right/.test(key)
             ? page(all) + (key === forward ? 1 : -1)
             : null;
-    if (to === null || event.target !== track || !scrolls()) return;
+    if (to === null || event.target !== track || !scrolls() || !bar.offsetWidth) return;
     event.preventDefault();
     byHand(to);
   });
@@ -141,7 +144,7 @@ export default function turn(root: ShadowRoot, signal: AbortSignal): void {
   mover(root, signal, {
     button: bar.querySelector<HTMLButtonElement>('.pause'),
     seconds: Number(bar.dataset['seconds']),
-    waits: () => !scrolls() || track.querySelector('.more[open]') !== null,
+    waits: () => !bar.offsetWidth || !scrolls() || track.querySelector('.more[open]') !== null,
     on: () => {
       at?.removeAttribute('aria-live');
       on();
