@@ -14,6 +14,7 @@ use Gnomic\Brief\Brief;
 use Gnomic\Brief\Doubts;
 use Gnomic\Edition\Variants;
 use Gnomic\Entry\Entry;
+use Gnomic\Shape\Click;
 use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Clauses\ApartFrom;
 use Gnomic\Sift\Clauses\InLanguages;
@@ -48,6 +49,7 @@ final readonly class Warnings
             ...Doubts::about($brief->criteria),
             $this->tooFast($brief),
             $this->withoutPictures($tried->content),
+            $this->notReadOn($tried->content),
             $this->unknownSources($brief, $sieve),
             $this->unknownWidgets($site, $brief),
             $this->pinsNotShown($site, $brief, $sieve),
@@ -118,9 +120,28 @@ final readonly class Warnings
     {
         $with = array_filter($content->shown, fn (Entry $entry): bool => $entry->media !== []);
 
-        return ! $content->brief->shape->layout::isOfPictures() || $content->shown === [] || $with !== [] ? null : [
+        return ! $content->brief->shape->hasTiles() || $content->shown === [] || $with !== [] ? null : [
             'key' => 'layout',
             'text' => 'None of these has a picture. They stand as words; a layout made for reading serves them better.',
+        ];
+    }
+
+    /** @return array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}|null */
+    private function notReadOn(Content $content): ?array
+    {
+        $brief = $content->brief;
+        $said = array_filter($content->shown, fn (Entry $entry): bool => trim($entry->text) !== '');
+        if (! $brief->shape->hasTiles() || $brief->shape->click !== Click::Nothing || $said === []) {
+            return null;
+        }
+
+        return [
+            'key' => 'layout',
+            'text' => 'Tiles have little room for words, and a click does nothing: what is cut off cannot be read on.',
+            'repairs' => [[
+                'text' => 'Enlarge what is clicked',
+                'brief' => $brief->with(shape: $brief->shape->with(['click' => 'enlarge']))->toArray(),
+            ]],
         ];
     }
 

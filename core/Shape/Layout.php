@@ -54,12 +54,6 @@ abstract readonly class Layout
         return false;
     }
 
-    /** What a click on an entry does where the brief does not say. */
-    public static function usualClick(): Click
-    {
-        return static::isOfPictures() ? Click::Enlarge : Click::Nothing;
-    }
-
     /** Size of the words on its cards, in the size of the visitor's own letters. */
     public function size(): float
     {

@@ -117,7 +117,6 @@ final readonly class Shape
             $actions[] = Action::read(Members::of($action, "/shape/actions/$index"));
         }
         $this->actions = $actions;
-        $this->click = Click::tryFrom($shape->string('click')) ?? $this->layout::usualClick();
         $this->address = $shape->stringOrNull('address');
         $addresses = [];
         foreach ($shape->list('addresses') as $index => $one) {
@@ -131,6 +130,7 @@ final readonly class Shape
         $this->frame = Frame::read($shape->object('frame'), $this->layout->usualGap());
         $at = $shape->object('at');
         $this->at = ['phone' => Other::read($at->object('phone')), 'tablet' => Other::read($at->object('tablet'))];
+        $this->click = Click::tryFrom($shape->string('click')) ?? ($this->hasTiles() ? Click::Enlarge : Click::Nothing);
         $this->empty = self::written($shape, 'empty');
         $this->markup = $shape->boolOr('markup', false);
         $this->honest = $shape->boolOr('honest', true);
@@ -205,6 +205,14 @@ final readonly class Shape
     public function layoutAt(WidthClass $class): Layout
     {
         return $this->layout::flows() ? ($this->other($class)->layout ?? $this->layout) : $this->layout;
+    }
+
+    /** Whether some width shows entries as tiles of pictures, which keep their words for the enlarged view. */
+    public function hasTiles(): bool
+    {
+        $at = array_map(fn (WidthClass $class): Layout => $this->layoutAt($class), WidthClass::cases());
+
+        return array_filter($at, fn (Layout $layout): bool => $layout::isOfPictures()) !== [];
     }
 
     /** Lines that words are clamped to at a class of widths; null: all of them are shown. */

@@ -211,6 +211,10 @@ final class InterfaceTest extends TestCase
         self::assertSame(5, $fast['repairs'][0]['brief']['shape']['layout']['autoplay']);
         $wall = ['version' => 3, 'shape' => ['layout' => ['name' => 'photo-rows']]];
         self::assertStringContainsString('None of these has a picture', $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.0.text'));
+        $wall['shape']['click'] = 'nothing';
+        $still = $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.1');
+        self::assertStringContainsString('cannot be read on', $still['text']);
+        self::assertSame('enlarge', $still['repairs'][0]['brief']['shape']['click']);
         $layouts = $this->ask('post', '/layouts', ['brief' => $brief])->assertOk()->json('layouts');
         self::assertSame(array_map(fn (string $layout): string => $layout::name(), Layouts::ALL), array_column($layouts, 'name'));
         foreach ($layouts as $layout) {

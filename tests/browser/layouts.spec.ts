@@ -72,6 +72,34 @@ test('a last row that is not full stands in the middle, of cards as wide as the 
   expect((await page.locator('gnomic-widget .item').first().boundingBox())!.width).toBeLessThanOrEqual(360);
 });
 
+test('where phones have another layout, whichever it is, each keeps to its place, and all can be read', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1500, height: 900 });
+  const flowing = [
+    'list',
+    'photo rows',
+    'grid',
+    'strip',
+    'masonry',
+    'mosaic',
+    'carousel',
+    'ticker',
+    'one at a time',
+    'single',
+  ];
+  for (const [index, name] of flowing.entries())
+    for (const step of [1, 4]) {
+      const phone = flowing[(index + step) % flowing.length]!;
+      const at = { phone: { layout: LAYOUTS[phone] } };
+      await show(page, element(render({ layout: LAYOUTS[name], at, more: 'button' }, entries('both', 20))));
+      for (const width of [320, 590, 620, 1280]) {
+        expect.soft(await faults(page, width), `${name}, on phones ${phone}, at ${width}`).toEqual([]);
+        expect.soft(await cut(page), `${name}, on phones ${phone}, at ${width}`).toEqual([]);
+      }
+    }
+});
+
 test('what is long, endless, empty, foreign or broken breaks no layout', async ({ browser }) => {
   test.setTimeout(180_000);
   const page = await (await browser.newContext({ viewport: { width: 3100, height: 900 } })).newPage();
