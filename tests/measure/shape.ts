@@ -149,7 +149,9 @@ test('felt', async ({ page }) => {
 });
 
 test('render', () => {
-  const told = JSON.parse(execFileSync('php', ['-d', 'opcache.enable_cli=1', 'tests/measure/render.php']).toString()) as {
+  const told = JSON.parse(
+    execFileSync('php', ['-d', 'opcache.enable_cli=1', 'tests/measure/render.php']).toString(),
+  ) as {
     renders: Record<string, number>;
     plans: Record<string, number>;
   };
