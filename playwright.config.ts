@@ -20,6 +20,7 @@ export default defineConfig({
       name: 'around',
       testMatch: [
         'element.spec.ts',
+        'chance.spec.ts',
         'everyone.spec.ts',
         'further.spec.ts',
         'places.spec.ts',

@@ -78,6 +78,7 @@ final readonly class Content
             $all,
             $this->font,
             $this->collected,
+            $this->pages() !== [],
         );
     }
 

@@ -9,6 +9,8 @@ use Gnomic\Edition\Card;
 use Gnomic\Edition\Plan;
 use Gnomic\Shape\Fields;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Shape;
+use Gnomic\Shape\Space;
 
 /** The style sheet of a widget: of its layouts, of the parts that it shows, and of its widths; nothing of the others. */
 final class StyleSheets
@@ -63,13 +65,14 @@ final class StyleSheets
             $written .= ";--$name:$value";
         }
 
-        return $written.($frame->most === null ? '' : ';max-width:'.$em($frame->most));
+        return $written.($frame->most === null ? '' : ';--most:'.$em($frame->most));
     }
 
     private function layouts(Plan $plan): string
     {
         $layouts = $plan->layouts();
-        $css = '';
+        // What moves the cards of one layout is not there where another holds.
+        $css = count($layouts) === 1 ? '' : '[class*="of-"]{display:none}';
         foreach ($layouts as $layout) {
             $own = $this->layout($plan, $layout);
             $css .= count($layouts) === 1 ? $own : $this->widths->where($plan, $layout, $own);
@@ -86,8 +89,21 @@ final class StyleSheets
             array_diff($layout->parts(), $this->parts($plan)),
         ));
 
-        return $shared.$this->file("layouts/$name/style.css").$this->own($plan, $layout)
+        $style = $this->file("layouts/$name/style.css");
+
+        return $shared.$style.(str_contains($style, 'var(--inner') ? $this->inner($plan->shape) : '').$this->own($plan, $layout)
             .".words{--size:{$layout->size()}em}.of-$name{display:flex}";
+    }
+
+    /** How wide all cards are together, where it is not just as wide as the place without its sides. */
+    private function inner(Shape $shape): string
+    {
+        $most = $shape->frame->most;
+        $inner = ($most === null ? '100cqi' : 'min(100cqi,'.WidthRules::em($most).')').' - 2*var(--side)';
+        $aside = WidthRules::em(Space::ASIDE + Space::ASIDE_GAP);
+
+        return ($most === null ? '' : ".g{--inner:($inner)}").($shape->headIsAside()
+            ? '@container (min-width:'.WidthRules::em(Space::ASIDE_FROM)."){.g{--inner:($inner - $aside)}}" : '');
     }
 
     /** What of a layout's settings is a number of its style. */

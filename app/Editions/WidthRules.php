@@ -8,7 +8,9 @@ use Gnomic\Edition\CardHeight;
 use Gnomic\Edition\Plan;
 use Gnomic\Edition\Range;
 use Gnomic\Shape\Area;
+use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Space;
 
 /** A plan's ranges of widths as rules of a style sheet, by the width of the widget itself (CSS Containment 3, size queries). */
 final class WidthRules
@@ -16,11 +18,17 @@ final class WidthRules
     /** Digits of numbers in style sheets. */
     private const DIGITS = 4;
 
+    /** Of the width: a row is whole, but for what is lost by rounding. */
+    private const WHOLE = 0.999;
+
     /** @param  string  $page  class of the first page of several: others do not follow its places; "" where it is the only one */
     public function of(Plan $plan, string $page = ''): string
     {
-        return $this->each($plan, fn (Range $range): string => $this->places($plan, $range, $page)
+        $rules = $this->each($plan, fn (Range $range): string => $this->places($plan, $range, $page)
             .$this->usual($plan, $range).$this->clamps($plan, $range, $page));
+        $side = $plan->shape->space(0)->side;
+
+        return $rules.($side < $plan->shape->frame->side() ? self::within(0, Space::NARROW, '.g{--side:'.self::em($side).'}') : '');
     }
 
     /** Of a further page whose cards have places of their own. @param  string  $page  its class */
@@ -105,21 +113,50 @@ final class WidthRules
             $stands->columns > 1 ? "--across:$stands->columns" : null,
             $stands->rows === null ? null : 'grid-template-rows:'.implode(
                 ' ',
-                array_map(fn (float $row): string => 'minmax('.self::em($row).',auto)', $stands->rows),
+                array_map(fn (int $at): string => 'minmax('.self::row($range, $at).',auto)', array_keys($stands->rows)),
             ),
         ]);
         $css = $cards === [] ? '' : ".cards$page{".implode(';', $cards).'}';
         // Until a visitor asks for more of them.
         $few = $plan->shape->more === 'none' ? '' : '.cards:not(.all) ';
         $css .= $stands->cards < count($plan->cards) ? $few.self::item('n+'.($stands->cards + 1), $page).'{display:none}' : '';
+        $short = self::short($stands);
         foreach ($stands->areas ?? [] as $index => $area) {
             $css .= self::item($index + 1, $page).'{grid-area:'.self::area($area).'}';
         }
         foreach ($stands->shares ?? [] as $index => $share) {
-            $css .= self::item($index + 1, $page).'{--share:'.self::number($share).';--count:'.($stands->counts[$index] ?? 1).'}';
+            $css .= self::item($index + 1, $page).'{--share:'.self::number($share).';--count:'.($stands->counts[$index] ?? 1)
+                .(in_array($index, $short, true) ? ';--grow:0' : '').'}';
         }
 
         return $css.$this->last($plan, $range, $page);
+    }
+
+    /** Least height of a row: of words, what it is at the wide end; of pictures, in proportion to the width between the ends. */
+    private static function row(Range $range, int $at): string
+    {
+        $wide = $range->arrangement->rows[$at] ?? 0.0;
+        $narrow = $range->arrangement->narrow[$at] ?? $wide;
+        if ($narrow > $wide - 1.0 || $range->at <= $range->from) {
+            return self::em($wide);
+        }
+        $slope = ($wide - $narrow) / ($range->at - $range->from);
+
+        return 'calc('.self::em($narrow - $slope * $range->from).' + '.self::number(100 * $slope).'cqi)';
+    }
+
+    /** @return list<int> places of those in rows that do not fill the width */
+    private static function short(Arrangement $stands): array
+    {
+        $short = [];
+        for ($place = 0, $all = count($stands->shares ?? []); $place < $all; $place += $count) {
+            $count = max(1, $stands->counts[$place] ?? 1);
+            if (array_sum(array_slice($stands->shares ?? [], $place, $count)) < self::WHOLE) {
+                array_push($short, ...range($place, $place + $count - 1));
+            }
+        }
+
+        return $short;
     }
 
     /** One of the cards of a page. @param  int|string  $place  as CSS counts: from 1, or "n+4" */
@@ -182,7 +219,7 @@ final class WidthRules
     private function clamps(Plan $plan, Range $range, string $page): string
     {
         $other = [];
-        foreach ($range->lines === null || ! $plan->hasWords() ? [] : $plan->clamps($range) as $index => $clamp) {
+        foreach ($range->lines === null ? [] : $plan->clamps($range) as $index => $clamp) {
             $card = $plan->cards[$index];
             $rule = implode(';', array_filter([
                 $clamp->lines === null ? '--lines:none;--once:none' : ($clamp->lines === $range->lines ? null : "--lines:$clamp->lines"),

@@ -25,7 +25,7 @@ final readonly class Card
      * @param  string|null  $counts  "12 likes, 3 comments"
      * @param  string|null  $opens  where a click on it leads; null where it does nothing
      * @param  string  $called  for those who hear it: "Ines M., 9.2 of 10"
-     * @param  bool  $isPicture  whether it is a picture and no more, its words being in the enlarged view
+     * @param  bool  $isPicture  whether it is a picture and no more where entries are tiles, its words being in the enlarged view
      * @param  float|null  $likes  how often it was liked
      * @param  float|null  $stars  1 to 5
      */

@@ -36,6 +36,9 @@ final readonly class CardHeight
     /** Height by width of pictures that are cut to a shape. */
     private const SHAPES = ['landscape' => 0.75, 'square' => 1.0, 'portrait' => 4 / 3, 'wide' => 9 / 16];
 
+    /** Of pictures that are not cut. */
+    private const TALLEST = 40.0;
+
     /** Beside a reply, and beside a face. */
     private const REPLY_EDGE = 0.875;
 
@@ -124,21 +127,36 @@ final readonly class CardHeight
         return $height + self::GAP * max(0, count($blocks) - 1);
     }
 
-    /** Lines of words on this card in a height that is fixed: what it lacks of other parts is theirs. */
-    public function fixedLines(float $height, float $width): int
+    /**
+     * Lines of words on this card in a height that is fixed: what it lacks of other parts is theirs.
+     *
+     * @param  list<string>  $without  parts that are not shown
+     */
+    public function fixedLines(float $height, float $width, array $without): int
     {
         $others = 2 * self::PADDING;
-        foreach ($this->card->blocks as $parts) {
-            $others += self::GAP + match ($parts[0]) {
-                'words' => self::MORE - self::GAP,
-                'title' => self::LEADING,
-                'rating', 'subject', 'labels', 'likes' => self::SMALL * self::LEADING,
-                'pictures', 'reply' => $this->block($parts, $width, null),
-                default => self::fixedBy($parts),
-            };
+        foreach ($this->card->blocks as $block) {
+            $parts = array_values(array_diff($block, $without));
+            $others += $parts === [] ? 0.0 : $this->besideWords($parts, $width);
         }
 
         return max(1, (int) floor(($height - $others + 0.01) / ($this->size * self::LEADING)));
+    }
+
+    /**
+     * What a block takes of a height that is fixed, with what is kept free around it; of words, what is not theirs.
+     *
+     * @param  non-empty-list<string>  $parts
+     */
+    private function besideWords(array $parts, float $width): float
+    {
+        return self::GAP + match ($parts[0]) {
+            'words' => self::MORE - self::GAP,
+            'title' => self::LEADING,
+            'rating', 'subject', 'labels', 'likes' => self::SMALL * self::LEADING,
+            'pictures', 'reply' => $this->block($parts, $width, null),
+            default => self::fixedBy($parts),
+        };
     }
 
     /** @param  list<string>  $parts */
@@ -203,12 +221,14 @@ final readonly class CardHeight
     {
         $count = count($this->card->pictures);
         $first = $this->card->pictures[0] ?? null;
+        // As they are, they are as high as their width makes them, up to a bound.
+        $most = isset(self::SHAPES[$this->picture]) ? INF : self::TALLEST;
         $ratio = self::SHAPES[$this->picture] ?? 1 / max(0.2, $first?->ratio() ?? 4 / 3);
 
         return match (true) {
             $count === 0 => 0.0,
-            $count === 1 => $width * $ratio,
-            default => (int) ceil($count / 2) * (($width - 0.375) / 2 * $ratio + 0.375) - 0.375,
+            $count === 1 => min($most, $width * $ratio),
+            default => (int) ceil($count / 2) * (min($most, ($width - 0.375) / 2 * $ratio) + 0.375) - 0.375,
         };
     }
 

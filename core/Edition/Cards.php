@@ -81,8 +81,14 @@ final readonly class Cards
         $shape = $this->brief->shape;
         $isWhole = ($this->allowed[$this->site->channelOf((string) $entry->source)] ?? null) === Allowed::Whole;
         $pictures = $this->pictures($entry);
-        $isPicture = $shape->layout::isOfPictures() && $pictures !== [];
-        $parts = $isPicture ? ['pictures'] : ($shape->layout::isOfPictures() && $shape->card === [] ? ['words'] : $shape->card);
+        $isPicture = $shape->hasTiles() && $pictures !== [];
+        $parts = match (true) {
+            $isPicture && $shape->isAllTiles() => ['pictures'],
+            $isPicture => in_array('pictures', $shape->card, true) ? $shape->card : ['pictures', ...$shape->card],
+            $shape->hasTiles() && $shape->card === [] => ['words'],
+            default => $shape->card,
+        };
+        $most = $isPicture && ($parts === ['pictures'] || ! in_array('pictures', $shape->card, true)) ? 1 : self::MOST_PICTURES;
         $shows = fn (string $part): bool => in_array($part, $parts, true);
         $short = Shortening::to($isWhole ? null : $shape->shorten, $entry->text);
         $stars = $entry->stars();
@@ -131,7 +137,7 @@ final readonly class Cards
             url: $shows('source') ? ($entry->url ?? $page?->url) : null,
             reply: $of('reply'),
             face: $of('face') === null ? null : Face::of($entry->author->name, $this->pictures[(string) $entry->author->image] ?? null),
-            pictures: $shows('pictures') ? array_slice($pictures, 0, $isPicture ? 1 : self::MOST_PICTURES) : [],
+            pictures: $shows('pictures') ? array_slice($pictures, 0, $most) : [],
             subject: $of('subject'),
             labels: $shows('labels') ? $entry->tags : [],
             counts: $of('likes'),

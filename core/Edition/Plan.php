@@ -12,6 +12,7 @@ use Gnomic\Shape\Click;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Lines\Font;
 use Gnomic\Shape\Shape;
+use Gnomic\Shape\Space;
 use Gnomic\Sift\Clauses\FromSources;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Standing\Overall;
@@ -33,6 +34,7 @@ final readonly class Plan
      * @param  HonestLine|null  $honest  what a selection says of itself; null where it is none
      * @param  list<Range>  $ranges  all widths, each in one of them
      * @param  string  $all  address of everything
+     * @param  bool  $hasFurther  whether visitors can have other entries beside these
      */
     private function __construct(
         public Shape $shape,
@@ -44,6 +46,7 @@ final readonly class Plan
         public CardHeights $heights,
         public Font $font,
         public string $all,
+        public bool $hasFurther,
     ) {
         $this->memo = new Memo;
     }
@@ -59,6 +62,7 @@ final readonly class Plan
      * @param  string  $all  address of everything
      * @param  Font  $font  that the page is set in, where that is known
      * @param  int  $collected  entries of the brief's sources
+     * @param  bool  $hasFurther  whether visitors can have other entries beside these
      */
     public static function of(
         Brief $brief,
@@ -74,6 +78,7 @@ final readonly class Plan
         string $all = '',
         Font $font = Font::Page,
         int $collected = 0,
+        bool $hasFurther = false,
     ): self {
         $shape = $brief->shape;
         $most = $shape->layout->most();
@@ -92,6 +97,7 @@ final readonly class Plan
             $heights,
             $font,
             $all,
+            $hasFurther,
         );
     }
 
@@ -191,8 +197,16 @@ final readonly class Plan
             $fixed = $this->fixedHeight($range);
             $width = $this->cardWidth($range);
             $clamps = [];
-            foreach ($this->heights->of($range->layout->size()) as $height) {
-                $most = $fixed === null ? $range->lines : $height->fixedLines($fixed, $width);
+            if ($range->lines === null || ! $this->hasWords()) {
+                return array_map(fn (): Clamp => new Clamp(null, false), $this->cards);
+            }
+            foreach ($this->heights->of($range->layout->size()) as $place => $height) {
+                if ($this->cards[$place]->isPicture && $range->layout::isOfPictures()) {
+                    $clamps[] = new Clamp($range->lines, false);
+
+                    continue;
+                }
+                $most = $fixed === null ? $range->lines : $height->fixedLines($fixed, $width, $range->without);
                 $isCut = $most !== null && $height->isCut($width * self::SAFE, $most, $range->without, $fixed !== null);
                 $clamps[] = new Clamp($isCut || $range->layout::isOfPictures() ? $most : null, $isCut);
             }
@@ -207,7 +221,7 @@ final readonly class Plan
         return $this->memo->of('clamped', function (): array {
             $clamped = [];
             foreach ($this->ranges as $range) {
-                foreach ($range->lines === null ? [] : $this->clamps($range) as $index => $clamp) {
+                foreach ($this->clamps($range) as $index => $clamp) {
                     if ($clamp->isCut) {
                         $clamped[$this->cards[$index]->ref] = true;
                     }
@@ -221,9 +235,9 @@ final readonly class Plan
     /** In em, where it is narrowest. */
     public function cardWidth(Range $range): float
     {
-        $space = $this->shape->space(max($range->from, Ranges::NARROW));
+        $space = $this->shape->space(max($range->from, Space::NARROW));
 
-        return $range->layout->cardWidth($space, $range->arrangement->columns) / CardHeight::EM;
+        return ($range->layout->cardWidth($space, $range->arrangement->columns) - $range->layout->sides()) / CardHeight::EM;
     }
 
     /** How wide pictures become at most, in CSS pixels, for browsers that do not know it themselves before they fetch one. */

@@ -52,10 +52,10 @@ final readonly class PlannedHeight
         if ($own !== null) {
             return CardHeight::EM * $own;
         }
-        if ($range->layout->most() === 0) {
-            return CardHeight::EM * (self::PADDING + $this->rating(($width - 2 * $plan->shape->frame->side()) / CardHeight::EM));
-        }
         $space = $plan->shape->space($width);
+        if ($range->layout->most() === 0) {
+            return CardHeight::EM * (self::PADDING + $this->rating(($width - 2 * $space->side) / CardHeight::EM));
+        }
         $inner = $space->inner / CardHeight::EM;
         $isAside = $plan->shape->headIsAside() && $width >= Space::ASIDE_FROM;
         $head = $this->head($isAside ? Space::ASIDE / CardHeight::EM : $inner);
@@ -69,11 +69,12 @@ final readonly class PlannedHeight
     {
         $range = $this->plan->at($width);
         $space = $this->plan->shape->space($width);
-        $of = $range->layout->cardWidth($space, $range->arrangement->columns);
+        $of = $range->layout->cardWidth($space, $range->arrangement->columns) - $range->layout->sides();
         $fixed = $this->plan->fixedHeight($range);
         $heights = [];
-        foreach (array_slice($this->plan->heights->of($range->layout->size()), 0, $range->arrangement->cards) as $height) {
-            $own = CardHeight::EM * $height->at($of / CardHeight::EM, $range->lines, $range->without, $fixed !== null);
+        $clamps = $this->plan->clamps($range);
+        foreach (array_slice($this->plan->heights->of($range->layout->size()), 0, $range->arrangement->cards) as $place => $height) {
+            $own = CardHeight::EM * $height->at($of / CardHeight::EM, $clamps[$place]->lines, $range->without, $fixed !== null);
             $heights[] = max($own, CardHeight::EM * ($fixed ?? 0.0));
         }
 
@@ -99,7 +100,7 @@ final readonly class PlannedHeight
             $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * CardHeight::LEADING],
             $head->spread === null ? null : [3.375, 1.25],
         ]));
-        $actions = array_map(fn (HeadAction $action): array => [$this->width($action->text, true), self::ACTION], $head->actions);
+        $actions = array_map(fn (HeadAction $action): array => $this->action($action, $width), $head->actions);
         $parts = [
             ...($head->account === null ? [] : [[min($width, 36.0), max(2.5, self::SMALL * CardHeight::LEADING * 2)]]),
             ...($figures === [] ? [] : [[self::wide($figures, 0.875), self::rows($figures, $width, 0.875, 0.125)]]),
@@ -107,6 +108,14 @@ final readonly class PlannedHeight
         ];
 
         return $height + self::rows($parts, $width, self::BETWEEN, 0.25);
+    }
+
+    /** @return array{float, float} width and height */
+    private function action(HeadAction $action, float $width): array
+    {
+        $lines = $this->lines($action->text, $width, true);
+
+        return [min($width, $this->width($action->text, true)), self::ACTION + ($lines - 1) * CardHeight::LEADING];
     }
 
     /** The overall rating in a line. */
@@ -125,7 +134,7 @@ final readonly class PlannedHeight
             min($width, self::SMALL * $this->width($head->heading)),
             self::SMALL * CardHeight::LEADING * $this->lines($head->heading, $width / self::SMALL),
         ]];
-        $actions = array_map(fn (HeadAction $action): array => [$this->width($action->text, true), self::ACTION], $head->actions);
+        $actions = array_map(fn (HeadAction $action): array => $this->action($action, $width), $head->actions);
 
         return self::rows([[$wide, self::rows($whole, $width, 0.75, 0.125)], ...$heading, ...$actions], $width, 0.75, 0.125) + 0.25;
     }
@@ -140,20 +149,27 @@ final readonly class PlannedHeight
             $lines = $this->lines($said, $width / self::SMALL);
             $parts[] = [min($width, self::SMALL * $this->width($said)), max(self::FOOT, $lines * $small)];
         }
-        if ($this->plan->shape->more !== 'none') {
+        if ($this->plan->hasFurther) {
             $parts[] = [8.0, self::FOOT];
         }
-        if ($range->layout->hasControls()) {
+        if ($range->layout->hasControls() && count($this->plan->cards) > 1) {
             $parts[] = [min($width, 11.5), self::FOOT];
         }
 
         return self::rows($parts, $width, 1.0, 0.0);
     }
 
-    /** In CSS pixels. */
+    /** In CSS pixels. Tiles of pictures are as high as their places, and have no height of their own. */
     private function cards(Range $range, Space $space): float
     {
-        return $range->layout->stacked($space, $range->arrangement, $this->cardsAt($space->width));
+        $isTile = fn (int $place): bool => $range->layout::isOfPictures() && $this->plan->cards[$place]->isPicture;
+        $heights = $this->cardsAt($space->width);
+
+        return $range->layout->stacked($space, $range->arrangement, array_map(
+            fn (int $place, float $height): float => $isTile($place) ? 0.0 : $height,
+            array_keys($heights),
+            $heights,
+        ));
     }
 
     private function lines(string $text, float $width, bool $bold = false): int

@@ -16,9 +16,6 @@ final class Ranges
     /** Beyond this a widget has no more breaks. */
     private const WIDEST = 3000;
 
-    /** Below this, words are shown whole: a few of them fill a line. */
-    public const NARROW = 240;
-
     /** Where what stands where changes with the width within a number of columns, a range is at most so much wider at its end. */
     private const STEP = 1.25;
 
@@ -33,7 +30,7 @@ final class Ranges
      */
     public static function counts(Shape $shape, Limits $limits, int $shown): array
     {
-        $edges = [0, self::NARROW, Limits::TABLET, Limits::DESKTOP];
+        $edges = [0, Space::NARROW, Limits::TABLET, Limits::DESKTOP];
         if ($shape->headIsAside()) {
             $edges[] = Space::ASIDE_FROM;
         }
@@ -63,14 +60,15 @@ final class Ranges
         foreach (self::counts($shape, $limits, count($cards)) as ['from' => $from, 'to' => $to, 'cards' => $shown]) {
             $class = WidthClass::at($from);
             $layout = $shape->layoutAt($class);
-            $lines = $from < self::NARROW && ! $layout::isOfPictures() ? null : $shape->linesAt($class);
-            $lines = $layout->linesIn($shape->space($from)) ?? $lines;
+            // Where a few words fill a line, they are shown whole.
+            $space = $shape->space($from);
+            $lines = $layout->linesIn($space) ?? ($space->isNarrow() && ! $layout::isOfPictures() ? null : $shape->linesAt($class));
             $without = $shape->withoutAt($class);
             // Heights depend on what is shown at these widths, and on nothing else of them.
             $tiles[$class->value.$lines] ??= self::tiles($cards, $heights, $layout->size(), $lines, $without);
             foreach ($layout::isFine() || $lines !== null ? self::steps($from, $to) : [[$from, $to, $from]] as [$first, $end, $at]) {
                 $space = $shape->space($at);
-                $arrangement = $layout->arranged($space, array_slice($tiles[$class->value.$lines], 0, $shown));
+                $arrangement = $layout->arranged($space, $shape->space($first), array_slice($tiles[$class->value.$lines], 0, $shown));
                 $ranges[] = new Range($first, $end, $at, $layout, $arrangement, $lines, $without);
             }
         }

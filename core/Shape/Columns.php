@@ -52,14 +52,20 @@ final readonly class Columns
 
     public function at(Space $space): int
     {
-        return $this->fixed[$space->class->value] ?? min($this->most, $space->columns($this->card));
+        return $this->fixedAt($space) ?? min($this->most, $space->columns($this->card));
+    }
+
+    /** Numbers are thought of for phones, not for less. */
+    private function fixedAt(Space $space): ?int
+    {
+        return $space->isNarrow() ? null : ($this->fixed[$space->class->value] ?? null);
     }
 
     /** Why there are so many, for the owner: "3 across: 4 would make cards of 262, under your 280". */
     public function why(Space $space): string
     {
         $now = $this->at($space);
-        if (($this->fixed[$space->class->value] ?? null) !== null) {
+        if ($this->fixedAt($space) !== null) {
             return "$now across: the number set for {$space->class->value}s";
         }
         if ($now >= $this->most) {

@@ -13,6 +13,9 @@ use Gnomic\Json\Schema\Schema;
  */
 abstract readonly class Layout
 {
+    /** Of a tile of words: what is kept free around them, and its edges. */
+    private const TILE_SIDES = 30.0;
+
     /** Of the folder, and in a brief. */
     abstract public static function name(): string;
 
@@ -120,6 +123,12 @@ abstract readonly class Layout
         return $space->column($columns);
     }
 
+    /** CSS pixels at both sides of a card that are not its words', at the usual size of letters. */
+    public function sides(): float
+    {
+        return static::isOfPictures() ? self::TILE_SIDES : 0.0;
+    }
+
     /** Lines of words that there is room for, where its cards have no height of their own; null: as many as the brief says. */
     public function linesIn(Space $space): ?int
     {
@@ -135,7 +144,7 @@ abstract readonly class Layout
     /**
      * Height of cards that stand in rows, each as high as its highest.
      *
-     * @param  list<float>  $heights  of the cards that are shown, in CSS pixels
+     * @param  list<float>  $heights  of the cards that are shown, in CSS pixels; 0 of a picture that is as high as its place
      */
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float
     {
@@ -189,9 +198,11 @@ abstract readonly class Layout
     /**
      * What stands where.
      *
+     * @param  Space  $space  at the wide end of the widths that this holds for
+     * @param  Space  $narrow  at the narrow end of them
      * @param  list<Tile>  $tiles  as many as are shown at these widths
      */
-    public function arranged(Space $space, array $tiles): Arrangement
+    public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
         return new Arrangement(min($this->acrossAt($space), max(1, count($tiles))), count($tiles));
     }

@@ -210,9 +210,19 @@ final readonly class Shape
     /** Whether some width shows entries as tiles of pictures, which keep their words for the enlarged view. */
     public function hasTiles(): bool
     {
-        $at = array_map(fn (WidthClass $class): Layout => $this->layoutAt($class), WidthClass::cases());
+        return in_array(true, $this->tiles(), true);
+    }
 
-        return array_filter($at, fn (Layout $layout): bool => $layout::isOfPictures()) !== [];
+    /** Whether every width does. */
+    public function isAllTiles(): bool
+    {
+        return ! in_array(false, $this->tiles(), true);
+    }
+
+    /** @return list<bool> for each class of widths */
+    private function tiles(): array
+    {
+        return array_map(fn (WidthClass $class): bool => $this->layoutAt($class)::isOfPictures(), WidthClass::cases());
     }
 
     /** Lines that words are clamped to at a class of widths; null: all of them are shown. */
@@ -228,13 +238,19 @@ final readonly class Shape
     public function withoutAt(WidthClass $class): array
     {
         $kept = $this->other($class)?->card;
+        $without = $kept === null ? [] : array_values(array_diff($this->card, $kept));
+        if ($this->layoutAt($class)::isOfPictures()) {
+            return array_values(array_diff($without, ['pictures']));
+        }
 
-        return $kept === null ? [] : array_values(array_diff($this->card, $kept));
+        // There for the tiles of other widths.
+        return $this->hasTiles() && ! in_array('pictures', $this->card, true) ? [...$without, 'pictures'] : $without;
     }
 
+    /** Whether the head stands beside the cards, wherever there is room for that. */
     public function headIsAside(): bool
     {
-        return $this->headAt === 'left' || $this->headAt === 'right';
+        return in_array($this->headAt, ['left', 'right'], true) && ($this->frame->most ?? Space::ASIDE_FROM) >= Space::ASIDE_FROM;
     }
 
     /** The room that cards have in a widget of a width in CSS pixels. */

@@ -15,12 +15,19 @@ final readonly class Space
     /** Between such a head and the cards. */
     public const ASIDE_GAP = 40;
 
+    /** In CSS pixels: below this, narrower than any phone, a few words fill a line. */
+    public const NARROW = 240;
+
+    /** Kept free on either side there, at most. */
+    public const NARROW_SIDE = 8;
+
     /**
      * @param  int  $width  of the widget
+     * @param  int  $side  kept free on either side
      * @param  float  $inner  of all cards together, without the outer sides; never below 1
      * @param  int  $gap  between cards
      */
-    private function __construct(public int $width, public float $inner, public int $gap, public WidthClass $class)
+    private function __construct(public int $width, public int $side, public float $inner, public int $gap, public WidthClass $class)
     {
     }
 
@@ -29,8 +36,14 @@ final readonly class Space
     {
         $whole = min($width, $frame->most ?? $width);
         $aside = $headAside && $width >= self::ASIDE_FROM ? self::ASIDE + self::ASIDE_GAP : 0;
+        $side = $width < self::NARROW ? min($frame->side(), self::NARROW_SIDE) : $frame->side();
 
-        return new self($width, (float) max(1, $whole - 2 * $frame->side() - $aside), $frame->gap, WidthClass::at($width));
+        return new self($width, $side, (float) max(1, $whole - 2 * $side - $aside), $frame->gap, WidthClass::at($width));
+    }
+
+    public function isNarrow(): bool
+    {
+        return $this->width < self::NARROW;
     }
 
     /** How wide one of so many columns is. @param  int  $columns  1 or more */

@@ -5,7 +5,7 @@ const STYLE = 'body{margin:0;font-family:Georgia,serif}';
 
 /** A page with a box of any width, which what is fixed in the window keeps to as well. */
 export async function show(page: Page, html: string, style = ''): Promise<void> {
-  await page.route('https://pictures.example/**', (route) => route.fulfill(picture));
+  await page.route('https://pictures.example/**', picture);
   await page.setContent(
     `<!doctype html><html lang="en"><title>x</title><style>${STYLE}${style}</style><main><h1>Visit</h1><div id="w">${html}</div></main>`,
   );
@@ -80,7 +80,7 @@ export function cut(page: Page): Promise<string[]> {
       if (!hides || !one.checkVisibility() || !one.textContent?.trim() || one.matches('.unseen, .view, .cards'))
         continue;
       const isCut = one.scrollHeight > one.clientHeight + 3 || one.scrollWidth > one.clientWidth + 3;
-      const card = one.closest('.card');
+      const card = one.closest('.item');
       const goesOn = [...(card?.querySelectorAll<HTMLElement>('.more') ?? [])].some((more) => more.offsetHeight > 0);
       if (isCut && !goesOn && !card?.querySelector('a.open'))
         wrong.push(`${one.className || one.localName}: ${one.textContent.trim().slice(0, 40)}`);

@@ -100,6 +100,70 @@ test('where phones have another layout, whichever it is, each keeps to its place
     }
 });
 
+test('tiles on phones are pictures, and words again elsewhere; what moves one layout is not there in another', async ({
+  page,
+}) => {
+  const of = entries('posts', 6);
+  const shown = async (what: string): Promise<boolean> =>
+    (await page
+      .locator(`gnomic-widget ${what}`)
+      .first()
+      .isVisible()
+      .catch(() => false)) ?? false;
+  for (const [wide, narrow, words] of [
+    ['list', 'mosaic', [true, false]],
+    ['photo-rows', 'list', [false, true]],
+  ] as const) {
+    await show(
+      page,
+      element(
+        render({ layout: { name: wide }, card: ['words', 'name'], at: { phone: { layout: { name: narrow } } } }, of),
+      ),
+    );
+    for (const [width, isWords] of [
+      [1280, words[0]],
+      [390, words[1]],
+    ] as const) {
+      await page.setViewportSize({ width, height: 800 });
+      expect([await shown('.words'), await shown('.shot')], `${wide}, on phones ${narrow}, at ${width}`).toEqual([
+        isWords,
+        !isWords,
+      ]);
+    }
+  }
+  const at = { phone: { layout: { name: 'single' } }, tablet: { layout: { name: 'carousel' } } };
+  await show(page, element(render({ layout: { name: 'ticker' }, at }, entries('reviews', 6))));
+  for (const [width, bars] of [
+    [1280, [true, false]],
+    [390, [false, false]],
+  ] as const) {
+    await page.setViewportSize({ width, height: 800 });
+    expect([await shown('.still'), await shown('.turn')], `at ${width}`).toEqual(bars);
+  }
+});
+
+test('a bounded width is kept, in the middle, and a head stands beside cards where there is room', async ({ page }) => {
+  await page.setViewportSize({ width: 1400, height: 800 });
+  for (const [most, isAside] of [
+    [600, false],
+    [1000, true],
+  ] as const)
+    for (const name of ['grid', 'mosaic']) {
+      await show(page, element(render({ layout: { name }, headAt: 'left', frame: { most } }, entries('posts', 9))));
+      const boxes = await page.locator('gnomic-widget').evaluate((host) =>
+        ['.g', '.head', '.view', '.item'].map((what) => {
+          const { left, right, top, width, height } = host.shadowRoot!.querySelector(what)!.getBoundingClientRect();
+          return { left, right, top, width, height };
+        }),
+      );
+      const [all, head, view, item] = boxes as [DOMRect, DOMRect, DOMRect, DOMRect];
+      expect(Math.round(all.width), name).toBe(most);
+      expect(Math.abs((all.left + all.right) / 2 - 700), name).toBeLessThan(1);
+      expect(head.right < view.left, `${name}: the head is aside`).toBe(isAside);
+      if (name === 'mosaic') expect(Math.abs(item.width - item.height), 'tiles are square').toBeLessThan(2);
+    }
+});
+
 test('what is long, endless, empty, foreign or broken breaks no layout', async ({ browser }) => {
   test.setTimeout(180_000);
   const page = await (await browser.newContext({ viewport: { width: 3100, height: 900 } })).newPage();

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Page, Route } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -36,8 +36,13 @@ const WORDS = [
   'Cold, dark, wonderful. Bring gloves and arrive before sunset for the parking.',
   'A night to keep.',
 ];
-const DOT =
-  'data:image/svg+xml,<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 4 3"><rect width="4" height="3" fill="teal"/></svg>';
+/** Of pictures in turn. */
+const SIZES = [
+  [800, 600],
+  [600, 800],
+  [1200, 600],
+  [640, 640],
+] as const;
 
 export interface Written {
   [member: string]: unknown;
@@ -47,12 +52,7 @@ export interface Written {
 export function entries(kind: 'reviews' | 'posts' | 'both', count = 14): Written[] {
   return Array.from({ length: count }, (_, index) => {
     const isPost = kind === 'posts' || (kind === 'both' && index % 2 === 1);
-    const [width, height] = [
-      [800, 600],
-      [600, 800],
-      [1200, 600],
-      [640, 640],
-    ][index % 4] as [number, number];
+    const [width, height] = SIZES[index % SIZES.length]!;
     return {
       id: `e${index}`,
       kind: isPost ? 'post' : 'review',
@@ -72,8 +72,12 @@ export function entries(kind: 'reviews' | 'posts' | 'both', count = 14): Written
   });
 }
 
-/** For routes of a page: what stands at the addresses of pictures. */
-export const picture = { contentType: 'image/svg+xml', body: decodeURIComponent(DOT.slice(DOT.indexOf(',') + 1)) };
+/** For routes of a page: what stands at the address of a picture, as large as its entry says. */
+export function picture(route: Route): Promise<void> {
+  const [width, height] = SIZES[Number(/(\d+)\.svg/.exec(route.request().url())?.[1] ?? 0) % SIZES.length]!;
+  const body = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="teal"/></svg>`;
+  return route.fulfill({ contentType: 'image/svg+xml', body });
+}
 
 const folder = mkdtempSync(join(tmpdir(), 'gnomic-rendered-'));
 let files = 0;
@@ -149,7 +153,7 @@ export async function serve(
 ): Promise<void> {
   const outs = Object.values(widgets).map(served);
   await page.unrouteAll();
-  await page.route('https://pictures.example/**', (route) => route.fulfill(picture));
+  await page.route('https://pictures.example/**', picture);
   await page.route(`${HOST}/**`, (route) => {
     const { pathname } = new URL(route.request().url());
     const [, key = '', rest = ''] =

@@ -124,7 +124,7 @@ final readonly class CarouselLayout extends Layout
         };
     }
 
-    public function arranged(Space $space, array $tiles): Arrangement
+    public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
         return new Arrangement(max(1, min($this->acrossAt($space), (int) ceil(count($tiles) / $this->rows))), count($tiles));
     }
@@ -151,7 +151,12 @@ final readonly class CarouselLayout extends Layout
 
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float
     {
-        return $heights === [] ? 0.0 : $this->rows * max($heights) + 1;
+        $rows = [];
+        foreach ($heights as $place => $height) {
+            $rows[$place % $this->rows] = max($rows[$place % $this->rows] ?? 0.0, $height);
+        }
+
+        return $rows === [] ? 0.0 : array_sum($rows) + 1;
     }
 
     public function rows(Arrangement $arrangement): int

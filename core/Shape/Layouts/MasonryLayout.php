@@ -73,7 +73,7 @@ final readonly class MasonryLayout extends Layout
     }
 
     /** Rows of the grid lie at the edges of cards, so that each column is as close as its own cards are. */
-    public function arranged(Space $space, array $tiles): Arrangement
+    public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
         $columns = min($this->acrossAt($space), max(1, count($tiles)));
         if ($columns === 1) {
@@ -105,9 +105,46 @@ final readonly class MasonryLayout extends Layout
             }
         }
         ksort($areas);
-        $rows = array_map(fn (float $line, int $at): float => $line - ($lines[$at - 1] ?? 0.0), $lines, array_keys($lines));
 
-        return new Arrangement($columns, count($tiles), array_values($areas), $rows);
+        return new Arrangement(
+            $columns,
+            count($tiles),
+            array_values($areas),
+            self::between($lines),
+            self::between(self::ends($areas, array_map(fn (Tile $tile): float => $tile->heightAt($narrow->column($columns)), $tiles))),
+        );
+    }
+
+    /**
+     * Where the rows of a grid end that cards already stand in, were they so high.
+     *
+     * @param  array<int, Area>  $areas  in the order of their cards
+     * @param  list<float>  $heights
+     * @return list<float>
+     */
+    private static function ends(array $areas, array $heights): array
+    {
+        $edges = $ends = [];
+        foreach ($areas as $card => $area) {
+            $edge = $edges[$area->column] = ($edges[$area->column] ?? 0.0) + $heights[$card];
+            $row = $area->row + $area->rows - 2;
+            $ends[$row] = max($ends[$row] ?? 0.0, $edge);
+        }
+        $lines = [];
+        for ($row = 0, $all = $ends === [] ? 0 : max(array_keys($ends)) + 1; $row < $all; $row++) {
+            $lines[] = max($lines[$row - 1] ?? 0.0, $ends[$row] ?? 0.0);
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @param  list<float>  $lines
+     * @return list<float> from each to the next
+     */
+    private static function between(array $lines): array
+    {
+        return array_map(fn (float $line, int $at): float => $line - ($lines[$at - 1] ?? 0.0), $lines, array_keys($lines));
     }
 
     /**

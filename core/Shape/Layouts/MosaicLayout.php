@@ -92,7 +92,7 @@ final readonly class MosaicLayout extends Layout
     }
 
     /** Where tiles of two by two would leave a hole that no neighbour can take, the last of them stays small. */
-    public function arranged(Space $space, array $tiles): Arrangement
+    public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
         $columns = min($this->acrossAt($space), max(1, count($tiles)));
         if ($columns === 1 || count($tiles) < 3) {
@@ -136,12 +136,17 @@ final readonly class MosaicLayout extends Layout
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float
     {
         $cell = $space->column($arrangement->columns);
+        if ($arrangement->columns === 1) {
+            $heights = array_map(fn (float $height): float => $height === 0.0 ? $cell : $height, $heights);
+
+            return array_sum($heights) + $space->gap * max(0, count($heights) - 1);
+        }
         $rows = [];
         $across = max(1, $arrangement->columns);
         $inTurn = fn (int $at): Area => new Area(1 + $at % $across, 1 + intdiv($at, $across));
         foreach ($arrangement->areas ?? array_map($inTurn, array_keys($heights)) as $index => $area) {
             for ($row = $area->row; $row < $area->row + $area->rows; $row++) {
-                $rows[$row] = max($rows[$row] ?? $cell, $area->rows === 1 ? min($heights[$index] ?? 0.0, 2 * $cell) : 0.0);
+                $rows[$row] = max($rows[$row] ?? $cell, $area->rows === 1 ? $heights[$index] ?? 0.0 : 0.0);
             }
         }
 

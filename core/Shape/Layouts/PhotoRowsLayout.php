@@ -24,6 +24,9 @@ final readonly class PhotoRowsLayout extends Layout
 
     private const LINE = 23;
 
+    /** A tile of words is never lower. */
+    private const LEAST = 144.0;
+
     private function __construct(private int $height)
     {
     }
@@ -78,7 +81,7 @@ final readonly class PhotoRowsLayout extends Layout
         return "rows as near to $this->height pixels as whole rows can be";
     }
 
-    public function arranged(Space $space, array $tiles): Arrangement
+    public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
         $shares = $counts = [];
         $longest = 1;
@@ -117,7 +120,8 @@ final readonly class PhotoRowsLayout extends Layout
         for ($place = 0; $place < $arrangement->cards; $place += $count) {
             $count = max(1, $arrangement->counts[$place] ?? 1);
             $width = ($space->inner - ($count - 1) * $space->gap) * ($arrangement->shares[$place] ?? 1.0);
-            $total += $width / ($arrangement->ratios[$place] ?? 1.0) + ($place > 0 ? $space->gap : 0);
+            $least = max(0.0, ...array_slice($heights, $place, $count)) > 0 ? self::LEAST : 0.0;
+            $total += max($least, $width / ($arrangement->ratios[$place] ?? 1.0)) + ($place > 0 ? $space->gap : 0);
         }
 
         return $total;

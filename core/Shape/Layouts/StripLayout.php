@@ -73,7 +73,7 @@ final readonly class StripLayout extends Layout
         return min($cards, $this->acrossAt($space));
     }
 
-    public function arranged(Space $space, array $tiles): Arrangement
+    public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
         return new Arrangement(max(1, count($tiles)), count($tiles));
     }

@@ -1,0 +1,165 @@
+import { expect, test, type Page } from '@playwright/test';
+import { cut, faults, show } from './faults';
+import { element, entries, picture, render, type Written } from './rendered';
+
+// Briefs that nobody thought of, drawn by chance: always the same ones, as chance begins with a number that is written here.
+
+const FIRST = 7;
+const MANY = 48;
+const WIDTHS = [120, 320, 700, 1024, 1600];
+
+/** A linear congruential generator: x' = (1103515245 x + 12345) mod 2^31 (ISO C, 7.22.2.1, its example of rand). */
+function chance(first: number): () => number {
+  let now = first;
+  return () => (now = (now * 1_103_515_245 + 12_345) % 2 ** 31) / 2 ** 31;
+}
+
+const PARTS = [
+  ...['rating', 'title', 'words', 'reply', 'pictures', 'face', 'name', 'role', 'place', 'date', 'source', 'subject'],
+  ...['labels', 'likes'],
+];
+const FLOWING = [
+  ...['list', 'grid', 'masonry', 'carousel', 'one-at-a-time', 'single'],
+  ...['photo-rows', 'mosaic', 'strip', 'ticker'],
+];
+
+interface Drawn {
+  shape: Written;
+  of: Written[];
+  rest: Written;
+}
+
+function drawn(next: () => number): Drawn {
+  const whole = (least: number, most: number): number => least + Math.floor(next() * (most - least + 1));
+  const one = <T>(of: readonly T[]): T => of[whole(0, of.length - 1)]!;
+  const now = (often: number): boolean => next() < often;
+  const some = <T>(of: readonly T[], most: number): T[] =>
+    of
+      .map((item) => [next(), item] as const)
+      .sort(([first], [second]) => first - second)
+      .slice(0, most)
+      .map(([, item]) => item);
+  const columns = (): Written => ({
+    across: whole(1, 6),
+    cardWidth: whole(150, 500),
+    fixed: now(0.3) ? { phone: whole(1, 2), tablet: whole(1, 4), desktop: whole(1, 6) } : {},
+  });
+  const own: Record<string, () => Written> = {
+    list: () => ({ column: now(0.5) }),
+    grid: () => ({ ...columns(), last: one(['whole', 'centred', 'stretched']), rows: now(0.3) ? whole(1, 3) : null }),
+    masonry: columns,
+    carousel: () => ({
+      ...columns(),
+      rows: whole(1, 2),
+      wholeRows: now(0.5),
+      controls: some(['arrows', 'dots', 'numbers'], whole(0, 3)),
+      by: one(['page', 'card']),
+      autoplay: now(0.3) ? whole(2, 15) : null,
+    }),
+    'photo-rows': () => ({ rowHeight: whole(80, 400) }),
+    mosaic: () => ({ ...columns(), large: one(['pattern', 'likes', 'rating', 'pins']) }),
+    strip: () => ({ size: whole(60, 300) }),
+    ticker: () => ({ cardWidth: whole(160, 480) }),
+    rating: () => ({ form: one(['line', 'seal']), opens: now(0.5) }),
+  };
+  const name = one([...FLOWING, 'rating']);
+  const other = (often: number): Written => (now(often) ? { layout: { name: one(FLOWING) } } : {});
+  const of = entries(one(['reviews', 'posts', 'both'] as const), one([0, 1, 2, 3, 5, 8, 12, 20])).map(
+    (entry, index) => ({
+      ...entry,
+      ...(now(0.2) ? { text: 'Two hours went like ten minutes and nobody minded the cold. '.repeat(30) } : {}),
+      ...(now(0.2) ? { title: 'A title that goes on and on over the hill and far away into the night' } : {}),
+      ...(now(0.2)
+        ? {
+            author: {
+              name: 'Maximiliana Featherstonehaugh the Younger',
+              role: 'Keeper of the brass',
+              place: 'Upper Hill',
+            },
+          }
+        : {}),
+      ...(now(0.2) ? { reply: { text: 'Thank you for coming up the hill. '.repeat(6) } } : {}),
+      ...(now(0.2) ? { tags: ['dome', 'cold', 'saturn'] } : {}),
+      likes: index,
+      comments: 3,
+    }),
+  );
+  return {
+    of,
+    rest: { sift: { limit: one([3, 6, 12]), fewer: now(0.4) ? { phone: whole(1, 4), tablet: whole(2, 8) } : {} } },
+    shape: {
+      layout: { name, ...own[name]?.() },
+      card: some(PARTS, whole(1, PARTS.length)),
+      headAt: one(['above', 'left', 'right', 'none']),
+      head: some(['account', 'overall', 'count', 'spread'], whole(0, 4)),
+      lines: one([null, 0, 1, 2, 6]),
+      shorten: one([220, null, 40, 400]),
+      rating: one(['both', 'glyphs', 'number', 'words']),
+      date: one(['day', 'month', 'relative']),
+      picture: one(['landscape', 'square', 'portrait', 'wide', 'original']),
+      more: one(['none', 'button', 'pages']),
+      click: one(['usual', 'source', 'enlarge']),
+      frame: {
+        padding: whole(0, 80),
+        gap: whole(0, 80),
+        edge: now(0.3),
+        most: now(0.2) ? whole(200, 1400) : null,
+      },
+      actions: now(0.5)
+        ? [
+            { does: 'all' },
+            { does: 'link', text: 'Plan your night on the hill with us', url: 'https://quillmoor.example/' },
+          ]
+        : [],
+      at: { phone: { ...other(0.25), lines: now(0.2) ? whole(0, 3) : null }, tablet: other(0.2) },
+    },
+  };
+}
+
+/** Height of a widget in a page set in a font that ships, at a width of the window. */
+async function heightAt(page: Page, width: number): Promise<number> {
+  await page.setViewportSize({ width, height: 800 });
+  return page
+    .locator('gnomic-widget')
+    .evaluate((host) => host.shadowRoot?.querySelector<HTMLElement>('.g')?.offsetHeight ?? 0);
+}
+
+test('whatever a brief says, everything keeps to its place and can be read, and heights are as predicted', async ({
+  page,
+}) => {
+  test.setTimeout(300_000);
+  const next = chance(FIRST);
+  await page.route('http://fonts.test/**', (route) =>
+    route.fulfill({
+      path: `node_modules/@fontsource-variable/literata${new URL(route.request().url()).pathname}`,
+      headers: { 'Access-Control-Allow-Origin': '*' },
+    }),
+  );
+  await page.route('https://pictures.example/**', picture);
+  let close = 0;
+  for (let turn = 0; turn < MANY; turn++) {
+    const { shape, of, rest } = drawn(next);
+    const told = `${turn}: ${JSON.stringify({ ...shape, rest, entries: of.length })}`;
+    const font = ['--font=literata'];
+    const html = element(render(shape, of, font, rest));
+    await page.setViewportSize({ width: 1700, height: 900 });
+    await show(page, html);
+    for (const width of WIDTHS) {
+      expect.soft(await faults(page, width), `at ${width}, ${told}`).toEqual([]);
+      expect.soft(await cut(page), `at ${width}, ${told}`).toEqual([]);
+    }
+    await page.goto('about:blank');
+    await page.setContent(
+      `<!doctype html><html lang="en"><link rel="stylesheet" href="http://fonts.test/index.css"><style>body{margin:0;font-family:'Literata Variable'}</style>${html}`,
+    );
+    await page.evaluate(() => document.fonts.ready);
+    for (const width of [390, 1200]) {
+      const { height } = JSON.parse(render(shape, of, [...font, '--heights', `--width=${width}`], rest)) as {
+        height: number;
+      };
+      // A row of controls more or less, or a line in twenty.
+      if (Math.abs(height - (await heightAt(page, width))) <= 48 + 0.04 * height) close++;
+    }
+  }
+  expect(close / (2 * MANY), 'of the heights are as predicted').toBeGreaterThanOrEqual(0.95);
+});
