@@ -129,6 +129,7 @@ final class StyleSheets
         return array_keys(array_filter([
             'base' => true,
             'head' => ! $head->isEmpty(),
+            'aside' => $plan->shape->headIsAside(),
             'heading' => $head->heading !== null,
             'account' => $head->account !== null,
             'figures' => $head->hasFigures(),
