@@ -3,7 +3,12 @@ import { Bench } from '../../resources/studio/bench/bench.svelte';
 import { notices } from '../../resources/studio/parts/notices.svelte';
 import { asked, askedFor, interfaceAnswers } from './interface';
 
-const brief = { version: 2, gather: { sources: null }, sift: { limit: 10, pins: [], hidden: ['e9'] } };
+const brief = {
+  version: 3,
+  gather: { sources: null },
+  sift: { limit: 10, pins: [], hidden: ['e9'] },
+  shape: { layout: { name: 'grid', across: 3, last: 'whole' } },
+};
 const edition = (number: number): object => ({ number, brief, createdAt: '2026-11-20T12:00:00Z' });
 const widget = { key: 'dome4visit', name: 'Dome', brief, edition: edition(1), publishing: false };
 const answers = {
@@ -43,6 +48,13 @@ describe('changes', () => {
     expect(bench.changes).toBe(2);
     setLimit(10);
     expect(bench.changes).toBe(1);
+  });
+
+  test('to another layout are one, however many settings come with it', () => {
+    bench.change((changed) => (changed.shape.layout = { name: 'masonry', across: 4, cardWidth: 200 } as never));
+    expect(bench.changes).toBe(1);
+    bench.change((changed) => (changed.shape.layout = { name: 'grid', across: 4, last: 'centred' } as never));
+    expect(bench.changes).toBe(2);
   });
 
   test('go back one by one, to the beginning and no further', () => {

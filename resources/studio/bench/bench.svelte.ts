@@ -245,14 +245,15 @@ export class Bench implements Holder {
   }
 }
 
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Another layout, with its own settings, is one. */
 function countDifferences(one: unknown, two: unknown): number {
-  if (one && two && typeof one === 'object' && typeof two === 'object' && !Array.isArray(one) && !Array.isArray(two)) {
+  if (isObject(one) && isObject(two)) {
+    if (one['name'] !== two['name']) return 1;
     const names = new Set([...Object.keys(one), ...Object.keys(two)]);
-    return [...names].reduce(
-      (sum, name) =>
-        sum + countDifferences((one as Record<string, unknown>)[name], (two as Record<string, unknown>)[name]),
-      0,
-    );
+    return [...names].reduce((sum, name) => sum + countDifferences(one[name], two[name]), 0);
   }
   return JSON.stringify(one) === JSON.stringify(two) ? 0 : 1;
 }

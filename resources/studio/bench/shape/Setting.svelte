@@ -78,7 +78,7 @@
     value={value === null || value === undefined ? '' : String(value)}
     onchange={(event) => onchange(event.currentTarget.value === '' ? null : Number(event.currentTarget.value))}
   >
-    {#if isNullable(schema)}<option value="">{name ? 'as it fits' : words.none}</option>{/if}
+    {#if isNullable(schema)}<option value="">{name ? 'any' : words.none}</option>{/if}
     {#each { length: (schema.maximum ?? 0) - (schema.minimum ?? 0) + 1 }, index}
       {@const number = (schema.minimum ?? 0) + index}
       <option value={String(number)}>{number}</option>
