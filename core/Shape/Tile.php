@@ -20,6 +20,8 @@ final readonly class Tile
     /** Width by height. */
     public float $ratio;
 
+    public bool $isPictured;
+
     /**
      * @param  float|null  $ratio  width by height of its first picture; null where it has none
      * @param  Closure(float): float  $height  of its card at a width, both in CSS pixels
@@ -33,6 +35,7 @@ final readonly class Tile
         public float $stars = 0,
         public bool $isPinned = false,
     ) {
+        $this->isPictured = $ratio !== null;
         $this->ratio = $ratio === null ? self::OF_WORDS : max(self::LEAST, min(self::MOST, $ratio));
     }
 

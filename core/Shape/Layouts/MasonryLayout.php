@@ -111,8 +111,21 @@ final readonly class MasonryLayout extends Layout
             count($tiles),
             array_values($areas),
             self::between($lines),
-            self::between(self::ends($areas, array_map(fn (Tile $tile): float => $tile->heightAt($narrow->column($columns)), $tiles))),
+            $this->narrow($areas, $narrow->column($columns), $tiles),
         );
+    }
+
+    /**
+     * Words take more room where it is narrower, and make it themselves; pictures take less.
+     *
+     * @param  array<int, Area>  $areas  in the order of their cards
+     * @param  list<Tile>  $tiles
+     * @return list<float>|null
+     */
+    private function narrow(array $areas, float $width, array $tiles): ?array
+    {
+        return array_filter($tiles, fn (Tile $tile): bool => $tile->isPictured) === [] ? null
+            : self::between(self::ends($areas, array_map(fn (Tile $tile): float => $tile->heightAt($width), $tiles)));
     }
 
     /**

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\core\Shape;
 
+use Gnomic\Json\Members;
+use Gnomic\Shape\Frame;
+use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Packing\Balanced;
 use Gnomic\Shape\Packing\PhotoRows;
 use Gnomic\Shape\Packing\Tiles;
+use Gnomic\Shape\Space;
+use Gnomic\Shape\Tile;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -36,6 +41,24 @@ final class PackingTest extends TestCase
             }
             self::assertSame(0, $stacks[0][0], 'the first card begins the first column');
         }
+    }
+
+    public function test_rows_of_masonry_are_lower_where_its_pictures_are(): void
+    {
+        $frame = new Frame;
+        [$wide, $narrow] = [Space::at(1300, $frame), Space::at(1100, $frame)];
+        $masonry = Layouts::named('masonry')::of(Members::of(['across' => 3, 'cardWidth' => 280, 'fixed' => []], '/shape/layout'));
+        $of = fn (?float $ratio): array => array_map(
+            fn (int $at): Tile => new Tile($ratio, fn (float $width): float => 60 + 10 * ($at % 4) + ($ratio === null ? 0 : $width / $ratio)),
+            range(1, 9),
+        );
+        self::assertNull($masonry->arranged($wide, $narrow, $of(null))->narrow, 'words make their own room');
+        $stands = $masonry->arranged($wide, $narrow, $of(1.5));
+        self::assertSameSize($stands->rows ?? [], $stands->narrow ?? []);
+        $less = ($wide->column(3) - $narrow->column(3)) / 1.5;
+        // Three pictures below one another in each column.
+        self::assertEqualsWithDelta(array_sum($stands->rows ?? []) - 3 * $less, array_sum($stands->narrow ?? []), 25.0);
+        self::assertLessThan(array_sum($stands->rows ?? []), array_sum($stands->narrow ?? []));
     }
 
     public function test_tiles_fill_every_row_and_none_lies_on_another(): void
