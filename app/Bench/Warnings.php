@@ -50,6 +50,7 @@ final readonly class Warnings
             $this->tooFast($brief),
             $this->withoutPictures($tried->content),
             $this->notReadOn($tried->content),
+            $this->leadsNowhere($brief),
             $this->unknownSources($brief, $sieve),
             $this->unknownWidgets($site, $brief),
             $this->pinsNotShown($site, $brief, $sieve),
@@ -142,6 +143,17 @@ final readonly class Warnings
                 'text' => 'Enlarge what is clicked',
                 'brief' => $brief->with(shape: $brief->shape->with(['click' => 'enlarge']))->toArray(),
             ]],
+        ];
+    }
+
+    /** @return array{key: string, text: string}|null */
+    private function leadsNowhere(Brief $brief): ?array
+    {
+        $shape = $brief->shape;
+
+        return $shape->click !== Click::Address || $shape->address !== null || $shape->addresses !== [] ? null : [
+            'key' => 'layout',
+            'text' => 'A click opens an address of yours, and there is none yet. Write it below, or choose another click.',
         ];
     }
 

@@ -54,7 +54,7 @@ final readonly class Head
         string $all,
         int $collected = 0,
     ): self {
-        $isFigure = $shape->layout->most() === 0;
+        $isFigure = $shape->layout::most() === 0;
         $in = fn (string $part): bool => ($shape->headAt !== 'none' || $isFigure) && in_array($part, $shape->head, true);
         $figures = fn (string $part): bool => $in($part) && $overall->count > 0;
         $account = $in('account') ? ($accounts[0] ?? null) : null;

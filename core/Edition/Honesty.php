@@ -38,7 +38,7 @@ final class Honesty
      */
     public static function choices(Brief $brief, SiteContext $site, Selection $selection): array
     {
-        if ($brief->shape->layout->most() === 0) {
+        if ($brief->shape->layout::most() === 0) {
             return []; // figures alone are over everything
         }
         $wanted = $brief->criteria;

@@ -81,17 +81,20 @@ final readonly class Plan
         bool $hasFurther = false,
     ): self {
         $shape = $brief->shape;
-        $most = $shape->layout->most();
+        $most = $shape->layout::most();
         $shown = $most === null ? $shown : array_slice($shown, 0, $most);
+        $own = array_intersect_key($pages, array_flip(FromSources::named($brief->criteria) ?? array_keys($pages)));
+        $head = Head::of($shape, $overall, $zone, $words, $accounts, $pictures, $own, $all, $collected);
+        // What says nothing takes no room beside the cards.
+        $shape = $head->isEmpty() && $shape->headIsAside() ? $shape->with(['headAt' => 'above']) : $shape;
         $cards = (new Cards($brief, $site, $pages, $zone, $words, $pictures))->of($shown);
         $heights = new CardHeights($cards, $shape, $font);
-        $own = array_intersect_key($pages, array_flip(FromSources::named($brief->criteria) ?? array_keys($pages)));
 
         return new self(
             $shape,
             $words,
             $cards,
-            Head::of($shape, $overall, $zone, $words, $accounts, $pictures, $own, $all, $collected),
+            $head,
             $honest,
             Ranges::of($shape, $brief->criteria->limits, $cards, $heights),
             $heights,
@@ -272,6 +275,6 @@ final readonly class Plan
     /** Whether visitors see nothing at all of it. */
     public function isNothing(): bool
     {
-        return $this->shape->empty === null && ($this->layout()->most() === 0 ? ! $this->head->hasFigures() : $this->cards === []);
+        return $this->shape->empty === null && ($this->layout()::most() === 0 ? ! $this->head->hasFigures() : $this->cards === []);
     }
 }

@@ -53,7 +53,7 @@ final readonly class PlannedHeight
             return CardHeight::EM * $own;
         }
         $space = $plan->shape->space($width);
-        if ($range->layout->most() === 0) {
+        if ($range->layout::most() === 0) {
             return CardHeight::EM * (self::PADDING + $this->rating(($width - 2 * $space->side) / CardHeight::EM));
         }
         $inner = $space->inner / CardHeight::EM;

@@ -82,7 +82,7 @@ final class Ranges
         $layout = $shape->layoutAt(WidthClass::at($width));
         $space = $shape->space($width);
 
-        $most = min($shown, $limits->at($width), $layout->most() ?? $shown);
+        $most = min($shown, $limits->at($width), $layout::most() ?? $shown);
 
         // More columns than cards change nothing.
         return [min($layout->acrossAt($space), max(1, $shown)), $layout->cardsAt($space, $most)];

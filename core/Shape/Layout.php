@@ -39,6 +39,18 @@ abstract readonly class Layout
         return true;
     }
 
+    /** Whether further entries can come into it. */
+    public static function grows(): bool
+    {
+        return static::most() === null;
+    }
+
+    /** Whether it takes room where the code stands, which can be measured out. */
+    public static function hasRoom(): bool
+    {
+        return true;
+    }
+
     /** Whether it is all pictures where there are any: words are kept for the enlarged view. */
     public static function isOfPictures(): bool
     {
@@ -64,7 +76,7 @@ abstract readonly class Layout
     }
 
     /** Entries beyond this are of no use to it; null: it takes any number. */
-    public function most(): ?int
+    public static function most(): ?int
     {
         return null;
     }

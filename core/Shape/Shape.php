@@ -77,7 +77,7 @@ final readonly class Shape
     /** Of links to sources, as https://html.spec.whatwg.org/multipage/links.html#linkTypes has them. */
     public string $rel;
 
-    /** Of MORE. */
+    /** Of MORE; "none" where nothing can come into the layout. */
     public string $more;
 
     public Frame $frame;
@@ -126,7 +126,7 @@ final readonly class Shape
         $this->addresses = array_filter($addresses);
         $this->newTab = $shape->boolOr('newTab', true);
         $this->rel = $shape->string('rel');
-        $this->more = $shape->string('more');
+        $this->more = $this->layout::grows() ? $shape->string('more') : 'none';
         $this->frame = Frame::read($shape->object('frame'), $this->layout->usualGap());
         $at = $shape->object('at');
         $this->at = ['phone' => Other::read($at->object('phone')), 'tablet' => Other::read($at->object('tablet'))];
@@ -250,7 +250,8 @@ final readonly class Shape
     /** Whether the head stands beside the cards, wherever there is room for that. */
     public function headIsAside(): bool
     {
-        return in_array($this->headAt, ['left', 'right'], true) && ($this->frame->most ?? Space::ASIDE_FROM) >= Space::ASIDE_FROM;
+        return $this->layout::flows() && in_array($this->headAt, ['left', 'right'], true)
+            && ($this->frame->most ?? Space::ASIDE_FROM) >= Space::ASIDE_FROM;
     }
 
     /** The room that cards have in a widget of a width in CSS pixels. */

@@ -215,6 +215,8 @@ final class InterfaceTest extends TestCase
         $still = $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.1');
         self::assertStringContainsString('cannot be read on', $still['text']);
         self::assertSame('enlarge', $still['repairs'][0]['brief']['shape']['click']);
+        $nowhere = ['version' => 3, 'shape' => ['click' => 'address']];
+        self::assertStringContainsString('there is none yet', $this->ask('post', '/proof', ['brief' => $nowhere])->json('warnings.0.text'));
         $layouts = $this->ask('post', '/layouts', ['brief' => $brief])->assertOk()->json('layouts');
         self::assertSame(array_map(fn (string $layout): string => $layout::name(), Layouts::ALL), array_column($layouts, 'name'));
         foreach ($layouts as $layout) {

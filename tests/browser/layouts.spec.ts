@@ -162,6 +162,26 @@ test('a bounded width is kept, in the middle, and a head stands beside cards whe
       expect(head.right < view.left, `${name}: the head is aside`).toBe(isAside);
       if (name === 'mosaic') expect(Math.abs(item.width - item.height), 'tiles are square').toBeLessThan(2);
     }
+  for (const shape of [
+    { layout: { name: 'grid' }, heading: null, head: [] },
+    { layout: { name: 'mosaic' }, heading: null, head: ['overall'] },
+    { layout: { name: 'rating' } },
+  ]) {
+    await show(
+      page,
+      element(
+        render(
+          { ...shape, headAt: 'left' },
+          entries('posts', 9).map((one) => ({ ...one, rating: shape.head ? null : { value: 4, best: 5, worst: 1 } })),
+        ),
+      ),
+    );
+    const wide = await page
+      .locator('gnomic-widget')
+      .evaluate((host) => host.shadowRoot!.querySelector('.deck, .whole')!.getBoundingClientRect().width);
+    if (shape.layout.name === 'rating') expect(wide, 'a line of figures is no column').toBeGreaterThan(280);
+    else expect(wide, `${shape.layout.name}: no head, no room for it`).toBeGreaterThan(1300);
+  }
 });
 
 test('what is long, endless, empty, foreign or broken breaks no layout', async ({ browser }) => {

@@ -53,6 +53,9 @@ final class ChoiceController
                 'name' => $layout::name(),
                 'label' => $layout::label(),
                 'flows' => $layout::flows(),
+                'hasCards' => $layout::most() !== 0,
+                'hasRoom' => $layout::hasRoom(),
+                'grows' => $layout::grows(),
                 'settings' => (object) array_map(fn (Schema $schema): array => $schema->toArray(), $layout::settings()),
             ], Layouts::ALL),
             'looks' => array_map(

@@ -61,6 +61,16 @@ final readonly class NoticesLayout extends Layout
         return 'in a corner, another every '.Numbers::counted($this->every, 'second');
     }
 
+    public static function hasRoom(): bool
+    {
+        return false;
+    }
+
+    public static function grows(): bool
+    {
+        return false;
+    }
+
     public static function flows(): bool
     {
         return false;

@@ -69,6 +69,11 @@ final readonly class PanelLayout extends Layout
         };
     }
 
+    public static function hasRoom(): bool
+    {
+        return false;
+    }
+
     public static function flows(): bool
     {
         return false;

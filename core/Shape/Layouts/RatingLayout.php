@@ -65,7 +65,7 @@ final readonly class RatingLayout extends Layout
         return $this->opens;
     }
 
-    public function most(): int
+    public static function most(): int
     {
         return 0;
     }

@@ -42,7 +42,7 @@ final readonly class SingleLayout extends Layout
         return 'the first of them alone, set large';
     }
 
-    public function most(): int
+    public static function most(): int
     {
         return 1;
     }

@@ -17,6 +17,7 @@ use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Shape\Columns;
 use Gnomic\Shape\Frame;
+use Gnomic\Shape\Shape;
 use Gnomic\Shape\Shortening;
 use Gnomic\Shape\Space;
 use Gnomic\Standing\Overall;
@@ -128,6 +129,15 @@ final class ShapeTest extends TestCase
             [null, null, null, null, null, null],
             [$bare->rating, $bare->title, $bare->words, $bare->name, $bare->when, $bare->where],
         );
+    }
+
+    public function test_nothing_more_is_offered_where_nothing_can_come(): void
+    {
+        foreach (['notices' => 'none', 'rating' => 'none', 'single' => 'none', 'grid' => 'pages', 'panel' => 'pages'] as $layout => $more) {
+            $shape = Shape::read(['layout' => ['name' => $layout], 'more' => 'pages']);
+            self::assertSame($more, $shape->more, $layout);
+            self::assertSame('pages', $shape->toArray()['more'], 'it is found again with another layout');
+        }
     }
 
     public function test_figures_of_nothing_are_none(): void

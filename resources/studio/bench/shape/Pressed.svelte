@@ -4,10 +4,15 @@
   import type { Bench } from '../bench.svelte';
   import Select from './Select.svelte';
 
-  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+  let { bench, brief, grows }: { bench: Bench; brief: WholeBrief; grows: boolean } = $props();
   const shape = $derived(brief.shape);
   const change = (how: (changed: WholeBrief['shape']) => void): void => bench.change((changed) => how(changed.shape));
   const id = $props.id();
+  const LINKS: (readonly [string, string])[] = [
+    ['nofollow ugc noopener', 'written by visitors, no recommendation of yours'],
+    ['nofollow noopener', 'no recommendation of yours'],
+    ['noopener', 'nothing: links like any other'],
+  ];
 </script>
 
 <div class="columns tight">
@@ -47,14 +52,22 @@
     onchange={() => change((changed) => (changed.newTab = !changed.newTab))}>Links open another tab</Choice
   >
   <Select
-    label="More entries"
-    value={shape.more}
-    options={[
-      ['none', 'none'],
-      ['button', 'by a button'],
-      ['pages', 'in numbered pages'],
-      ['scroll', 'on scrolling'],
-    ]}
-    onchange={(more) => change((changed) => (changed.more = more))}
+    label="Links to sources say of themselves"
+    value={shape.rel}
+    options={LINKS.some(([rel]) => rel === shape.rel) ? LINKS : [...LINKS, [shape.rel, shape.rel] as const]}
+    onchange={(rel) => change((changed) => (changed.rel = rel))}
   />
+  {#if grows}
+    <Select
+      label="More entries"
+      value={shape.more}
+      options={[
+        ['none', 'none'],
+        ['button', 'by a button'],
+        ['pages', 'in numbered pages'],
+        ['scroll', 'on scrolling'],
+      ]}
+      onchange={(more) => change((changed) => (changed.more = more))}
+    />
+  {/if}
 </div>

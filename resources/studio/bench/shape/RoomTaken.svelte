@@ -36,7 +36,9 @@
     options={[[null, 'as wide as its place'], ...among([400, 640, 800, 1000, 1200], frame.most)]}
     onchange={(most) => change((changed) => (changed.most = most))}
   />
-  <Choice type="checkbox" checked={frame.edge} onchange={() => change((changed) => (changed.edge = !changed.edge))}
-    >Cards from edge to edge</Choice
-  >
+  {#if hasCards}
+    <Choice type="checkbox" checked={frame.edge} onchange={() => change((changed) => (changed.edge = !changed.edge))}
+      >Cards from edge to edge</Choice
+    >
+  {/if}
 </div>

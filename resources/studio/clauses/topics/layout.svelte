@@ -20,7 +20,7 @@
   const set = (member: string, value: unknown): void =>
     change((changed) => (changed.layout = { ...changed.layout, [member]: value } as LayoutSettings));
   /** What is of no use to a layout without cards is not offered. */
-  const hasCards = $derived(shape.layout.name !== 'rating');
+  const hasCards = $derived(layout?.hasCards ?? true);
   const shows = (part: WholeBrief['shape']['card'][number]): boolean => shape.card.includes(part);
   const lengths = $derived(
     [...new Set([120, 220, 400, 800, shape.shorten ?? 220])]
@@ -33,7 +33,7 @@
       ['card', 'On each card', hasCards],
       ['said', 'How it is said', hasCards],
       ['pressed', 'What visitors can press', hasCards],
-      ['room', 'Room', true],
+      ['room', 'Room', layout?.hasRoom ?? true],
       ['phone', 'On phones', hasCards],
       ['tablet', 'On tablets', hasCards],
     ].filter(([, , isThere]) => isThere) as [string, string][],
@@ -132,7 +132,7 @@
     {/if}
   </div>
 {:else if group === 'pressed'}
-  <Pressed {bench} {brief} />
+  <Pressed {bench} {brief} grows={layout?.grows ?? true} />
 {:else if group === 'room'}
   <RoomTaken {bench} {brief} {hasCards} />
 {:else if group === 'phone' || group === 'tablet'}
