@@ -63,7 +63,7 @@ final readonly class CarouselLayout extends Layout
                 about: 'What it is moved by, beside swiping and keys.',
             ),
             'by' => ChoiceSchema::said(
-                ['page' => 'by as many cards as are seen', 'card' => 'by one card'],
+                ['page' => 'a page of cards', 'card' => 'one card'],
                 'page',
                 'How far one press moves it.',
             ),

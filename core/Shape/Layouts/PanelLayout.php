@@ -37,9 +37,9 @@ final readonly class PanelLayout extends Layout
         return [
             'form' => ChoiceSchema::said(
                 [
-                    'button' => 'a button, where the code stands',
-                    'badge' => 'a badge in a corner of the window',
-                    'tab' => 'a tab at the edge of the window',
+                    'button' => 'a button in its place',
+                    'badge' => 'a badge in a corner',
+                    'tab' => 'a tab at the edge',
                 ],
                 'button',
                 'What opens it.',
@@ -47,7 +47,7 @@ final readonly class PanelLayout extends Layout
             'side' => ChoiceSchema::said(
                 ['left' => 'at the left', 'right' => 'at the right', 'below' => 'below'],
                 'right',
-                'Side of the window; a badge below stands at the right.',
+                'Side of the window.',
             ),
             'text' => TextSchema::orNull(60, 'What it says; null: the overall rating, or "Reviews".'),
         ];

@@ -37,9 +37,9 @@ final readonly class RatingLayout extends Layout
     {
         return [
             'form' => ChoiceSchema::said(
-                ['line' => 'a line of text', 'seal' => 'a seal with figure, base and spread'],
+                ['line' => 'a line of text', 'seal' => 'a seal'],
                 'line',
-                'The rating stands as.',
+                'How the rating stands.',
             ),
             'opens' => new BooleanSchema(true, 'Whether a press opens everything.'),
         ];

@@ -9,9 +9,9 @@
   const change = (how: (changed: WholeBrief['shape']) => void): void => bench.change((changed) => how(changed.shape));
   const id = $props.id();
   const LINKS: (readonly [string, string])[] = [
-    ['nofollow ugc noopener', 'written by visitors, no recommendation of yours'],
-    ['nofollow noopener', 'no recommendation of yours'],
-    ['noopener', 'nothing: links like any other'],
+    ['nofollow ugc noopener', 'visitors wrote this'],
+    ['nofollow noopener', 'no recommendation'],
+    ['noopener', 'nothing'],
   ];
 </script>
 
@@ -52,7 +52,7 @@
     onchange={() => change((changed) => (changed.newTab = !changed.newTab))}>Links open another tab</Choice
   >
   <Select
-    label="Links to sources say of themselves"
+    label="Links tell search engines"
     value={shape.rel}
     options={LINKS.some(([rel]) => rel === shape.rel) ? LINKS : [...LINKS, [shape.rel, shape.rel] as const]}
     onchange={(rel) => change((changed) => (changed.rel = rel))}

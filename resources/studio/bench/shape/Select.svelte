@@ -29,10 +29,11 @@
 <style>
   .select {
     display: grid;
+    justify-items: start;
     gap: 2px;
   }
   select {
-    width: 210px;
+    min-width: min(210px, 100%);
     max-width: 100%;
     padding-right: 30px;
   }
