@@ -73,15 +73,16 @@ final class StyleSheets
         $layouts = $plan->layouts();
         // What moves the cards of one layout is not there where another holds.
         $css = count($layouts) === 1 ? '' : '[class*="of-"]{display:none}';
-        foreach ($layouts as $layout) {
-            $own = $this->layout($plan, $layout);
+        foreach ($layouts as $of => $layout) {
+            $own = $this->layout($plan, $layout, $of);
             $css .= count($layouts) === 1 ? $own : $this->widths->where($plan, $layout, $own);
         }
 
         return $css;
     }
 
-    private function layout(Plan $plan, Layout $layout): string
+    /** @param  string  $of  what it is called among those of the plan */
+    private function layout(Plan $plan, Layout $layout, string $of): string
     {
         $name = $layout::name();
         $shared = implode('', array_map(
@@ -92,7 +93,7 @@ final class StyleSheets
         $style = $this->file("layouts/$name/style.css");
 
         return $shared.$style.(str_contains($style, 'var(--inner') ? $this->inner($plan->shape) : '').$this->own($plan, $layout)
-            .".words{--size:{$layout->size()}em}.of-$name{display:flex}";
+            .".words{--size:{$layout->size()}em}.of-$of{display:flex}";
     }
 
     /** How wide all cards are together, where it is not just as wide as the place without its sides. */

@@ -62,19 +62,7 @@ final class WidthRules
     /** Where a layout holds, of several. */
     public function where(Plan $plan, Layout $layout, string $css): string
     {
-        $written = '';
-        $from = null;
-        foreach ([...$plan->ranges, null] as $range) {
-            $is = $range !== null && $range->layout::name() === $layout::name();
-            if ($range !== null && $is && $from === null) {
-                $from = $range->from;
-            } elseif (! $is && $from !== null) {
-                $written .= self::within($from, $range?->from, $css);
-                $from = null;
-            }
-        }
-
-        return $written;
+        return $this->each($plan, fn (Range $range): string => $range->layout == $layout ? $css : '');
     }
 
     /** A length that grows with a visitor's own letters. @param  int|float  $pixels  at their usual size */

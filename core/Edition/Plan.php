@@ -109,15 +109,22 @@ final readonly class Plan
         return $this->shape->layout;
     }
 
-    /** @return list<Layout> those that it has at some width, the usual one first */
+    /**
+     * Those that it has at some width, the usual one first.
+     *
+     * @return non-empty-array<string, Layout> by a name of each, as the same may stand there again with other settings
+     */
     public function layouts(): array
     {
         $layouts = [$this->shape->layout::name() => $this->shape->layout];
         foreach ($this->ranges as $range) {
-            $layouts[$range->layout::name()] ??= $range->layout;
+            if (! in_array($range->layout, $layouts)) {
+                $name = $range->layout::name();
+                $layouts[isset($layouts[$name]) ? $name.count($layouts) : $name] = $range->layout;
+            }
         }
 
-        return array_values($layouts);
+        return $layouts;
     }
 
     /** What stands where at a width in CSS pixels. */

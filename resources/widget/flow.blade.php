@@ -4,8 +4,8 @@
 @if ($plan->cards === [])
 <p class="none quiet">{{ $plan->shape->empty }}</p>
 @else
-@foreach ($plan->layouts() as $layout)
-@includeIf("widget::layouts.{$layout::name()}.turn", ['layout' => $layout])
+@foreach ($plan->layouts() as $of => $layout)
+@includeIf("widget::layouts.{$layout::name()}.turn", ['of' => $of, 'layout' => $layout])
 @endforeach
 @include('widget::cards')
 @endif

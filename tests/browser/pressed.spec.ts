@@ -128,6 +128,23 @@ test('where phones have another layout, each has controls and a pace of its own'
   await expect(now).toHaveText('4 of 9');
 });
 
+test('the same layout may have other settings on phones: other controls, other rows', async ({ page }) => {
+  const at = { phone: { layout: { name: 'carousel', rows: 2, controls: ['dots'] } } };
+  await show(page, one({ layout: { name: 'carousel', controls: ['arrows'] }, at }));
+  const [next, dots] = [page.getByRole('button', { name: 'Next' }), page.locator('gnomic-widget .dots:visible button')];
+  const tops = (): Promise<number> =>
+    page
+      .locator('gnomic-widget .item:visible')
+      .evaluateAll((all) => new Set(all.map((item) => Math.round(item.getBoundingClientRect().top))).size);
+  await expect(next).toBeVisible();
+  await expect(dots).toHaveCount(0);
+  expect(await tops()).toBe(1);
+  await page.setViewportSize({ width: 390, height: 800 });
+  await expect(dots).toHaveCount(4);
+  await expect(next).toBeHidden();
+  expect(await tops()).toBe(2);
+});
+
 test('a picture is enlarged: keys, places, sharing, video, and the focus comes back', async ({ page }) => {
   const posts = entries('posts', 6).map((post, index) =>
     index === 4

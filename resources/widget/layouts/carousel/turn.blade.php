@@ -1,1 +1,1 @@
-@include('widget::turn', ['of' => 'carousel', 'controls' => $layout->controls, 'seconds' => $layout->autoplay, 'step' => $layout->byCard ? 'card' : 'page', 'chance' => false])
+@include('widget::turn', ['controls' => $layout->controls, 'seconds' => $layout->autoplay, 'step' => $layout->byCard ? 'card' : 'page', 'chance' => false])
