@@ -98,7 +98,10 @@ final class RangesTest extends TestCase
         self::assertSame(['carousel', 'grid', 'grid'], array_map(fn (int $width): string => $plan->at($width)->layout::name(), [400, 700, 1200]));
         self::assertSame([['name'], []], [$plan->at(400)->without, $plan->at(700)->without]);
         self::assertSame([2, 4], [$plan->at(400)->lines, $plan->at(1200)->lines]);
-        self::assertSame(['grid', 'carousel'], array_map(fn ($layout): string => $layout::name(), $plan->layouts()));
+        self::assertSame(['grid' => 'grid', 'carousel' => 'carousel'], array_map(fn ($layout): string => $layout::name(), $plan->layouts()));
+        $twice = self::plan(['layout' => ['name' => 'grid'], 'at' => ['phone' => ['layout' => ['name' => 'grid', 'rows' => 2]]]]);
+        self::assertSame(['grid' => 'grid', 'grid1' => 'grid'], array_map(fn ($layout): string => $layout::name(), $twice->layouts()));
+        self::assertSame([2, 12], [$twice->at(400)->arrangement->cards, $twice->at(1200)->arrangement->cards]);
     }
 
     public function test_a_fixed_height_depends_on_nothing_that_people_wrote(): void
