@@ -18,7 +18,6 @@ final class Differences
         'rating' => 'how ratings are shown',
         'date' => 'how dates are shown',
         'picture' => 'the shape of pictures',
-        'headAt' => 'where the head stands',
         'heading' => 'the heading',
         'line' => 'the line under the heading',
         'actions' => 'what visitors can do from the head',
@@ -33,6 +32,12 @@ final class Differences
         'empty' => 'what is said where there is nothing',
         'markup' => 'data for search engines',
         'honest' => 'the line that it is a selection',
+    ];
+
+    /** Parts that a phrase speaks of, by its key, but not of all that they are. */
+    private const SPOKEN = [
+        'layout' => ['layout' => 'the settings of the layout'],
+        'head' => ['head' => 'what the head shows', 'headAt' => 'where the head stands'],
     ];
 
     /** @return list<string> each a sentence without its point: '"four stars and up" became "three stars and up"' */
@@ -52,7 +57,9 @@ final class Differences
             $told = $said === null ? $told : [...$told, $said];
         }
         $parts = [];
-        foreach (self::PARTS as $member => $name) {
+        $same = fn (string $key): bool => ($old[$key] ?? null) === ($new[$key] ?? null);
+        $unsaid = array_merge(self::PARTS, ...array_values(array_filter(self::SPOKEN, $same, ARRAY_FILTER_USE_KEY)));
+        foreach ($unsaid as $member => $name) {
             if ($before->shape->toArray()[$member] !== $after->shape->toArray()[$member]) {
                 $parts[] = $name;
             }

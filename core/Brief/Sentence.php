@@ -132,6 +132,11 @@ final class Sentence
 
     private static function head(Shape $shape): ?string
     {
+        // Figures that are all there is stand nowhere beside cards.
+        $isFigures = $shape->layout::most() === 0;
+        if ($shape->headAt === 'none' && ! $isFigures) {
+            return null;
+        }
         $names = ['overall' => 'the overall rating', 'count' => 'the number of ratings', 'spread' => 'their spread'];
         $parts = [];
         foreach ($names as $part => $name) {
@@ -140,10 +145,14 @@ final class Sentence
             }
         }
 
-        return match (count($parts)) {
-            0 => null,
-            3 => 'with the overall figures above',
-            default => 'with '.Numbers::listed($parts).' above',
+        $parts = count($parts) === count($names) ? ['the overall figures'] : $parts;
+        $parts = in_array('account', $shape->head, true) ? ['the account', ...$parts] : $parts;
+        $where = match (true) {
+            $isFigures => '',
+            $shape->headIsAside() => " at the $shape->headAt",
+            default => ' above',
         };
+
+        return $parts === [] ? null : 'with '.Numbers::listed($parts).$where;
     }
 }
