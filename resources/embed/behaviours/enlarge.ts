@@ -112,9 +112,8 @@ async function share({ dialog, items, at }: View, key: string): Promise<void> {
   const url = `${location.href.split('#')[0]}#gnomic=${key}.${items[at]?.dataset['e']}`;
   try {
     if (navigator.share) return await navigator.share({ url });
-    // Pages without TLS have no such clipboard.
-    if (navigator.clipboard) await navigator.clipboard.writeText(url);
-    else byHand(dialog, url);
+    // Pages without TLS have no such clipboard, and frames may not use it.
+    await (navigator.clipboard?.writeText(url) ?? Promise.reject(new Error())).catch(() => byHand(dialog, url));
     dialog.querySelector('.at')!.textContent = dialog.dataset['said'] ?? '';
   } catch {
     // Whoever turned away from the sheet wanted no more.
