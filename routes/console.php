@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Editions\NewDay;
 use App\Editions\Pointers;
+use App\Grounds\Grounds;
 use App\Host\ClockJumps;
 use App\Imports\BrokenOff;
 use App\Outbox\Outbox;
@@ -21,4 +22,5 @@ Schedule::call(fn (): int => FetchPictures::sweep())->name('pictures')->everyMin
 Schedule::call(fn (ClockJumps $jumps): int => $jumps->mend())->name('clock')->everyMinute();
 Schedule::call(fn (NewDay $day): int => $day->turn())->name('new day')->everyMinute()->withoutOverlapping(2);
 Schedule::call(fn (Removal $removal): int => $removal->forget())->name('removed sources')->hourly()->withoutOverlapping(10);
+Schedule::call(fn (Grounds $grounds): int => $grounds->refresh())->name('pages to proof on')->hourly()->withoutOverlapping(30);
 Schedule::call(fn (BrokenOff $imports): int => $imports->mend())->name('broken imports')->everyTenSeconds()->withoutOverlapping(1);

@@ -57,15 +57,16 @@ final readonly class Proof
             'across' => array_map(
                 fn (int $width): array => [
                     'width' => $width,
-                    'across' => $plan->at($width)->arrangement->columns,
-                    'cards' => $plan->at($width)->arrangement->cards,
-                    'rows' => $plan->rowsAt($width),
+                    'across' => $plan->at($plan->unscaled($width))->arrangement->columns,
+                    'cards' => $plan->at($plan->unscaled($width))->arrangement->cards,
+                    'rows' => $plan->rowsAt($plan->unscaled($width)),
                     'height' => (int) ceil($height->at($width)),
-                    'why' => $plan->why($width),
+                    'why' => $plan->why($plan->unscaled($width)),
                 ],
                 $widths,
             ),
             'figures' => self::figures($content->overall) + $sieve->tally()->lacking(),
+            'dress' => DressAccount::of($content, $this->contents->undressed($site, $brief)),
             'isNothing' => $plan->isNothing(),
             'room' => $room->length(),
             'moreRoom' => $this->moreRoom($site, $key, $content, $room),
@@ -113,9 +114,12 @@ final readonly class Proof
             return null;
         }
 
-        return $out->shape->toArray() === $content->brief->shape->toArray()
+        // Looks have room of their own within and around cards.
+        $isSame = fn (string $part): bool => $out->toArray()[$part] === $content->brief->toArray()[$part];
+
+        return $isSame('shape') && $isSame('dress')
             ? 0
-            : $room->moreThan(Room::of((new PlannedHeight($content->as($out)->plan()))->at(...)));
+            : $room->moreThan(Room::of((new PlannedHeight($this->contents->dressed($site, $content->as($out))->plan()))->at(...)));
     }
 
     /** @return array<string, mixed> */

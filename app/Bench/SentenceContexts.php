@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Channels\Channels;
-use App\Editions\LookFiles;
+use App\Editions\SiteLooks;
 use App\Models\Site;
 use App\Sift\SiteContexts;
 use Gnomic\Brief\Brief;
@@ -17,7 +17,7 @@ use Gnomic\Tend\Cadence;
 /** What a brief's sentence tells of the site around it. */
 final readonly class SentenceContexts
 {
-    public function __construct(private Channels $channels, private LookFiles $looks)
+    public function __construct(private Channels $channels, private SiteLooks $looks)
     {
     }
 
@@ -32,7 +32,7 @@ final readonly class SentenceContexts
         $used = $gather->has('sources') ? $sources->whereIn('key', $gather->strings('sources')) : $sources;
         $cadences = $used->map(fn ($source): string => Cadence::spoken($source->cadence))->unique()->values()->all();
 
-        return new SentenceContext($this->site($site, $brief->criteria), array_values($cadences), $this->looks->all()->names());
+        return new SentenceContext($this->site($site, $brief->criteria), array_values($cadences), $this->looks->of($site)->names());
     }
 
     public function site(Site $site, Criteria $wanted): SiteContext

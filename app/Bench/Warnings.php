@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Editions\Content;
-use App\Editions\LookFiles;
+use App\Editions\SiteLooks;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Widget;
@@ -35,7 +35,7 @@ final readonly class Warnings
 
     private const COMFORTABLE = 5;
 
-    public function __construct(private Repairs $repairs, private LookFiles $looks)
+    public function __construct(private Repairs $repairs, private SiteLooks $looks)
     {
     }
 
@@ -54,7 +54,7 @@ final readonly class Warnings
             $this->unknownSources($brief, $sieve),
             $this->unknownWidgets($site, $brief),
             $this->pinsNotShown($site, $brief, $sieve),
-            $this->unknownLook($brief),
+            $this->unknownLook($site, $brief),
             $this->noRoomForPages($site, $brief, $sieve),
         ]));
 
@@ -195,13 +195,16 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function unknownLook(Brief $brief): ?array
+    private function unknownLook(Site $site, Brief $brief): ?array
     {
-        $looks = $this->looks->all();
+        $looks = $this->looks->of($site);
 
-        return $looks->has($brief->look)
+        return $looks->has($brief->dress->look)
             ? null
-            : ['key' => 'dress', 'text' => "There is no look \"$brief->look\" here. {$looks->named($brief->look)->name} stands in."];
+            : [
+                'key' => 'dress',
+                'text' => "There is no look \"{$brief->dress->look}\" here. {$looks->named($brief->dress->look)->name} stands in.",
+            ];
     }
 
     /** @return array{key: string, text: string}|null */

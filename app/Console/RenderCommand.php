@@ -12,8 +12,9 @@ use App\Editions\Further;
 use App\Editions\LookFiles;
 use App\Editions\Made;
 use App\Editions\Renderer;
+use App\Editions\SiteLooks;
 use Gnomic\Brief\Brief;
-use Gnomic\Dress\Look;
+use Gnomic\Dress\Dressed;
 use Gnomic\Edition\Card;
 use Gnomic\Edition\EverythingPages;
 use Gnomic\Edition\Honesty;
@@ -60,16 +61,16 @@ final class RenderCommand extends Command
                 throw new InvalidArgumentException('--width is a number of CSS pixels, such as 1024.');
             }
             $site = $this->siteContext();
-            $words = $catalogues->of(strtolower(strtok((string) $site->language, '-') ?: ''));
-            if (! $looks->all()->has($brief->look)) {
+            $words = $catalogues->spoken(strtolower(strtok((string) $site->language, '-') ?: ''), $brief->dress->words);
+            if (! $looks->all()->has($brief->dress->look)) {
                 throw new InvalidArgumentException(
-                    "There is no look \"$brief->look\". There are: "
+                    "There is no look \"{$brief->dress->look}\". There are: "
                         .implode(', ', array_keys($looks->all()->names()))
                         .'.',
                 );
             }
             $name = $brief->shape->heading ?? 'Reviews';
-            $look = $looks->all()->named($brief->look);
+            $look = SiteLooks::on($looks->all(), $brief);
             $font = Font::tryFrom($this->chosen('font')) ?? throw new InvalidArgumentException(
                 '--font is one of '.implode(', ', array_column(Font::cases(), 'value')).'.',
             );
@@ -94,8 +95,15 @@ final class RenderCommand extends Command
     }
 
     /** @param  list<Entry>  $entries */
-    private function made(Brief $brief, SiteContext $site, array $entries, Catalogue $words, Look $look, string $frame, Font $font): Made
-    {
+    private function made(
+        Brief $brief,
+        SiteContext $site,
+        array $entries,
+        Catalogue $words,
+        Dressed $look,
+        string $frame,
+        Font $font,
+    ): Made {
         $sifted = new SiftedEntries($brief->criteria, $entries, $site);
         $choices = $brief->shape->honest ? Honesty::choices($brief, $site, $sifted->sifting->selection()) : [];
         $everything = Honesty::everything($brief);
@@ -140,7 +148,7 @@ final class RenderCommand extends Command
 
         return json_encode([
             'width' => $width,
-            'columns' => $plan->at($width)->arrangement->columns,
+            'columns' => $plan->at($plan->unscaled($width))->arrangement->columns,
             'height' => round($height->at($width), 1),
             'room' => Room::of($height->at(...))->length(),
             'cards' => $cards,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use Gnomic\Dress\Scheme;
 use Gnomic\Edition\Plan;
 
 /** The scripts that bring parts of a widget to life: each a file of its own, named by its content, and fetched where it is needed. */
@@ -18,12 +19,14 @@ final class Behaviours
     }
 
     /** @return list<string> files of those that a plan needs at once; each host serves its own */
-    public function of(Plan $plan): array
+    public function of(Plan $plan, Scheme $scheme): array
     {
         $names = array_map(fn ($layout): string => $layout::name(), $plan->cards === [] ? [] : $plan->layouts());
         $names[] = $plan->shape->more === 'none' ? '' : 'more';
         $names[] = $plan->opensOver() ? 'popovers' : '';
         $names[] = $plan->shape->date === 'relative' ? 'ago' : '';
+
+        $names[] = $scheme === Scheme::Page ? 'scheme' : '';
 
         return array_values(array_unique(array_filter(array_map($this->file(...), $names))));
     }

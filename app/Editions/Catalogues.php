@@ -24,6 +24,19 @@ final class Catalogues
         return $this->all()[$language] ?? $this->all()[self::USUAL];
     }
 
+    /**
+     * With words of a widget's own, and else of its site's.
+     *
+     * @param  list<array{key: string, language: string|null, says: string}>  $ofWidget
+     * @param  list<array{key: string, language: string|null, says: string}>  $ofSite
+     */
+    public function spoken(string $language, array $ofWidget, array $ofSite = []): Catalogue
+    {
+        $catalogue = $this->of($language);
+
+        return $ofSite === [] && $ofWidget === [] ? $catalogue : $catalogue->instead([...$ofSite, ...$ofWidget]);
+    }
+
     /** @return array<string, Catalogue> by language */
     public function all(): array
     {

@@ -6,8 +6,9 @@ namespace App\Editions;
 
 use DateTimeZone;
 use Gnomic\Brief\Brief;
-use Gnomic\Dress\Look;
+use Gnomic\Dress\Dressed;
 use Gnomic\Edition\Account;
+use Gnomic\Edition\CardBox;
 use Gnomic\Edition\Cards;
 use Gnomic\Edition\Honesty;
 use Gnomic\Edition\Plan;
@@ -48,7 +49,7 @@ final readonly class Content
         public Overall $overall,
         public DateTimeZone $zone,
         public Catalogue $words,
-        public Look $look,
+        public Dressed $look,
         public array $pages = [],
         public array $pictures = [],
         public array $choices = [],
@@ -65,7 +66,7 @@ final readonly class Content
     public function plan(string $all = ''): Plan
     {
         return Plan::of(
-            $this->brief,
+            $this->brief->with(shape: $this->brief->shape->spaced($this->look->tokens->gap)),
             $this->site,
             $this->shown,
             $this->overall,
@@ -79,6 +80,7 @@ final readonly class Content
             $this->font,
             $this->collected,
             $this->pages() !== [],
+            CardBox::of($this->look->tokens),
         );
     }
 
@@ -110,6 +112,12 @@ final readonly class Content
     public function as(Brief $brief): self
     {
         return new self(...['brief' => $brief] + get_object_vars($this));
+    }
+
+    /** The same in another look. */
+    public function in(Dressed $look): self
+    {
+        return new self(...['look' => $look] + get_object_vars($this));
     }
 
     /**
@@ -160,7 +168,7 @@ final readonly class Content
             'pictures' => array_map(get_object_vars(...), $this->pictures),
             'zone' => $this->zone->getName(),
             'words' => $this->words->digest(),
-            'look' => $this->look->tokens,
+            'look' => $this->look->inputs(),
             'choices' => array_map(fn (Flattery $choice): string => $choice->value, $this->choices),
             'offered' => $this->offered,
         ];

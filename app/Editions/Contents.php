@@ -11,6 +11,7 @@ use App\Models\Site;
 use App\Pictures\Pictures;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
+use Gnomic\Dress\Look;
 use Gnomic\Edition\Account;
 use Gnomic\Entry\Entry;
 use Gnomic\Sift\Clauses\FromSources;
@@ -23,7 +24,7 @@ final readonly class Contents
         private Pictures $pictures,
         private AccountProfiles $profiles,
         private Catalogues $catalogues,
-        private LookFiles $looks,
+        private SiteLooks $looks,
     ) {
     }
 
@@ -51,7 +52,8 @@ final readonly class Contents
         $faces = array_values(array_filter(array_map(fn (Account $account): ?string => $account->picture, $accounts)));
         $pictures = $this->pictures->at($site, [...self::addresses(array_values($entries)), ...$faces]);
         $pages = $this->channels->pages($site);
-        $contents = [];
+        $looks = $this->looks->of($site);
+        $contents = $dressed = [];
         foreach ($wanted as $one) {
             $shown = self::named($entries, $one->refs);
             $further = self::named($entries, $one->further);
@@ -62,8 +64,8 @@ final readonly class Contents
                 $shown,
                 $one->sieve->tally()->overall(),
                 $site->zone(),
-                $this->catalogues->of($one->language),
-                $this->looks->all()->named($one->brief->look),
+                $this->catalogues->spoken($one->language, $one->brief->dress->words, $site->words ?? []),
+                $dressed[json_encode($one->brief->dress->toArray(), JSON_THROW_ON_ERROR)] ??= SiteLooks::on($looks, $one->brief),
                 $pages,
                 array_intersect_key($pictures, array_flip([...self::addresses([...$shown, ...$further]), ...$faces])),
                 $one->choices,
@@ -76,6 +78,18 @@ final readonly class Contents
         }
 
         return $contents;
+    }
+
+    /** The look of a brief as the owner has it, with nothing mended. */
+    public function undressed(Site $site, Brief $brief): Look
+    {
+        return $brief->dress->on($this->looks->of($site)->named($brief->dress->look));
+    }
+
+    /** In the look of its own brief. */
+    public function dressed(Site $site, Content $content): Content
+    {
+        return $content->in($this->looks->dressed($site, $content->brief));
     }
 
     /**
@@ -91,8 +105,8 @@ final readonly class Contents
             'brief' => $brief->toArray()['shape'],
             'head' => $brief->shape->head === [] ? null : get_object_vars($sieve->tally()->overall()),
             'zone' => $site->zone()->getName(),
-            'words' => $this->catalogues->of($language)->digest(),
-            'look' => $this->looks->all()->named($brief->look)->tokens,
+            'words' => $this->catalogues->spoken($language, $brief->dress->words, $site->words ?? [])->digest(),
+            'look' => $this->looks->dressed($site, $brief)->inputs(),
             'pages' => array_map(get_object_vars(...), $this->channels->pages($site)),
             'profiles' => $site->sources()->whereNotNull('profile')->pluck('profile', 'key')->all(),
             'pictures' => $showsPictures

@@ -84,7 +84,7 @@ final class Renderer
         return $this->tight('widget::fragment', ['count' => self::count($plan, $pages)] + $this->parts($plan) + [
             'template' => 'widget::layouts.'.$plan->leading()::name().'.template',
             'styles' => $this->styles->of($plan, $content->look),
-            'with' => $this->behaviours->of($plan),
+            'with' => $this->behaviours->of($plan, $content->look->scheme),
             'enlarged' => $large === null ? null : ['script' => $large, 'page' => "$at/large.html"],
             'more' => $pages === [] ? null : ['from' => "$at/", 'pages' => count($pages)],
             'markup' => $content->brief->shape->markup ? $this->markup($content, $plan) : null,
@@ -183,7 +183,7 @@ final class Renderer
             return null;
         }
         $of = array_intersect_key($content->inputs(), array_flip(Content::OF_ENTRIES));
-        $whole = [$this->templates(), $this->host, $content->brief->toArray()['shape'], $content->brief->look, $of];
+        $whole = [$this->templates(), $this->host, $content->brief->toArray()['shape'], $of];
 
         return substr(hash('sha256', json_encode($whole, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)), 0, 16);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use Gnomic\Dress\Look;
+use Gnomic\Dress\Dressed;
 use Gnomic\Edition\Card;
 use Gnomic\Edition\Plan;
 use Gnomic\Shape\Fields;
@@ -26,12 +26,16 @@ final class StyleSheets
     {
     }
 
-    public function of(Plan $plan, Look $look): string
+    public function of(Plan $plan, Dressed $look): string
     {
-        $parts = array_map(fn (string $part): string => $this->file("parts/$part.css"), $this->parts($plan));
+        $parts = array_map(
+            fn (string $part): string => $this->file("parts/$part.css"),
+            [...$this->parts($plan, $look), ...($plan->cards === [] ? [] : LookRules::parts($look))],
+        );
 
-        return '.g{'.$look->properties().$this->properties($plan).'}'.implode('', $parts).$this->layouts($plan)
-            .$this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan);
+        return LookRules::of($look, '.g').'.g{'.$this->properties($plan).'}'.implode('', $parts).LookRules::size($look->tokens)
+            .$this->layouts($plan, $look).$this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan)
+            .($look->css === '' ? '' : ".box{overflow:clip;overflow-clip-margin:4px}$look->css");
     }
 
     /** Of a page of further cards. @param  string  $page  its class */
@@ -43,11 +47,12 @@ final class StyleSheets
     }
 
     /** Of the enlarged view, which stands over the page by itself. */
-    public function enlarged(Plan $plan, Look $look): string
+    public function enlarged(Plan $plan, Dressed $look): string
     {
-        $parts = ['base', 'card', 'words', 'title', 'reply', 'by', 'face', 'rating', 'glyphs', 'pictures', 'original', 'tool', 'large'];
+        $parts = ['base', 'card', 'words', 'title', 'reply', 'by', 'face', 'rating', 'glyphs', "glyphs/{$look->tokens->glyph}", 'pictures',
+            'original', 'tool', 'large'];
 
-        return 'dialog{'.$look->properties().$this->properties($plan).'}'
+        return LookRules::of($look, 'dialog').'dialog{'.$this->properties($plan).'}'
             .implode('', array_map(fn (string $part): string => $this->file("parts/$part.css"), $parts)).$this->colours($plan);
     }
 
@@ -62,19 +67,19 @@ final class StyleSheets
         ];
         $written = '';
         foreach ($all as $name => $value) {
-            $written .= ";--$name:$value";
+            $written .= ($written === '' ? '' : ';')."--$name:$value";
         }
 
         return $written.($frame->most === null ? '' : ';--most:'.$em($frame->most));
     }
 
-    private function layouts(Plan $plan): string
+    private function layouts(Plan $plan, Dressed $look): string
     {
         $layouts = $plan->layouts();
         // What moves the cards of one layout is not there where another holds.
         $css = count($layouts) === 1 ? '' : '[class*="of-"]{display:none}';
         foreach ($layouts as $of => $layout) {
-            $own = $this->layout($plan, $layout, $of);
+            $own = $this->layout($plan, $look, $layout, $of);
             $css .= count($layouts) === 1 ? $own : $this->widths->where($plan, $layout, $own);
         }
 
@@ -82,12 +87,17 @@ final class StyleSheets
     }
 
     /** @param  string  $of  what it is called among those of the plan */
-    private function layout(Plan $plan, Layout $layout, string $of): string
+    private function layout(Plan $plan, Dressed $look, Layout $layout, string $of): string
     {
         $name = $layout::name();
         $shared = implode('', array_map(
             fn (string $part): string => $this->file("parts/$part.css"),
-            array_diff($layout->parts(), $this->parts($plan)),
+            array_diff(
+                array_merge(
+                    ...array_map(fn (string $part): array => $part === 'glyphs' ? self::glyphs($look) : [$part], $layout->parts()),
+                ),
+                $this->parts($plan, $look),
+            ),
         ));
 
         $style = $this->file("layouts/$name/style.css");
@@ -119,8 +129,9 @@ final class StyleSheets
     }
 
     /** @return list<string> names of the parts that a plan shows, in the order in which their rules stand */
-    private function parts(Plan $plan): array
+    private function parts(Plan $plan, Dressed $look): array
     {
+        $glyph = "glyphs/{$look->tokens->glyph}";
         $shown = array_merge([], ...array_map(fn (Card $card): array => array_merge([], ...$card->blocks), $plan->cards));
         $shown = array_flip($shown);
         $has = fn (string $part): bool => isset($shown[$part]);
@@ -140,6 +151,7 @@ final class StyleSheets
             'card' => $plan->cards !== [],
             'rating' => $has('rating'),
             'glyphs' => $has('rating'),
+            $glyph => $has('rating'),
             'title' => $has('title'),
             'words' => $has('words'),
             'more' => $has('words') && ($plan->clamped() !== [] || $plan->isShortened()),
@@ -154,21 +166,27 @@ final class StyleSheets
         ]));
     }
 
+    /** @return list<string> */
+    private static function glyphs(Dressed $look): array
+    {
+        return ['glyphs', "glyphs/{$look->tokens->glyph}"];
+    }
+
     /** Colours of faces and of pictures while they load, and how full ratings are: by class, as no page forbids. */
     private function colours(Plan $plan): string
     {
         $rules = [];
-        $rate = function (int $halves) use (&$rules): void {
-            $rules["h$halves"] = ".h$halves{--halves:$halves}";
+        $rate = function (int $twentieths) use (&$rules): void {
+            $rules["r$twentieths"] = ".r$twentieths::after{inset-inline-end:".self::rest($twentieths).'em}';
         };
-        $plan->head->halves === null || $rate($plan->head->halves);
+        $plan->head->twentieths === null || $rate($plan->head->twentieths);
         foreach ([$plan->head->face, ...array_map(fn (Card $card) => $card->face, $plan->cards)] as $face) {
             if ($face !== null && $face->address === null) {
                 $rules["u$face->hue"] = ".u$face->hue{background:hsl({$face->hue} 35% 30%)}";
             }
         }
         foreach ($plan->cards as $card) {
-            $card->halves === null || $rate($card->halves);
+            $card->twentieths === null || $rate($card->twentieths);
             foreach ($card->pictures as $picture) {
                 $colour = $picture->stored?->colour;
                 if ($colour !== null) {
@@ -178,6 +196,15 @@ final class StyleSheets
         }
 
         return implode('', $rules);
+    }
+
+    /** What of five glyphs is not filled, in widths of one; a part of a glyph is one of what is drawn of it, 13 of its 15 units. */
+    private static function rest(int $twentieths): string
+    {
+        $whole = intdiv($twentieths, 20);
+        $part = ($twentieths % 20) / 20;
+
+        return (string) round(5 - $whole - ($part > 0 ? (1 + 13 * $part) / 15 : 0.0), 3);
     }
 
     private function file(string $path): string

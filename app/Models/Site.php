@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $address
  * @property string $timezone
  * @property list<string>|null $languages  that its widgets speak to visitors, the usual one first
+ * @property list<array{key: string, language: string|null, says: string}>|null $words  that visitors read instead of the usual ones
  * @property string|null $turned_on  the day at the site that its widgets have been turned to
  * @property list<string>|null $never  words that are never shown
  * @property array{starsBelow: float|null, words: list<string>, links: bool, newcomers: bool}|null $hold  which new entries wait for a
@@ -29,7 +30,7 @@ final class Site extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['languages' => 'array', 'never' => 'array', 'hold' => 'array'];
+        return ['languages' => 'array', 'words' => 'array', 'never' => 'array', 'hold' => 'array'];
     }
 
     /** @return list<string> */
@@ -106,6 +107,18 @@ final class Site extends Model
     public function imports(): HasMany
     {
         return $this->hasMany(Import::class);
+    }
+
+    /** @return HasMany<SavedLook, $this> looks of its own */
+    public function looks(): HasMany
+    {
+        return $this->hasMany(SavedLook::class);
+    }
+
+    /** @return HasMany<Ground, $this> pages of its website that were fetched */
+    public function grounds(): HasMany
+    {
+        return $this->hasMany(Ground::class);
     }
 
     /** @return HasMany<View, $this> */

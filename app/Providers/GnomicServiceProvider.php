@@ -23,6 +23,8 @@ use App\Editions\StyleSheets;
 use App\Editions\WidthRules;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
+use App\Grounds\Grounds;
+use App\Grounds\LoadPage;
 use App\Host\HostLocks;
 use App\Http\KeptSessions;
 use App\Listing\Export;
@@ -135,6 +137,11 @@ final class GnomicServiceProvider extends ServiceProvider
                 resource_path('widget'),
             ),
         );
+        $this->app->bind(Grounds::class, fn (Application $app): Grounds => new Grounds(
+            $app->make(LoadPage::class),
+            $app->make(Behaviours::class),
+            rtrim((string) config('app.url'), '/'),
+        ));
         $this->app->bind(Renders::class, BringUpToDate::class);
         $this->app->bind(SignIn::class, fn (Application $app): SignIn => new SignIn(
             $app->make(RateLimiter::class),

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Gnomic\Brief;
 
-use Gnomic\Dress\Looks;
+use Gnomic\Dress\Dress;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Json\Schema\ObjectSchema;
-use Gnomic\Json\Schema\TextSchema;
 use Gnomic\Shape\Shape;
 use Gnomic\Sift\Criteria;
 
@@ -16,21 +15,20 @@ final readonly class Brief
 {
     public const VERSION = 3;
 
-    /** @param  string  $look  key */
-    public function __construct(public Criteria $criteria, public Shape $shape, public string $look)
+    public function __construct(public Criteria $criteria, public Shape $shape, public Dress $dress)
     {
     }
 
     /** All that is usual. */
     public static function usual(): self
     {
-        return new self(Criteria::read(), Shape::read(), Looks::USUAL);
+        return new self(Criteria::read(), Shape::read(), Dress::read());
     }
 
     /** The same with some of its parts changed; null keeps what is there. */
-    public function with(?Criteria $criteria = null, ?Shape $shape = null, ?string $look = null): self
+    public function with(?Criteria $criteria = null, ?Shape $shape = null, ?Dress $dress = null): self
     {
-        return new self($criteria ?? $this->criteria, $shape ?? $this->shape, $look ?? $this->look);
+        return new self($criteria ?? $this->criteria, $shape ?? $this->shape, $dress ?? $this->dress);
     }
 
     /** @return array<string, mixed> the JSON form, whole: every member written */
@@ -38,7 +36,7 @@ final readonly class Brief
     {
         return ['version' => self::VERSION] + $this->criteria->toArray() + [
             'shape' => $this->shape->toArray(),
-            'dress' => ['name' => $this->look],
+            'dress' => $this->dress->toArray(),
         ];
     }
 
@@ -67,23 +65,6 @@ final readonly class Brief
             about: 'Of the form; earlier ones are upgraded when they are read.',
             nullable: false,
         )]
-            + Criteria::schemas() + ['shape' => Shape::schema(), 'dress' => self::dress()];
-    }
-
-    public static function dress(): ObjectSchema
-    {
-        /** @var ObjectSchema|null $schema */
-        static $schema = null;
-
-        return $schema ??= ObjectSchema::of(
-            ['name' => TextSchema::matching(
-                '^[a-z0-9]+(-[a-z0-9]+)*$',
-                'the key of a look such as "paper"',
-                40,
-                Looks::USUAL,
-                'Key of a look; where there is none of it, the usual one stands in.',
-            )],
-            about: 'How it looks.',
-        );
+            + Criteria::schemas() + ['shape' => Shape::schema(), 'dress' => Dress::schema()];
     }
 }

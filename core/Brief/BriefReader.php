@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Brief;
 
+use Gnomic\Dress\Dress;
 use Gnomic\Json\JsonIsBroken;
 use Gnomic\Json\JsonText;
 use Gnomic\Json\MemberIsWrong;
@@ -34,7 +35,7 @@ final class BriefReader
             return new Brief(
                 Criteria::read($parts['gather'], $parts['sift']),
                 Shape::read($parts['shape']),
-                self::look($parts['dress']),
+                Dress::read($parts['dress']),
             );
         } catch (MemberIsWrong $wrong) {
             throw BriefIsWrong::at($wrong);
@@ -72,13 +73,5 @@ final class BriefReader
         $part = fn (string $name): mixed => array_key_exists($name, $given) ? $given[$name] : [];
 
         return ['gather' => $part('gather'), 'sift' => $part('sift'), 'shape' => $part('shape'), 'dress' => $part('dress')];
-    }
-
-    /** @throws MemberIsWrong */
-    private static function look(mixed $dress): string
-    {
-        $read = Brief::dress()->read($dress, '/dress');
-
-        return is_array($read) && is_string($read['name']) ? $read['name'] : '';
     }
 }

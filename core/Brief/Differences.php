@@ -40,6 +40,16 @@ final class Differences
         'head' => ['head' => 'what the head shows', 'headAt' => 'where the head stands'],
     ];
 
+    private const OF_DRESS = [
+        'light' => 'colours on light pages',
+        'dark' => 'colours on dark pages',
+        'tokens' => 'tokens of the look',
+        'mend' => 'whether colours are mended',
+        'refused' => 'which colours are not mended',
+        'css' => 'the rules of its own',
+        'words' => 'the words visitors read',
+    ];
+
     /** @return list<string> each a sentence without its point: '"four stars and up" became "three stars and up"' */
     public static function between(Brief $before, Brief $after, SentenceContext $context): array
     {
@@ -61,6 +71,12 @@ final class Differences
         $unsaid = array_merge(self::PARTS, ...array_values(array_filter(self::SPOKEN, $same, ARRAY_FILTER_USE_KEY)));
         foreach ($unsaid as $member => $name) {
             if ($before->shape->toArray()[$member] !== $after->shape->toArray()[$member]) {
+                $parts[] = $name;
+            }
+        }
+
+        foreach (self::OF_DRESS as $member => $name) {
+            if ($before->dress->toArray()[$member] !== $after->dress->toArray()[$member]) {
                 $parts[] = $name;
             }
         }

@@ -32,7 +32,7 @@ final class Sentence
             new Phrase(ucfirst($brief->shape->layout->phrase()), 'layout', 'shape'),
             ...($head === null ? [] : [new Phrase(', '), new Phrase($head, 'head', 'shape')]),
             new Phrase(', in '),
-            new Phrase($context->looks[$brief->look] ?? $brief->look, 'dress', 'dress'),
+            new Phrase(self::dress($brief, $context), 'dress', 'dress'),
             ...(
                 $context->cadences === []
                     ? []
@@ -128,6 +128,15 @@ final class Sentence
             $wanted->pins === [] ? null : Numbers::spoken(count($wanted->pins)).' pinned first',
             $hidden === 0 ? null : Numbers::spoken($hidden).' hidden',
         ]));
+    }
+
+    /** "Night ink", "Paper, dark", "Paper with changes of its own". */
+    private static function dress(Brief $brief, SentenceContext $context): string
+    {
+        $name = $context->looks[$brief->dress->look] ?? $brief->dress->look;
+        $scheme = $brief->dress->scheme === null ? '' : ", {$brief->dress->scheme->phrase()}";
+
+        return $name.$scheme.($brief->dress->isOwn() ? ' with changes of its own' : '');
     }
 
     private static function head(Shape $shape): ?string

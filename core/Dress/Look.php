@@ -4,65 +4,95 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress;
 
+use Gnomic\Json\MemberIsWrong;
+use Gnomic\Json\Schema\ObjectSchema;
 use InvalidArgumentException;
 
-/** How a widget looks: a set of tokens, each a custom property of its style sheets. */
+/** How a widget looks: colours for light and for dark, and all that is no colour. Data, and nothing that code branches on. */
 final readonly class Look
 {
-    /**
-     * Tokens, with what each is for.
-     *
-     * @var array<string, string>
-     */
-    public const TOKENS = [
-        'ground' => 'behind everything',
-        'ink' => 'words',
-        'quiet' => 'dates, counts, the line at the foot',
-        'line' => 'hairlines',
-        'glyph' => 'ratings, arrows, names',
-    ];
+    /** @param  string  $about  for who chooses it: "Dark ink on white" */
+    private function __construct(
+        public string $key,
+        public string $name,
+        public string $about,
+        public Scheme $scheme,
+        public Palette $light,
+        public Palette $dark,
+        public Tokens $tokens,
+    ) {
+    }
 
-    /**
-     * @param  string  $about  for who chooses it: "Dark ink on white"
-     * @param  array<string, string>  $tokens  each of TOKENS
-     */
-    private function __construct(public string $key, public string $name, public string $about, public array $tokens)
-    {
+    public static function of(
+        string $key,
+        string $name,
+        string $about,
+        Scheme $scheme,
+        Palette $light,
+        Palette $dark,
+        Tokens $tokens,
+    ): self {
+        return new self($key, $name, $about, $scheme, $light, $dark, $tokens);
     }
 
     /**
-     * @param  mixed  $json  {"name": …, "about": …, "tokens": {…}}
+     * @param  mixed  $json  {"name": …, "about": …, "scheme": …, "light": {…}, "dark": {…}, "tokens": {…}}; of the two sets of colours
+     *     one may be missing, and is the other turned round
      *
-     * @throws InvalidArgumentException where a token is missing, unknown, or no colour
+     * @throws InvalidArgumentException where a token is missing, unknown, or cannot be so, naming it
      */
     public static function read(string $key, mixed $json): self
     {
-        $text = fn (string $name): string => is_array($json) && is_string($json[$name] ?? null)
-            ? $json[$name]
-            : throw new InvalidArgumentException("The look \"$key\" needs a text \"$name\".");
-        $given = is_array($json) && is_array($json['tokens'] ?? null) ? $json['tokens'] : [];
-        $unknown = array_diff_key($given, self::TOKENS);
+        $given = ObjectSchema::membersOf($json) ?? [];
+        $text = fn (string $name, int $most): string => is_string($given[$name] ?? null) && mb_strlen($given[$name]) <= $most
+            ? $given[$name]
+            : throw new InvalidArgumentException("The look \"$key\" needs a text \"$name\" of at most $most characters.");
+        $unknown = array_diff_key($given, array_flip(['name', 'about', 'scheme', 'light', 'dark', 'tokens']));
         if ($unknown !== []) {
-            throw new InvalidArgumentException("The look \"$key\" has a token that no style knows: ".array_key_first($unknown).'.');
+            throw new InvalidArgumentException("The look \"$key\" has a member that nobody knows: ".array_key_first($unknown).'.');
         }
-        $tokens = [];
-        foreach (array_keys(self::TOKENS) as $token) {
-            $value = $given[$token] ?? null;
-            $tokens[$token] = is_string($value)
-                ? $value
-                : throw new InvalidArgumentException("The look \"$key\" lacks the token \"$token\".");
-            Colour::hex($value);
-        }
+        $members = fn (string $name): ?array => isset($given[$name]) ? ObjectSchema::membersOf($given[$name]) : null;
+        try {
+            [$light, $dark] = [$members('light'), $members('dark')];
+            if ($light === null && $dark === null) {
+                throw MemberIsWrong::missing('/light', 'an object');
+            }
+            $scheme = Scheme::tryFrom($text('scheme', 10)) ?? throw MemberIsWrong::at(
+                '/scheme',
+                'light, dark, page or visitor',
+                $given['scheme'],
+            );
+            $lit = $light === null ? Palette::read($dark ?? [], '/dark')->turned() : Palette::read($light, '/light');
 
-        return new self($key, $text('name'), $text('about'), $tokens);
+            return new self(
+                $key,
+                $text('name', 60),
+                $text('about', 160),
+                $scheme,
+                $lit,
+                $dark === null ? $lit->turned() : Palette::read($dark, '/dark'),
+                Tokens::read($members('tokens') ?? [], '/tokens'),
+            );
+        } catch (MemberIsWrong $wrong) {
+            throw new InvalidArgumentException("The look \"$key\": {$wrong->getMessage()}", previous: $wrong);
+        }
     }
 
-    /** For a style sheet: "--ground:#fff;--ink:#000". */
-    public function properties(): string
+    public function palette(bool $isDark): Palette
     {
-        return implode(
-            ';',
-            array_map(fn (string $token, string $value): string => "--$token:$value", array_keys($this->tokens), $this->tokens),
-        );
+        return $isDark ? $this->dark : $this->light;
+    }
+
+    /** @return array<string, mixed> the JSON form, whole */
+    public function toArray(): array
+    {
+        return [
+            'name' => $this->name,
+            'about' => $this->about,
+            'scheme' => $this->scheme->value,
+            'light' => $this->light->colours,
+            'dark' => $this->dark->colours,
+            'tokens' => $this->tokens->toArray(),
+        ];
     }
 }

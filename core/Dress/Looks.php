@@ -18,6 +18,12 @@ final readonly class Looks
         isset($looks[self::USUAL]) || throw new InvalidArgumentException('There is no look "'.self::USUAL.'".');
     }
 
+    /** @param  list<Look>  $more  those of the same key stay as they are */
+    public function with(array $more): self
+    {
+        return new self($this->looks + array_column(array_map(fn (Look $look): array => [$look->key, $look], $more), 1, 0));
+    }
+
     public function has(string $key): bool
     {
         return isset($this->looks[$key]);

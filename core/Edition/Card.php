@@ -11,7 +11,7 @@ final readonly class Card
      * @param  string  $ref  names it in addresses and in the page: of letters and figures
      * @param  list<list<string>>  $blocks  its parts in their order, those that stand together in one; none that is empty
      * @param  string|null  $rating  on its own scale, "9.2 of 10", or in words
-     * @param  int|null  $halves  the rating in half stars, 2 to 10
+     * @param  int|null  $twentieths  the rating in twentieths of a star, 20 to 100
      * @param  bool  $spoken  whether the rating is read, and not only seen as glyphs
      * @param  string|null  $words  shortened where there is more
      * @param  string|null  $rest  what is left out of the words; null where nothing is
@@ -34,7 +34,7 @@ final readonly class Card
         public string $ref,
         public array $blocks,
         public ?string $rating,
-        public ?int $halves,
+        public ?int $twentieths,
         public bool $spoken,
         public ?string $title,
         public ?string $words,

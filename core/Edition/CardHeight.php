@@ -18,9 +18,7 @@ final readonly class CardHeight
     /** CSS pixels of an em at the usual size of letters. */
     public const EM = 16.0;
 
-    /** Above and below what is on a card, between its blocks, and of its lines by their size. */
-    public const PADDING = 1.125;
-
+    /** Between the blocks of a card, and of its lines by their size. */
     public const GAP = 0.5;
 
     public const LEADING = 1.5;
@@ -52,8 +50,13 @@ final readonly class CardHeight
 
     private Memo $memo;
 
-    private function __construct(private Card $card, private Font $font, private float $size, private string $picture)
-    {
+    private function __construct(
+        private Card $card,
+        private Font $font,
+        private float $size,
+        private string $picture,
+        private CardBox $box,
+    ) {
         $this->memo = new Memo;
         $this->words = $card->words === null ? null : Paragraph::of($card->words.($card->isCut ? ' …' : ''), $font);
         $this->title = $card->title === null ? null : Paragraph::of($card->title, $font, true);
@@ -61,15 +64,21 @@ final readonly class CardHeight
     }
 
     /** @param  float  $size  of the words, in em */
-    public static function of(Card $card, Shape $shape, Font $font, float $size): self
+    public static function of(Card $card, Shape $shape, Font $font, float $size, ?CardBox $box = null): self
     {
-        return new self($card, $font, $size, $shape->picture);
+        return new self($card, $font, $size, $shape->picture, $box ?? CardBox::usual());
     }
 
-    /** Lines of the words. @param  float  $width  of the card in em, as all widths here */
-    public function lines(float $width): int
+    /** Lines of the words. @param  float  $width  within the card in em */
+    private function lines(float $width): int
     {
         return $this->words?->linesAt($width / $this->size) ?? 0;
+    }
+
+    /** What is left of the width of a card. */
+    private function within(float $width): float
+    {
+        return max(0.5, $width - 2 * $this->box->side);
     }
 
     /**
@@ -79,13 +88,16 @@ final readonly class CardHeight
      */
     public function isCut(float $width, int $lines, array $without, bool $isLevel): bool
     {
+        $width = $this->within($width);
+
         return $this->words !== null && ! in_array('words', $without, true)
             && ($this->lines($width) > $lines || ($isLevel && $width < $this->briefFrom($without)));
     }
 
     /**
-     * In em.
+     * In em, with what is kept free around the card.
      *
+     * @param  float  $width  of the card in em, as of all that is asked here
      * @param  int|null  $most  lines that the words are clamped to
      * @param  list<string>  $without  parts that are not shown
      * @param  bool  $isLevel  whether the title and the name take one line each, as where all cards are equally high: the rest is
@@ -93,6 +105,7 @@ final readonly class CardHeight
      */
     public function at(float $width, ?int $most = null, array $without = [], bool $isLevel = false): float
     {
+        $width = $this->within($width);
         $blocks = [];
         $isLevel = $isLevel && $this->words !== null && ! in_array('words', $without, true);
         foreach ($this->card->blocks as $parts) {
@@ -104,21 +117,22 @@ final readonly class CardHeight
             }
         }
 
-        return 2 * self::PADDING + array_sum($blocks) + self::GAP * max(0, count($blocks) - 1);
+        return $this->box->ends() + array_sum($blocks) + self::GAP * max(0, count($blocks) - 1) + 2 * $this->box->around;
     }
 
     /**
-     * Of a card whose height is the same whatever was written: each part that cards show, once, and so many lines of words.
+     * Of a card whose height is the same whatever was written: each part that cards show, once, and so many lines of words; without
+     * what is kept free around it.
      *
      * @param  list<string>  $parts  of Fields::CARD
      */
-    public static function fixed(array $parts, int $lines, float $size): float
+    public static function fixed(array $parts, int $lines, float $size, CardBox $box): float
     {
-        $height = 2 * self::PADDING;
+        $height = $box->ends();
         $blocks = Fields::blocks(array_values(array_diff($parts, ['pictures', 'reply'])));
         foreach ($blocks as $block) {
             $height += match ($block[0]) {
-                'words' => $lines * $size * self::LEADING + self::MORE,
+                'words' => $lines * $size * $box->leading + self::MORE,
                 'title' => self::LEADING,
                 default => self::fixedBy($block),
             };
@@ -134,13 +148,14 @@ final readonly class CardHeight
      */
     public function fixedLines(float $height, float $width, array $without): int
     {
-        $others = 2 * self::PADDING;
+        $width = $this->within($width);
+        $others = $this->box->ends();
         foreach ($this->card->blocks as $block) {
             $parts = array_values(array_diff($block, $without));
             $others += $parts === [] ? 0.0 : $this->besideWords($parts, $width);
         }
 
-        return max(1, (int) floor(($height - $others + 0.01) / ($this->size * self::LEADING)));
+        return max(1, (int) floor(($height - $others + 0.01) / ($this->size * $this->box->leading)));
     }
 
     /**
@@ -214,7 +229,7 @@ final readonly class CardHeight
         $lines = $this->lines($width);
         $isMore = $this->card->rest !== null || ($most !== null && $lines > $most);
 
-        return min($lines, $most ?? $lines) * $this->size * self::LEADING + ($isMore ? self::MORE : 0.0);
+        return min($lines, $most ?? $lines) * $this->size * $this->box->leading + ($isMore ? self::MORE : 0.0);
     }
 
     private function picturesAt(float $width): float

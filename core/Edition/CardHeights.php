@@ -13,7 +13,7 @@ final readonly class CardHeights
     private Memo $memo;
 
     /** @param  list<Card>  $cards */
-    public function __construct(private array $cards, private Shape $shape, private Font $font)
+    public function __construct(private array $cards, private Shape $shape, private Font $font, private ?CardBox $box = null)
     {
         $this->memo = new Memo;
     }
@@ -22,7 +22,7 @@ final readonly class CardHeights
     public function of(float $size): array
     {
         return $this->memo->of("$size", fn (): array => array_map(
-            fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->font, $size),
+            fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->font, $size, $this->box),
             $this->cards,
         ));
     }

@@ -120,7 +120,7 @@ final readonly class Cards
             ref: hash('xxh32', "$entry->source:$entry->id"),
             blocks: Fields::blocks(array_values(array_filter($parts, fn (string $part): bool => ($values[$part] ?? null) !== null))),
             rating: $of('rating'),
-            halves: $shows('rating') && $stars !== null ? (int) round($stars * 2) : null,
+            twentieths: $shows('rating') && $stars !== null ? (int) round($stars * 20) : null,
             spoken: $shape->rating !== 'glyphs',
             title: $of('title'),
             words: $of('words'),

@@ -16,7 +16,7 @@ final readonly class Head
 {
     /**
      * @param  string|null  $figure  the overall rating as it is shown, "4.6"
-     * @param  int|null  $halves  the same in half stars
+     * @param  int|null  $twentieths  the same in twentieths of a star
      * @param  string|null  $base  what it rests on: "from 318 ratings on three services"
      * @param  array<int, int>|null  $spread  ratings by stars 1 to 5
      * @param  string|null  $posts  how many there are of the account: "48 posts"
@@ -26,7 +26,7 @@ final readonly class Head
         public ?string $heading,
         public ?string $line,
         public ?string $figure,
-        public ?int $halves,
+        public ?int $twentieths,
         public ?string $base,
         public ?array $spread,
         public ?Account $account,
@@ -64,7 +64,7 @@ final readonly class Head
             $shows ? $shape->heading : null,
             $shows ? $shape->line : null,
             $figures('overall') && $overall->mean !== null ? $words->number(round($overall->mean, 1), 1) : null,
-            ! $figures('overall') || $overall->mean === null ? null : (int) round($overall->mean * 2),
+            ! $figures('overall') || $overall->mean === null ? null : (int) round($overall->mean * 20),
             $figures('count') ? self::base($overall, $zone, $words) : null,
             $figures('spread') ? $overall->spread : null,
             $account,

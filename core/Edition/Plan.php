@@ -35,6 +35,7 @@ final readonly class Plan
      * @param  list<Range>  $ranges  all widths, each in one of them
      * @param  string  $all  address of everything
      * @param  bool  $hasFurther  whether visitors can have other entries beside these
+     * @param  CardBox  $box  what the look makes of the room on cards
      */
     private function __construct(
         public Shape $shape,
@@ -47,6 +48,7 @@ final readonly class Plan
         public Font $font,
         public string $all,
         public bool $hasFurther,
+        public CardBox $box,
     ) {
         $this->memo = new Memo;
     }
@@ -63,6 +65,7 @@ final readonly class Plan
      * @param  Font  $font  that the page is set in, where that is known
      * @param  int  $collected  entries of the brief's sources
      * @param  bool  $hasFurther  whether visitors can have other entries beside these
+     * @param  CardBox|null  $box  what the look makes of the room on cards; null: what is usual
      */
     public static function of(
         Brief $brief,
@@ -79,7 +82,9 @@ final readonly class Plan
         Font $font = Font::Page,
         int $collected = 0,
         bool $hasFurther = false,
+        ?CardBox $box = null,
     ): self {
+        $box ??= CardBox::usual();
         $shape = $brief->shape;
         $most = $shape->layout::most();
         $shown = $most === null ? $shown : array_slice($shown, 0, $most);
@@ -88,7 +93,7 @@ final readonly class Plan
         // What says nothing takes no room beside the cards.
         $shape = $head->isEmpty() && $shape->headIsAside() ? $shape->with(['headAt' => 'above']) : $shape;
         $cards = (new Cards($brief, $site, $pages, $zone, $words, $pictures))->of($shown);
-        $heights = new CardHeights($cards, $shape, $font);
+        $heights = new CardHeights($cards, $shape, $font, $box);
 
         return new self(
             $shape,
@@ -101,6 +106,7 @@ final readonly class Plan
             $font,
             $all,
             $hasFurther,
+            $box,
         );
     }
 
@@ -125,6 +131,12 @@ final readonly class Plan
         }
 
         return $layouts;
+    }
+
+    /** Where letters are larger or smaller than usual, everything is as in another width. @return int CSS pixels */
+    public function unscaled(int $width): int
+    {
+        return (int) floor($width / $this->box->scale);
     }
 
     /** What stands where at a width in CSS pixels. */
@@ -192,7 +204,12 @@ final readonly class Plan
     {
         return $range->lines === null || ! $range->layout->isLevel() || ! $this->hasWords()
             ? null
-            : CardHeight::fixed(array_values(array_diff($this->shape->card, $range->without)), $range->lines, $range->layout->size());
+            : CardHeight::fixed(
+                array_values(array_diff($this->shape->card, $range->without)),
+                $range->lines,
+                $range->layout->size(),
+                $this->box,
+            );
     }
 
     /**

@@ -43,6 +43,14 @@ final readonly class PlannedHeight
     /** @param  int  $width  of the widget in CSS pixels */
     public function at(int $width): float
     {
+        // Larger letters make all of it larger: it is as in a narrower place, and magnified.
+        $scale = $this->plan->box->scale;
+
+        return $scale * $this->unscaled($this->plan->unscaled($width));
+    }
+
+    private function unscaled(int $width): float
+    {
         $plan = $this->plan;
         if ($plan->isNothing()) {
             return 0.0;
@@ -67,6 +75,14 @@ final readonly class PlannedHeight
     /** @return list<float> of each card that is shown at a width, as its own words and parts make it */
     public function cardsAt(int $width): array
     {
+        $scale = $this->plan->box->scale;
+
+        return array_map(fn (float $height): float => $height * $scale, $this->unscaledCards($this->plan->unscaled($width)));
+    }
+
+    /** @return list<float> */
+    private function unscaledCards(int $width): array
+    {
         $range = $this->plan->at($width);
         $space = $this->plan->shape->space($width);
         $of = $range->layout->cardWidth($space, $range->arrangement->columns) - $range->layout->sides();
@@ -75,7 +91,7 @@ final readonly class PlannedHeight
         $clamps = $this->plan->clamps($range);
         foreach (array_slice($this->plan->heights->of($range->layout->size()), 0, $range->arrangement->cards) as $place => $height) {
             $own = CardHeight::EM * $height->at($of / CardHeight::EM, $clamps[$place]->lines, $range->without, $fixed !== null);
-            $heights[] = max($own, CardHeight::EM * ($fixed ?? 0.0));
+            $heights[] = max($own, $fixed === null ? 0.0 : CardHeight::EM * ($fixed + 2 * $this->plan->box->around));
         }
 
         return $heights;
@@ -127,7 +143,7 @@ final readonly class PlannedHeight
             $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * CardHeight::LEADING],
             $head->spread === null ? null : [3.375, 1.25],
         ]));
-        $glyphs = $head->halves === null ? [] : [[5.0, 1.0]];
+        $glyphs = $head->twentieths === null ? [] : [[5.0, 1.0]];
         $wide = min($width, self::wide([...$glyphs, [self::wide($figures, 0.875), 0.0]], 0.75));
         $whole = [...$glyphs, [self::wide($figures, 0.875), self::rows($figures, $width, 0.875, 0.125)]];
         $heading = $head->heading === null ? [] : [[
@@ -163,7 +179,7 @@ final readonly class PlannedHeight
     private function cards(Range $range, Space $space): float
     {
         $isTile = fn (int $place): bool => $range->layout::isOfPictures() && $this->plan->cards[$place]->isPicture;
-        $heights = $this->cardsAt($space->width);
+        $heights = $this->unscaledCards($space->width);
 
         return $range->layout->stacked($space, $range->arrangement, array_map(
             fn (int $place, float $height): float => $isTile($place) ? 0.0 : $height,

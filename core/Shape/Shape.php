@@ -267,6 +267,14 @@ final readonly class Shape
             || array_filter($this->actions, fn (Action $action): bool => $action->does === 'all') !== [];
     }
 
+    /** The same with so many pixels between cards, where it does not say how many. */
+    public function spaced(?int $gap): self
+    {
+        $frame = $this->members['frame'];
+
+        return $gap === null || ! is_array($frame) || $frame['gap'] !== null ? $this : $this->with(['frame' => ['gap' => $gap] + $frame]);
+    }
+
     /**
      * The same with some members changed.
      *

@@ -104,6 +104,55 @@ final readonly class Catalogue
             : $this->number($number);
     }
 
+    /**
+     * With other words for some messages; those for one language win over those for all, later ones over earlier ones. What is not in
+     * the form, or for a message that there is not, changes nothing.
+     *
+     * @param  list<array{key: string, language: string|null, says: string}>  $words
+     */
+    public function instead(array $words): self
+    {
+        $messages = $this->messages;
+        foreach ([null, $this->language] as $language) {
+            foreach ($words as $one) {
+                if ($one['language'] === $language && $this->wrong($one['key'], $one['says']) === null) {
+                    $messages[$one['key']] = $one['says'];
+                }
+            }
+        }
+
+        return new self($this->language, $this->locale, $this->name, $messages, $this->spellsNumbers);
+    }
+
+    /** Why words cannot stand for a message, in words; null where they can. */
+    public function wrong(string $key, string $says): ?string
+    {
+        if (! isset($this->messages[$key])) {
+            return "There is no text \"$key\".";
+        }
+        $formatter = MessageFormatter::create($this->locale, $says);
+        if ($formatter === null) {
+            return "\"$says\" is not in ICU MessageFormat; a brace that is meant stands in single quotation marks.";
+        }
+        $unknown = array_diff(self::arguments($says), self::arguments($this->messages[$key]));
+
+        return $unknown === [] ? null : '"{'.reset($unknown)."}\" is not known in \"$key\".";
+    }
+
+    /** @return list<string> names of what a message is told */
+    private static function arguments(string $message): array
+    {
+        preg_match_all('/\{\s*(\w+)\s*(?:,|\})/', (string) preg_replace("/'[{}][^']*'/", '', $message), $found);
+
+        return array_values(array_unique($found[1]));
+    }
+
+    /** @return array<string, string> messages by key */
+    public function messages(): array
+    {
+        return $this->messages;
+    }
+
     /** @return list<string> */
     public function keys(): array
     {

@@ -8,7 +8,7 @@
 <link rel="icon" href="data:,">
 <title>{{ $name }}</title>
 <link rel="alternate" type="application/feed+json" title="{{ $name }}" href="/w/{{ $key }}.json">
-<style>body{margin:0;font-family:system-ui,sans-serif;background:{{ $look->tokens['ground'] }}}h1{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}.note,.pages{margin:0;padding:8px 20px 24px;color:{{ $look->tokens['quiet'] }}}.pages{display:flex;gap:24px}.pages a{color:inherit;padding:6px 0}</style>
+<style>body{margin:0;font-family:system-ui,sans-serif;background:{{ $look->palette()->solid()->toHex() }}}h1{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}.note,.pages{margin:0;padding:8px 20px 24px;color:{{ $look->palette()->colours['quiet'] }}}.pages{display:flex;gap:24px}.pages a{color:inherit;padding:6px 0}</style>
 </head>
 <body>
 <main><h1>{{ $name }}</h1><gnomic-widget key="{{ $key }}">{!! $fragment !!}</gnomic-widget>@if ($page?->note !== null)<p class="note">{{ $page->note }}</p>@endif

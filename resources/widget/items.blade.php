@@ -1,11 +1,11 @@
 {{-- Cards in a row of their own; in one file, since each file that is put in costs as much as a card. --}}
 @foreach ($plan->cards as $place => $card)
-<div class="item{{ $page === '' ? '' : " $page" }}{{ $card->isPicture ? ' pic' : '' }}" data-e="{{ $card->ref }}"@if ($plan->leading()::hasSlides()) role="group" aria-roledescription="{{ $words->say('carousel.slide') }}" aria-label="{{ $words->say('carousel.place', ['at' => $before + $place + 1, 'count' => $count]) }}"@endif>@php($spokenIn = $card->language === null || $card->language === $words->language ? '' : ' lang="'.e($card->language).'"')
+<div class="item{{ $page === '' ? '' : " $page" }}{{ $card->isPicture ? ' pic' : '' }}" data-e="{{ $card->ref }}"@if ($plan->leading()::hasSlides()) role="group" aria-roledescription="{{ $words->say('carousel.slide') }}" aria-label="{{ $words->say('carousel.place', ['at' => $before + $place + 1, 'count' => $count]) }}"@endif>@php($spokenIn = $card->language === $words->language ? '' : ' lang="'.e((string) $card->language).'"')
 @php($opens = $card->opens ?? ($enlarges ? ($card->url ?? $plan->all) : null))
 <article class="card">
 @foreach ($card->blocks as $parts)
 @if ($parts[0] === 'rating')
-<p class="rating quiet">@if ($plan->shape->rating !== 'number' && $plan->shape->rating !== 'words')<span class="glyphs h{{ $card->halves }}"{!! $card->spoken ? ' aria-hidden="true"' : ' role="img" aria-label="'.e($card->rating).'"' !!}></span>@endif{{ $card->spoken ? $card->rating : '' }}</p>
+<p class="rating quiet">@if ($plan->shape->rating !== 'number' && $plan->shape->rating !== 'words')<span class="glyphs r{{ $card->twentieths }}"{!! $card->spoken ? ' aria-hidden="true"' : ' role="img" aria-label="'.e($card->rating).'"' !!}></span>@endif{{ $card->spoken ? $card->rating : '' }}</p>
 @elseif ($parts[0] === 'title')
 <p class="title" dir="auto"{!! $spokenIn !!}>{{ $card->title }}</p>
 @elseif ($parts[0] === 'words')

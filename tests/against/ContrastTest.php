@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\against;
 
-use Gnomic\Dress\Colour;
+use Gnomic\Dress\Colour\Colour;
+use Gnomic\Dress\Guard\Backdrop;
+use Gnomic\Dress\Guard\Guard;
 use Gnomic\Dress\Look;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -54,9 +56,10 @@ final class ContrastTest extends TestCase
     #[DataProvider('looks')]
     public function test_every_look_can_be_read(Look $look): void
     {
-        $ground = Colour::hex($look->tokens['ground']);
-        foreach (['ink' => 7.0, 'quiet' => 4.5, 'glyph' => 4.5] as $token => $ratio) {
-            self::assertGreaterThanOrEqual($ratio, Colour::hex($look->tokens[$token])->contrastWith($ground), $token);
+        foreach ([$look->light, $look->dark] as $palette) {
+            self::assertSame([], Guard::failing($palette), 'nothing is left to the guard');
+            self::assertSame([], Guard::byOtherEyes($palette));
+            self::assertGreaterThanOrEqual(7.0, Backdrop::surface($palette)->contrastWith($palette->sure('ink')));
         }
     }
 

@@ -12,6 +12,7 @@ use App\Editions\Renderer;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Dress\Dressed;
 use Gnomic\Edition\SourcePage;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
@@ -59,7 +60,7 @@ final class MarkupTest extends TestCase
             $overall,
             new DateTimeZone('UTC'),
             app(Catalogues::class)->of($language),
-            app(LookFiles::class)->all()->named('paper'),
+            Dressed::usual(app(LookFiles::class)->all()),
             ['dome' => new SourcePage('Wayleaf')],
         );
 
@@ -155,7 +156,9 @@ final class MarkupTest extends TestCase
         $html = $this->markup([], [new Entry('a', Kind::Review, author: new Author('ليلى'), text: 'ليلة ساحرة', language: 'ar')]);
         self::assertStringContainsString('dir="auto" lang="ar"', $html);
         self::assertStringContainsString('<bdi class="name">ليلى</bdi>', $html);
-        self::assertSame(1, substr_count($this->markup([], [new Entry('a', Kind::Review, text: 'x')]), 'lang='), 'but the widget its own');
+        $unknown = $this->markup([], [new Entry('a', Kind::Review, text: 'x')]);
+        self::assertStringContainsString('dir="auto" lang=""', $unknown, 'of no language that is known: not of the page either');
+        self::assertSame(2, substr_count($unknown, 'lang='));
     }
 
     public function test_links_go_out_harmlessly(): void

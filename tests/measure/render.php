@@ -9,6 +9,7 @@ use App\Editions\Content;
 use App\Editions\LookFiles;
 use App\Editions\Renderer;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Dress\Dressed;
 use Gnomic\Edition\StoredPicture;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
@@ -49,7 +50,7 @@ $content = fn (string $layout, int $count): Content => new Content(
     $overall,
     new DateTimeZone('UTC'),
     $app->make(Catalogues::class)->of('en'),
-    $app->make(LookFiles::class)->all()->named('paper'),
+    Dressed::usual($app->make(LookFiles::class)->all()),
     pictures: $pictures,
 );
 /** @param  callable(): mixed  $work @return float milliseconds, the median of many */

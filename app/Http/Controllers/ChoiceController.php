@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Channels\Channels;
-use App\Editions\LookFiles;
+use App\Editions\SiteLooks;
 use App\Models\Site;
+use Gnomic\Dress\Dress;
 use Gnomic\Dress\Look;
+use Gnomic\Dress\Own\Parts;
+use Gnomic\Dress\Palette;
 use Gnomic\Json\Schema\Schema;
 use Gnomic\Shape\Layouts;
 use Gnomic\Sift\Clauses;
@@ -25,7 +28,7 @@ final class ChoiceController
 {
     private const MOST = 60;
 
-    public function __invoke(Site $site, Channels $channels, LookFiles $looks): JsonResponse
+    public function __invoke(Site $site, Channels $channels, SiteLooks $looks): JsonResponse
     {
         $entries = DB::table(DB::raw('entries INDEXED BY entries_facts'))->where('site_id', $site->id);
         $languages = (clone $entries)->whereNotNull('language')
@@ -59,9 +62,15 @@ final class ChoiceController
                 'settings' => (object) array_map(fn (Schema $schema): array => $schema->toArray(), $layout::settings()),
             ], Layouts::ALL),
             'looks' => array_map(
-                fn (Look $look): array => ['key' => $look->key, 'name' => $look->name, 'about' => $look->about, 'tokens' => $look->tokens],
-                $looks->all()->all(),
+                fn (Look $look): array => ['key' => $look->key, 'isOwn' => str_starts_with($look->key, 'own-')] + $look->toArray(),
+                $looks->of($site)->all(),
             ),
+            'dress' => [
+                'schema' => Dress::schema()->toArray(),
+                'parts' => array_map(fn (array $part): string => $part['about'], Parts::ALL),
+                'properties' => Parts::PROPERTIES,
+                'colours' => Palette::TOKENS,
+            ],
             'languages' => self::choices($languages, fn (string $language): string => InLanguages::named($language)),
             'labels' => self::choices(
                 self::between(

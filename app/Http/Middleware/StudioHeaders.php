@@ -18,7 +18,8 @@ final class StudioHeaders
     {
         /** @var Response $response */
         $response = $next($request);
-        $response->headers->set('Content-Security-Policy', self::POLICY);
+        // A page of the owner's in a frame of the bench has a stricter one.
+        $response->headers->has('Content-Security-Policy') || $response->headers->set('Content-Security-Policy', self::POLICY);
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
 

@@ -14,9 +14,15 @@ final readonly class ChoiceSchema extends Schema
      * @param  list<string>  $words
      * @param  array<string, string>  $said  what people read for a word, where it does not say it itself
      */
-    private function __construct(private array $words, string $about, ?string $default, private array $said = [])
+    private function __construct(private array $words, string $about, ?string $default, private array $said = [], bool $nullable = false)
     {
-        parent::__construct($about, false, $default);
+        parent::__construct($about, $nullable, $default);
+    }
+
+    /** @param  array<string, string>  $said  what is read, by the word */
+    public static function orNull(array $said, string $about = ''): self
+    {
+        return new self(array_map(strval(...), array_keys($said)), $about, null, $said, true);
     }
 
     /**

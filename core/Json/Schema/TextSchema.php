@@ -41,7 +41,12 @@ final readonly class TextSchema extends Schema
         return new self(1, $longest, $pattern, false, $remedy, $about, false, $default);
     }
 
-    /** A day as RFC 3339 writes it, or null. */
+    /** A text of a form, or null. @param  string  $remedy  what it has to be, in words */
+    public static function matchingOrNull(string $pattern, string $remedy, int $longest, string $about = ''): self
+    {
+        return new self(1, $longest, $pattern, false, $remedy, $about, true, null);
+    }
+
     /** An address of the web, http or https. */
     public static function addressOrNull(string $about = ''): self
     {
@@ -50,6 +55,7 @@ final readonly class TextSchema extends Schema
         return new self(0, 2000, '^https?://[^\\s/?#]+[^\\s]*$', false, $remedy, $about, true, null);
     }
 
+    /** A day as RFC 3339 writes it, or null. */
     public static function dayOrNull(string $about = ''): self
     {
         return new self(0, null, null, true, 'a day such as "2026-03-31"', $about, true, null);

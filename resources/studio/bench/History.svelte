@@ -58,6 +58,7 @@
             : 'its brief over the entries as they are now: its own files are kept no longer'}
         </p>
         <Frame
+          {bench}
           width={WIDE}
           scale={Math.min(1, Math.max(0.2, room / WIDE))}
           name="Edition {looked.number}"

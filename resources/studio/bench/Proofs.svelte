@@ -65,7 +65,7 @@
         {/if}
       </figcaption>
       <div class="page">
-        <Frame {width} {scale} {name} fragment={proof.fragment} nothing={proof.isNothing} />
+        <Frame {bench} {width} {scale} {name} fragment={proof.fragment} nothing={proof.isNothing} />
         {#if only !== null}
           <!-- The slider above is the way of the keys. -->
           <span

@@ -7,6 +7,9 @@ import { usualSettings, type LayoutSettings, type Schema } from './shape/setting
 /** Widths at which a widget is proved: phone, tablet, desktop, in CSS pixels. */
 export const WIDTHS = [360, 768, 1120] as const;
 
+/** A page of the owner's, and what on it the widget stands in; null: where its code stands, or at the end. */
+export type Ground = { address: string; at: string | null };
+
 /** A widget as the interface answers. */
 type Answered = components['schemas']['Widget'];
 
@@ -27,6 +30,10 @@ export class Bench implements Holder {
   /** Why the brief on the bench cannot be proved; the last proof that could stays to be seen. */
   wrong = $state('');
   publishing = $state(false);
+  /** The page that the widget is proofed on; null: a neutral one. */
+  ground = $state<Ground | null>(null);
+  /** Whether the owner is pointing at where on the page the widget stands. */
+  picking = $state(false);
   /** A width that is looked at beside WIDTHS, in CSS pixels. */
   width = $state<number | null>(null);
 
@@ -37,7 +44,18 @@ export class Bench implements Holder {
   #proving: ReturnType<typeof setTimeout> | undefined;
   #saving: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(readonly key: string) {}
+  constructor(readonly key: string) {
+    const kept = localStorage.getItem(`gnomic-ground-${key}`);
+    if (kept) this.ground = JSON.parse(kept) as Ground;
+  }
+
+  /** Another page to proof on, or another place on it. */
+  standOn(ground: Ground | null): void {
+    this.ground = ground;
+    this.picking = false;
+    if (ground) localStorage.setItem(`gnomic-ground-${this.key}`, JSON.stringify(ground));
+    else localStorage.removeItem(`gnomic-ground-${this.key}`);
+  }
 
   /** How many members of the brief differ from what is out. */
   readonly changes = $derived.by(() => {
@@ -60,6 +78,15 @@ export class Bench implements Holder {
       await this.#prove();
     } catch (error) {
       this.broken = (error as Error).message;
+    }
+  }
+
+  /** What there is to choose from, asked anew. */
+  async loadOffered(): Promise<void> {
+    try {
+      this.offered = await ask(api.GET('/choices'));
+    } catch (error) {
+      notices.fail(error);
     }
   }
 
@@ -248,10 +275,11 @@ export class Bench implements Holder {
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Another layout, with its own settings, is one. */
+/** Another layout, with its own settings, is one; so are the colours of a scheme, and the tokens. */
 function countDifferences(one: unknown, two: unknown): number {
   if (isObject(one) && isObject(two)) {
     if (one['name'] !== two['name']) return 1;
+    if ('behind' in one || 'glyphSize' in one) return JSON.stringify(one) === JSON.stringify(two) ? 0 : 1;
     const names = new Set([...Object.keys(one), ...Object.keys(two)]);
     return [...names].reduce((sum, name) => sum + countDifferences(one[name], two[name]), 0);
   }

@@ -111,8 +111,8 @@ final class ShapeTest extends TestCase
         self::assertSame('See all (3)', $plan->honest->all);
         $card = $plan->cards[0];
         self::assertSame(
-            ['9.2 of 10', 9, 'the Dome', '12 November 2026', '2026-11-12T01:30:00+02:00'],
-            [$card->rating, $card->halves, $card->where, $card->when, $card->date],
+            ['9.2 of 10', 92, 'the Dome', '12 November 2026', '2026-11-12T01:30:00+02:00'],
+            [$card->rating, $card->twentieths, $card->where, $card->when, $card->date],
         );
         self::assertNotNull($card->rest);
 

@@ -23,7 +23,8 @@
   const shown = $derived(pictures.filter((one) => purpose === '' || one.madeFor.includes(purpose)));
   const names = $derived((bench.offered?.layouts ?? []).map(({ name, label }) => ({ name, label })));
   const ground = $derived(
-    bench.offered?.looks.find((look) => look.key === brief.dress.name)?.tokens['ground'] ?? '#fff',
+    bench.proof?.dress.mended[bench.proof.dress.look.scheme === 'dark' ? 'dark' : 'light']['ground']?.slice(0, 7) ??
+      '#fff',
   );
 
   // The selection, what cards show and the look: the layout itself changes nothing of the pictures.

@@ -1,46 +1,67 @@
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import type { Bench } from '../../bench/bench.svelte';
+  import FromPage from '../../bench/dress/FromPage.svelte';
+  import Legible from '../../bench/dress/Legible.svelte';
+  import Looks from '../../bench/dress/Looks.svelte';
+  import OwnRules from '../../bench/dress/OwnRules.svelte';
+  import TokenList from '../../bench/dress/TokenList.svelte';
+  import Words from '../../bench/dress/Words.svelte';
 
   let { holder: bench, brief }: { holder: Bench; brief: WholeBrief } = $props();
+
+  const PARTS = [
+    ['looks', 'Ready and kept looks', Looks],
+    ['page', 'As your page', FromPage],
+    ['tokens', 'Single tokens', TokenList],
+    ['legible', 'Can it be read?', Legible],
+    ['words', 'Words', Words],
+    ['rules', 'Rules of your own', OwnRules],
+  ] as const;
+  let chosen = $state<(typeof PARTS)[number][0]>('looks');
+  const Part = $derived(PARTS.find(([key]) => key === chosen)?.[2] ?? Looks);
+  const wrong = $derived<Record<string, number>>({
+    legible: bench.proof?.dress.findings.filter((one) => one.isRefused).length ?? 0,
+    words: bench.proof?.dress.words.length ?? 0,
+    rules: bench.proof?.dress.problems.length ?? 0,
+  });
+  const mended = $derived(bench.proof?.dress.findings.filter((one) => !one.isRefused).length ?? 0);
 </script>
 
-<div class="row" role="group" aria-label="Look">
-  {#each bench.offered?.looks ?? [] as { key, name, about, tokens } (key)}
-    <button
-      class="plain"
-      aria-pressed={brief.dress.name === key}
-      onclick={() => bench.change((changed) => (changed.dress.name = key))}
-    >
-      <svg width="120" height="56" viewBox="0 0 120 56" aria-hidden="true">
-        <rect x=".5" y=".5" width="119" height="55" fill={tokens.ground} stroke="var(--line)" />
-        <path d="M12 16l5-5 5 5-5 5zM26 16l5-5 5 5-5 5z" fill={tokens.glyph} />
-        <path d="M12 31h84M12 40h60" stroke={tokens.ink} stroke-width="2.5" />
-        <path d="M12 48h36" stroke={tokens.quiet} stroke-width="1.5" />
-      </svg>
-      <strong>{name}</strong> <span class="small quiet">{about}</span>
+<div class="parts" role="group" aria-label="Parts of the look">
+  {#each PARTS as [key, name] (key)}
+    <button class="plain" aria-pressed={chosen === key} onclick={() => (chosen = key)}>
+      {name}{#if wrong[key]}<span class="mark attention">
+          {wrong[key]}</span
+        >{/if}{#if key === 'legible' && mended > 0}<span class="mark"> {mended} mended</span>{/if}
     </button>
   {/each}
 </div>
+<Part {bench} {brief} />
 
 <style>
-  .row {
+  .parts {
     display: flex;
     flex-wrap: wrap;
-    gap: 16px;
+    gap: 2px 20px;
+    margin-bottom: 10px;
   }
-  button {
-    display: grid;
-    padding: 8px;
-    border: 1px solid transparent;
-    border-radius: 3px;
+  .parts button {
+    color: var(--quiet);
+    min-height: 30px;
   }
-  button[aria-pressed='true'] {
-    border-color: var(--accent);
+  .parts button[aria-pressed='true'] {
+    color: var(--accent);
+    font-weight: 600;
     box-shadow: inset 0 -3px 0 var(--accent);
   }
-  strong {
+  .mark {
+    font-size: 13px;
+    color: var(--quiet);
+    font-weight: 400;
+  }
+  .attention {
+    color: var(--attention);
     font-weight: 600;
-    margin-top: 4px;
   }
 </style>

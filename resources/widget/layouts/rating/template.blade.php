@@ -5,7 +5,7 @@
 <a class="whole" href="{{ $plan->all }}" target="_blank" rel="noopener">
 @endif
 @if ($plan->head->figure !== null)
-<span class="glyphs h{{ $plan->head->halves }}" aria-hidden="true"></span>
+<span class="glyphs r{{ $plan->head->twentieths }}" aria-hidden="true"></span>
 @endif
 @include('widget::figures')
 @if ($layout->opens)

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editions\Behaviours;
+use App\Grounds\Grounds;
+use App\Host\HostLocks;
+use App\Models\Ground;
+use App\Models\Site;
+use Gnomic\Dress\Dress;
+use Gnomic\Text\Echoed;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use InvalidArgumentException;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
+use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
+
+/** Pages of the owner's website: looks are read from them, and widgets are proofed on them. */
+final class GroundController
+{
+    /** Pages that are fetched at a time, and seconds after which somebody may try again. */
+    private const AT_ONCE = 2;
+
+    private const AGAIN = 5;
+
+    /** Fetches a page and says what looks its sections propose, each token with its evidence. */
+    public function store(Request $request, Site $site, Grounds $grounds, HostLocks $locks): JsonResponse
+    {
+        $given = $request->validate([
+            'address' => ['required', 'string', 'max:2000'],
+            'css' => ['sometimes', 'nullable', 'string', 'max:2000000'],
+            'again' => ['sometimes', 'boolean'],
+        ]);
+        $address = trim((string) $given['address']);
+        $address = preg_match('~^[a-z][a-z0-9+.-]*://~i', $address) === 1 ? $address : "https://$address";
+        $css = (string) ($given['css'] ?? '');
+        $kept = Ground::at($site->id, $address);
+        if ($kept?->matched !== null && $css === '' && ! (bool) ($given['again'] ?? false)) {
+            return new JsonResponse(self::told($kept));
+        }
+        $place = $locks->oneOf('ground', self::AT_ONCE);
+        if ($place === null) {
+            throw new TooManyRequestsHttpException(self::AGAIN, 'Gnomic is reading other pages just now. Try again in a moment.');
+        }
+        try {
+            return new JsonResponse(self::told($grounds->fetch($site, $address, $css)));
+        } catch (InvalidArgumentException $wrong) {
+            throw new UnprocessableEntityHttpException($wrong->getMessage(), $wrong);
+        }
+    }
+
+    /** The page itself, harmless, or a neutral one where none is given: for a frame of the bench. */
+    public function show(Request $request, Site $site, Behaviours $behaviours): Response
+    {
+        $given = $request->validate(['address' => ['sometimes', 'string', 'max:2000']]);
+        $host = rtrim((string) config('app.url'), '/');
+        $ground = isset($given['address']) ? Ground::at($site->id, (string) $given['address']) : null;
+        $html = $ground->html ?? view('ground', ['script' => "$host/b/".$behaviours->file('proof'), 'host' => $host])->render();
+        // What was fetched before a script was another names the earlier one.
+        $html = (string) preg_replace(
+            '~'.preg_quote("$host/b/", '~').'[0-9a-f]{12}\.js~',
+            "$host/b/".$behaviours->file('proof'),
+            $html,
+            1,
+        );
+
+        return new Response($html, 200, [
+            'Content-Type' => 'text/html; charset=utf-8',
+            'Cache-Control' => 'private, no-store',
+            // No origin of its own; nothing runs but what Gnomic puts in; pictures, styles and fonts are the page's.
+            'Content-Security-Policy' => "sandbox allow-scripts; default-src 'none'; script-src $host/gnomic.js $host/b/; "
+                ."style-src * 'unsafe-inline' data:; img-src * data:; font-src * data:; media-src *; "
+                ."connect-src $host; form-action 'none'; "
+                ."frame-src 'none'; object-src 'none'; frame-ancestors 'self'",
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function told(Ground $ground): array
+    {
+        $matched = $ground->matched ?? [];
+        $sections = array_filter(is_array($matched['sections'] ?? null) ? $matched['sections'] : [], is_array(...));
+
+        return [
+            'address' => $ground->address,
+            'name' => Echoed::short($ground->address),
+            'fetchedAt' => $ground->fetched_at?->toRfc3339String(),
+            'failure' => $ground->failure,
+            'hasPage' => $ground->html !== null,
+            'problems' => $matched['problems'] ?? [],
+            'doubts' => $matched['doubts'] ?? [],
+            'sections' => array_values(
+                array_map(fn (array $section): array => ['dress' => self::dress($section)->toArray()] + $section, $sections),
+            ),
+        ];
+    }
+
+    /**
+     * What a section proposes, as a brief's part.
+     *
+     * @param  array<array-key, mixed>  $section
+     */
+    private static function dress(array $section): Dress
+    {
+        $look = is_array($section['look'] ?? null) ? $section['look'] : [];
+
+        // Over a look without a ground of its own: what is behind is the page.
+        return Dress::read([
+            'name' => 'window',
+            'scheme' => $look['scheme'] ?? null,
+            'light' => $look['light'] ?? [],
+            'dark' => $look['dark'] ?? [],
+            'tokens' => $look['tokens'] ?? [],
+        ]);
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress\Css;
+
+use Closure;
+
+/** Sums of CSS (Values and Units 4, 10): calc, min, max, clamp, round, abs, sign and what stands in their brackets. */
+final class Calc
+{
+    /** Brackets in brackets: deeper ones are no sum that somebody wrote. */
+    private const DEEP = 24;
+
+    /** Of sums; without end is as much as anything can be. */
+    private const CONSTANTS = ['pi' => M_PI, 'e' => M_E, 'infinity' => 1e7, '-infinity' => -1e7];
+
+    /** @param  Closure(string): (float|null)  $read  of a number with its unit, or of a word; null where it is neither */
+    private function __construct(private readonly Closure $read)
+    {
+    }
+
+    /**
+     * @param  Closure(string): (float|null)  $read  as in the constructor
+     * @return float|null null where it is no sum, or one of what cannot be read
+     */
+    public static function of(string $value, Closure $read): ?float
+    {
+        return (new self($read))->value(trim($value), 0);
+    }
+
+    private function value(string $value, int $depth): ?float
+    {
+        if ($depth > self::DEEP || $value === '') {
+            return null;
+        }
+        $call = Values::call($value);
+        if ($call === null) {
+            return match (true) {
+                $value[0] === '(' && str_ends_with($value, ')') => $this->sum(substr($value, 1, -1), $depth),
+                $depth > 0 && isset(self::CONSTANTS[strtolower($value)]) => self::CONSTANTS[strtolower($value)],
+                default => ($this->read)($value),
+            };
+        }
+        [$name, $inside] = $call;
+        $of = [];
+        foreach (Values::listed($inside) as $one) {
+            $of[] = $this->sum($one, $depth);
+        }
+        if (in_array(null, $of, true)) {
+            return null;
+        }
+        $of = array_filter($of, is_float(...));
+
+        return match (true) {
+            $name === 'calc' => $of[0] ?? null,
+            $name === 'min' && $of !== [] => min($of),
+            $name === 'max' && $of !== [] => max($of),
+            $name === 'clamp' && count($of) === 3 => max($of[0], min($of[1], $of[2])),
+            $name === 'abs' && count($of) === 1 => abs($of[0]),
+            $name === 'sign' && count($of) === 1 => (float) ($of[0] <=> 0.0),
+            $name === 'round' && count($of) === 2 && $of[1] != 0.0 => round($of[0] / $of[1]) * $of[1],
+            default => null,
+        };
+    }
+
+    /** Terms with spaces around "+" and "-". */
+    private function sum(string $sum, int $depth): ?float
+    {
+        $total = 0.0;
+        $sign = 1.0;
+        $product = [];
+        foreach ([...Values::words(self::spaced($sum)), '+'] as $word) {
+            if ($word === '+' || $word === '-') {
+                $value = $this->product($product, $depth);
+                if ($value === null) {
+                    return null;
+                }
+                $total += $sign * $value;
+                [$sign, $product] = [$word === '-' ? -1.0 : 1.0, []];
+            } else {
+                $product[] = $word;
+            }
+        }
+
+        return $total;
+    }
+
+    /** @param  list<string>  $words  values with "*" and "/" between them */
+    private function product(array $words, int $depth): ?float
+    {
+        $value = $this->value($words[0] ?? '', $depth + 1);
+        for ($at = 1, $count = count($words); $at < $count && $value !== null; $at += 2) {
+            $next = $this->value($words[$at + 1] ?? '', $depth + 1);
+            $value = match (true) {
+                $next === null => null,
+                $words[$at] === '*' => $value * $next,
+                $words[$at] === '/' && $next !== 0.0 => $value / $next,
+                default => null,
+            };
+        }
+
+        return $value;
+    }
+
+    /** With spaces around "*" and "/" outside of brackets, where none need be. */
+    private static function spaced(string $sum): string
+    {
+        foreach (['*', '/'] as $sign) {
+            $sum = implode(" $sign ", Values::split($sum, $sign));
+        }
+
+        return $sum;
+    }
+}

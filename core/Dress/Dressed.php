@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress;
+
+use Gnomic\Dress\Guard\Finding;
+use Gnomic\Dress\Guard\Guard;
+
+/** A look as it goes out: with what is other in a brief, and with what could not be read mended. */
+final readonly class Dressed
+{
+    /**
+     * @param  list<Finding>  $findings
+     * @param  string  $css  own rules, safe to be put into the widget
+     */
+    private function __construct(
+        public string $key,
+        public Scheme $scheme,
+        public Palette $light,
+        public Palette $dark,
+        public Tokens $tokens,
+        public array $findings,
+        public string $css,
+    ) {
+    }
+
+    /** @param  string  $css  own rules, safe to be put into the widget */
+    public static function of(Look $look, Dress $dress, string $css = ''): self
+    {
+        $own = $dress->on($look);
+        $findings = [];
+        $guarded = function (Palette $palette, bool $isDark) use ($dress, &$findings): Palette {
+            $scheme = $isDark ? 'dark' : 'light';
+            $refused = [];
+            foreach (Palette::OVER as $token) {
+                if (! $dress->mends || in_array("$scheme.$token", $dress->refused, true)) {
+                    $refused[] = $token;
+                }
+            }
+            [$mended, $found] = Guard::mended($palette, $scheme, $refused);
+            array_push($findings, ...$found);
+
+            return $mended;
+        };
+
+        return new self(
+            $look->key,
+            $own->scheme,
+            $own->scheme->hasLight() ? $guarded($own->light, false) : $own->light,
+            $own->scheme->hasDark() ? $guarded($own->dark, true) : $own->dark,
+            $own->tokens,
+            $findings,
+            $css,
+        );
+    }
+
+    /** Of the usual look, for what has no brief. */
+    public static function usual(Looks $looks): self
+    {
+        return self::of($looks->named(Looks::USUAL), Dress::read());
+    }
+
+    /** The colours where there is only one set, or where nobody says which. */
+    public function palette(): Palette
+    {
+        return $this->scheme === Scheme::Dark ? $this->dark : $this->light;
+    }
+
+    /** @return list<mixed> everything that what is drawn depends on */
+    public function inputs(): array
+    {
+        return [
+            $this->scheme->value,
+            $this->scheme->hasLight() ? $this->light->colours : null,
+            $this->scheme->hasDark() ? $this->dark->colours : null,
+            $this->tokens->toArray(),
+            $this->css,
+        ];
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress\Guard;
+
+/** A colour that has to be told from what is behind it. */
+final readonly class Pair
+{
+    /** Contrast of words, of large ones, and of what is no word: WCAG 2.2, 1.4.3 and 1.4.11. */
+    public const TEXT = 4.5;
+
+    public const LARGE = 3.0;
+
+    public const SIGN = 3.0;
+
+    /**
+     * @param  string  $token  of Palette::OVER
+     * @param  'ground'|'surface'  $on
+     * @param  string  $what  is drawn so, in words
+     * @param  list<string>  $states  in which it is: the colour is the same in all of them
+     */
+    private function __construct(
+        public string $token,
+        public string $on,
+        public float $least,
+        public string $what,
+        public array $states = ['at rest'],
+    ) {
+    }
+
+    /** @return list<self> all that a widget draws */
+    public static function all(): array
+    {
+        /** @var list<self>|null $all */
+        static $all = null;
+
+        return $all ??= [
+            new self('ink', 'surface', self::TEXT, 'words on cards'),
+            new self('ink', 'ground', self::TEXT, 'headings, the figure and the place among the cards'),
+            new self('quiet', 'surface', self::TEXT, 'dates and small print on cards'),
+            new self('quiet', 'ground', self::TEXT, 'counts and the line at the foot'),
+            new self('accent', 'surface', self::TEXT, 'names, and what can be pressed on cards', ['at rest', 'under the pointer']),
+            new self('accent', 'ground', self::TEXT, 'what can be pressed in head and foot', ['at rest', 'under the pointer', 'chosen']),
+            new self('link', 'surface', self::TEXT, 'links on cards', ['at rest', 'under the pointer']),
+            new self('link', 'ground', self::TEXT, 'links in the foot', ['at rest', 'under the pointer']),
+            new self('rating', 'surface', self::SIGN, 'rating glyphs on cards'),
+            new self('rating', 'ground', self::SIGN, 'rating glyphs and the spread in the head'),
+            new self('control', 'ground', self::SIGN, 'arrows, dots and edges of buttons', ['at rest', 'under the pointer', 'at an end']),
+            new self('control', 'surface', self::SIGN, 'the ring around what has the focus', ['with the focus']),
+        ];
+    }
+
+    public function isWords(): bool
+    {
+        return $this->least === self::TEXT;
+    }
+}

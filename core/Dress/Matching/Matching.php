@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress\Matching;
+
+use Closure;
+use Gnomic\Dress\Page\Page;
+use Gnomic\Dress\Page\Viewport;
+
+/** What a page proposes: a look for each of its sections, with evidence, and what could not be read. */
+final readonly class Matching
+{
+    /** Characters of text below which a page that has scripts is said to be built by them. */
+    private const SPARSE = 200;
+
+    /**
+     * @param  list<Proposal>  $proposals  the page itself first
+     * @param  list<string>  $doubts  in words
+     */
+    private function __construct(public array $proposals, public array $doubts)
+    {
+    }
+
+    /** @param  Closure(string): (array{css: string, name: string, address: string}|null)  $fetch  as Page::styles() */
+    public static function of(Page $page, Closure $fetch, Viewport $viewport): self
+    {
+        $body = $page->body();
+        if ($body === null) {
+            return new self([], ['This is no page with a body: there is nothing to read a look from.']);
+        }
+        $styles = $page->styles($viewport, $fetch);
+        $reading = new Proposing($styles, $page, $fetch);
+        $proposals = array_map($reading->proposal(...), Sections::of($body, $styles));
+
+        return new self($proposals, self::doubts($page));
+    }
+
+    /** @return list<string> */
+    private static function doubts(Page $page): array
+    {
+        $document = $page->document;
+        $count = fn (string $tag): int => $document->getElementsByTagName($tag)->length;
+        $text = trim((string) preg_replace('/\s+/', ' ', self::text($page)));
+        $doubts = [];
+        if ($count('frameset') + $count('frame') > 0 || ($count('iframe') > 0 && mb_strlen($text) < self::SPARSE)) {
+            $doubts[] = 'The page is made of frames: what is in them is not read. Give the address of the frame that the '
+                .'widget will stand in.';
+        } elseif ($count('script') > 0 && mb_strlen($text) < self::SPARSE) {
+            $doubts[] = 'The page is built by scripts, and next to nothing stands in it before they run. What could be read is proposed; '
+                .'paste a style sheet or pick a colour to go on.';
+        }
+        foreach ($document->getElementsByTagName('input') as $input) {
+            if (strtolower($input->getAttribute('type')) === 'password') {
+                $doubts[] = 'The page asks for a password: it may be a sign-in, and not the page that visitors see.';
+                break;
+            }
+        }
+
+        return $doubts;
+    }
+
+    private static function text(Page $page): string
+    {
+        $text = $page->body()->textContent ?? '';
+        foreach (['script', 'style', 'noscript', 'template'] as $tag) {
+            foreach ($page->document->getElementsByTagName($tag) as $element) {
+                $text = $element->textContent === '' ? $text : str_replace($element->textContent, '', $text);
+            }
+        }
+
+        return $text;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'sections' => array_map(fn (Proposal $proposal): array => $proposal->toArray(), $this->proposals),
+            'doubts' => $this->doubts,
+        ];
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress\Matching;
+
+use DOMElement;
+use Gnomic\Dress\Colour\Colour;
+use Gnomic\Dress\Colour\CssColour;
+use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Page\Computed;
+use Gnomic\Dress\Page\PageStyles;
+
+/** A part of a page with what is seen behind it. */
+final readonly class Section
+{
+    /**
+     * @param  Colour  $ground  opaque; of a gradient the first, of a picture the darkest that its veil lets through
+     * @param  Colour|null  $to  the other end of a gradient or of a picture
+     * @param  string|null  $image  address of a picture behind it
+     * @param  DOMElement  $painted  the element that its ground is of
+     */
+    private function __construct(
+        public DOMElement $element,
+        public Colour $ground,
+        public ?Colour $to,
+        public ?string $image,
+        public Computed $style,
+        public DOMElement $painted,
+    ) {
+    }
+
+    public static function page(DOMElement $body, PageStyles $styles): self
+    {
+        $root = $body->parentNode instanceof DOMElement ? $styles->computed($body->parentNode) : null;
+        $style = $styles->computed($body);
+        // What the root or the body has spreads over the screen; else it is the browser's own.
+        $canvas = CssColour::read('canvas', null, $root->isDark ?? $style->isDark) ?? Colour::hex('#fff');
+        $behind = $root === null ? $canvas : $root->background->over($canvas);
+
+        return self::painted($body, new self($body, $behind, null, null, $style, $body), $style);
+    }
+
+    /** @return self|null null where nothing else is painted behind it */
+    public static function within(DOMElement $element, self $in, PageStyles $styles): ?self
+    {
+        $style = $styles->computed($element);
+        $hasOwn = $style->background->alpha > 0.01 || $style->value('background-image') !== 'none';
+
+        return ! $hasOwn || $style->value('display') === 'none' ? null : self::painted($element, $in, $style);
+    }
+
+    private static function painted(DOMElement $element, self $in, Computed $style): self
+    {
+        $ground = $style->background->over($in->ground);
+        $to = $style->background->isOpaque() || $in->to === null ? null : $style->background->over($in->to);
+        $image = $style->background->isOpaque() ? null : $in->image;
+        $layers = Values::listed($style->value('background-image'));
+        // The last layer lies deepest.
+        foreach (array_reverse($layers) as $layer) {
+            $call = Values::call($layer);
+            if ($call === null || $layer === 'none') {
+                continue;
+            }
+            if (str_ends_with($call[0], 'gradient')) {
+                [$ground, $to] = self::gradient($call[1], $ground, $to, $style);
+            } elseif ($call[0] === 'url' && ! str_contains($call[1], 'data:')) {
+                // A picture may be of any colour, as long as nobody has looked at it.
+                [$ground, $to, $image] = [Colour::hex('#000'), Colour::hex('#fff'), trim($call[1], " \"'")];
+            }
+        }
+
+        return new self($element, $ground, $to !== null && $to->toHex() === $ground->toHex() ? null : $to, $image, $style, $element);
+    }
+
+    /** @return array{Colour, Colour|null} */
+    private static function gradient(string $inside, Colour $ground, ?Colour $to, Computed $style): array
+    {
+        $stops = [];
+        foreach (Values::listed($inside) as $stop) {
+            $colour = CssColour::read(Values::words($stop)[0] ?? '', $style->colour, $style->isDark);
+            if ($colour !== null) {
+                $stops[] = $colour;
+            }
+        }
+        if ($stops === []) {
+            return [$ground, $to];
+        }
+        $seen = [];
+        foreach ($stops as $stop) {
+            $seen[] = $stop->over($ground);
+            if ($to !== null) {
+                $seen[] = $stop->over($to);
+            }
+        }
+        usort($seen, fn (Colour $one, Colour $two): int => $one->luminance() <=> $two->luminance());
+
+        return [$seen[0], $seen[count($seen) - 1]];
+    }
+}

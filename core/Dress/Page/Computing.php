@@ -1,0 +1,324 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress\Page;
+
+use DOMElement;
+use Gnomic\Dress\Colour\Colour;
+use Gnomic\Dress\Colour\CssColour;
+use Gnomic\Dress\Css\Calc;
+use Gnomic\Dress\Css\Values;
+
+/** From declared values to computed ones, for one element. */
+final class Computing
+{
+    private const SIZES = ['xx-small' => 9.0, 'x-small' => 10.0, 'small' => 13.0, 'medium' => 16.0, 'large' => 18.0, 'x-large' => 24.0,
+        'xx-large' => 32.0, 'xxx-large' => 48.0];
+
+    /** @var array<string, string> by property */
+    private array $values;
+
+    /** @var array<string, Declaration> */
+    private array $winners = [];
+
+    private Variables $variables;
+
+    private float $size = 16.0;
+
+    private Colour $colour;
+
+    private bool $isDark = false;
+
+    /**
+     * @param  float  $rootSize  of the letters of the page
+     * @param  array<string, string>  $registered
+     * @param  array<string, bool>  $alone
+     */
+    public function __construct(
+        private readonly DOMElement $element,
+        private readonly ?Computed $parent,
+        private readonly float $rootSize,
+        private readonly Viewport $viewport,
+        private readonly array $registered,
+        private readonly array $alone,
+    ) {
+        $this->values = BrowserSheet::of($element);
+        $this->colour = Colour::hex('#000');
+    }
+
+    /** @param  list<Declaration>  $declarations  the weakest first */
+    public function of(array $declarations): Computed
+    {
+        $own = [];
+        foreach ($declarations as $declaration) {
+            if (str_starts_with($declaration->name, '--')) {
+                $own[$declaration->name] = $declaration->value;
+            }
+        }
+        $inherited = array_diff_key($this->parent->variables ?? [], $this->alone);
+        $own = array_filter(
+            $own,
+            fn (string $value): bool => ! in_array(strtolower($value), ['inherit', 'unset', 'revert', 'revert-layer'], true),
+        );
+        $this->variables = new Variables($own + $inherited + $this->registered);
+        foreach ($declarations as $declaration) {
+            if (! str_starts_with($declaration->name, '--')) {
+                $this->take($declaration);
+            }
+        }
+
+        return $this->computed();
+    }
+
+    private function take(Declaration $declaration): void
+    {
+        $isVariable = stripos($declaration->value, 'var(') !== false;
+        $value = $isVariable ? $this->variables->in($declaration->value) : $declaration->value;
+        if ($declaration->name === 'all') {
+            $this->all(strtolower(trim((string) $value)));
+
+            return;
+        }
+        $set = $value === null ? null : Shorthands::of($declaration->name, trim($value));
+        if ($set === null && $isVariable) {
+            // What turns out wrong only by its variables is as if it were unset.
+            $set = array_fill_keys(array_keys(Shorthands::of($declaration->name, '') ?? []), 'unset');
+        }
+        foreach ($set ?? [] as $name => $one) {
+            if (! isset(BrowserSheet::INHERITED[$name]) && ! isset(BrowserSheet::INITIAL[$name])) {
+                continue;
+            }
+            $one = trim($one);
+            if (! $this->isValid($name, $one)) {
+                if (! $isVariable) {
+                    continue;
+                }
+                $one = 'unset';
+            }
+            $this->values[$name] = $one;
+            $this->winners[$name] = $declaration;
+        }
+    }
+
+    private function all(string $value): void
+    {
+        if (in_array($value, ['initial', 'unset', 'inherit'], true)) {
+            $this->values = array_fill_keys([...array_keys(BrowserSheet::INHERITED), ...array_keys(BrowserSheet::INITIAL)], $value);
+        } elseif (in_array($value, ['revert', 'revert-layer'], true)) {
+            $this->values = BrowserSheet::of($this->element);
+        }
+        $this->winners = [];
+    }
+
+    private function isValid(string $name, string $value): bool
+    {
+        if (in_array(strtolower($value), Shorthands::WIDE, true)) {
+            return true;
+        }
+
+        return match (true) {
+            $name === 'color', str_ends_with($name, '-color') => CssColour::read($value) !== null,
+            $name === 'font-size' => isset(self::SIZES[strtolower($value)]) || in_array(strtolower($value), ['smaller', 'larger'], true)
+                || ($this->length($value, 16.0, 16.0) ?? -1.0) >= 0.0,
+            $name === 'font-weight' => preg_match('/^(?:normal|bold|bolder|lighter|\d{1,4}(?:\.\d+)?)$/iD', $value) === 1,
+            $name === 'line-height' => strtolower($value) === 'normal' || is_numeric($value) || $this->length($value, 16.0, 16.0) !== null,
+            str_ends_with($name, '-radius') => $this->length(Values::words($value)[0] ?? '', 16.0, 100.0) !== null,
+            str_starts_with($name, 'padding-') => $this->length($value, 16.0, 100.0) !== null,
+            str_ends_with($name, '-width') => in_array(
+                $value,
+                ['thin', 'medium', 'thick'],
+                true,
+            ) || $this->length($value, 16.0, 0.0) !== null,
+            str_ends_with($name, '-gap') => $value === 'normal' || $this->length($value, 16.0, 100.0) !== null,
+            default => $value !== '',
+        };
+    }
+
+    private function computed(): Computed
+    {
+        $scheme = strtolower($this->specified('color-scheme'));
+        $this->isDark = str_contains($scheme, 'dark') && (! str_contains($scheme, 'light') || $this->viewport->isDark);
+        $this->size = $this->fontSize();
+        $this->colour = $this->textColour();
+        $values = [];
+        foreach (['background-image', 'box-shadow', 'display', 'font-style', 'text-decoration-line', 'opacity', 'color-scheme'] as $name) {
+            $values[$name] = $this->specified($name);
+        }
+        $leading = $this->specified('line-height');
+        // A number is taken over as one, a length as what it comes to.
+        $values['line-height'] = is_numeric($leading) ? $leading : '';
+        $lengths = [];
+        foreach (Shorthands::SIDES as $side) {
+            $isDrawn = ! in_array(strtolower($this->specified("border-$side-style")), ['none', 'hidden'], true);
+            $lengths["border-$side-width"] = $isDrawn ? $this->lengthOf("border-$side-width") : 0.0;
+            $lengths["padding-$side"] = $this->lengthOf("padding-$side");
+            $colour = CssColour::read($this->specified("border-$side-color"), $this->colour, $this->isDark);
+            $values["border-$side-color"] = ($colour ?? $this->colour)->toHex();
+        }
+        foreach (Shorthands::CORNERS as $corner) {
+            $lengths["border-$corner-radius"] = $this->lengthOf("border-$corner-radius");
+        }
+        foreach (['row-gap', 'column-gap'] as $gap) {
+            $lengths[$gap] = $this->lengthOf($gap);
+        }
+
+        return new Computed(
+            $this->colour,
+            CssColour::read($this->specified('background-color'), $this->colour, $this->isDark) ?? Colour::of(0, 0, 0, 0),
+            self::families($this->specified('font-family')),
+            $this->size,
+            $this->weight(),
+            $this->leading(),
+            $this->isDark,
+            $values,
+            $lengths,
+            $this->winners,
+            $this->variables->all(),
+        );
+    }
+
+    /** What holds, keywords that any property may have put in their place; of what is inherited, the parent's computed value. */
+    private function specified(string $name): string
+    {
+        $value = $this->values[$name] ?? 'unset';
+        $isInherited = isset(BrowserSheet::INHERITED[$name]);
+        $word = strtolower($value);
+        if ($word === 'revert' || $word === 'revert-layer') {
+            $value = BrowserSheet::of($this->element)[$name] ?? 'unset';
+            $word = strtolower($value);
+        }
+        if ($word === 'inherit' || ($word === 'unset' && $isInherited)) {
+            return $this->parent === null ? $this->initial($name) : $this->ofParent($name);
+        }
+
+        return $word === 'initial' || $word === 'unset' ? $this->initial($name) : $value;
+    }
+
+    private function initial(string $name): string
+    {
+        return BrowserSheet::INHERITED[$name] ?? BrowserSheet::INITIAL[$name] ?? '';
+    }
+
+    private function ofParent(string $name): string
+    {
+        $parent = $this->parent;
+
+        return $parent === null ? $this->initial($name) : match ($name) {
+            'color' => $parent->colour->toHex(),
+            'background-color' => $parent->background->toHex(),
+            'font-family' => $parent->family,
+            'font-size' => "{$parent->size}px",
+            'font-weight' => (string) $parent->weight,
+            'line-height' => $parent->value('line-height') === '' ? (
+                $parent->leading === null ? 'normal' : "{$parent->leading}px"
+            ) : $parent->value('line-height'),
+            default => isset($parent->lengths[$name]) ? "{$parent->lengths[$name]}px" : $parent->value($name),
+        };
+    }
+
+    private function textColour(): Colour
+    {
+        $above = $this->parent->colour ?? Colour::hex('#000');
+        $value = $this->specified('color');
+        // The root's own text has the colour of the scheme.
+        $colour = CssColour::read($value, $above, $this->isDark) ?? $above;
+
+        return $this->parent === null
+            || ! isset($this->values['color'])
+            && $this->isDark !== $this->parent->isDark
+            && ! isset($this->winners['color'])
+            && $above->toHex() === CssColour::read('canvastext', null, $this->parent->isDark)?->toHex()
+            ? (CssColour::read($this->parent === null ? $value : 'canvastext', null, $this->isDark) ?? $colour) : $colour;
+    }
+
+    private function fontSize(): float
+    {
+        $above = $this->parent->size ?? 16.0;
+        $value = strtolower($this->specified('font-size'));
+
+        return max(0.0, match (true) {
+            isset(self::SIZES[$value]) => self::SIZES[$value],
+            $value === 'smaller' => $above / 1.2,
+            $value === 'larger' => $above * 1.2,
+            default => $this->length($value, $above, $above) ?? $above,
+        });
+    }
+
+    private function weight(): int
+    {
+        $above = $this->parent->weight ?? 400;
+        $value = strtolower($this->specified('font-weight'));
+
+        return match ($value) {
+            'normal' => 400,
+            'bold' => 700,
+            'bolder' => $above < 350 ? 400 : ($above < 550 ? 700 : 900),
+            'lighter' => $above < 550 ? 100 : ($above < 750 ? 400 : 700),
+            default => max(1, min(1000, (int) $value)),
+        };
+    }
+
+    /** As browsers write families down: in quotation marks where a name is more than one word. */
+    private static function families(string $value): string
+    {
+        return implode(', ', array_map(function (string $family): string {
+            $bare = trim((string) preg_replace('/\s+/', ' ', trim($family, " \t\n\"'")));
+
+            return preg_match('/^-?[a-z_][\w-]*$/iD', $bare) === 1 ? $bare : "\"$bare\"";
+        }, array_filter(Values::listed($value), fn (string $family): bool => $family !== '')));
+    }
+
+    /** CSS pixels; null: as the font has it. */
+    private function leading(): ?float
+    {
+        $value = strtolower($this->specified('line-height'));
+
+        return match (true) {
+            $value === 'normal' => null,
+            is_numeric($value) => (float) $value * $this->size,
+            default => $this->length($value, $this->size, $this->size),
+        };
+    }
+
+    private function lengthOf(string $name): float
+    {
+        $value = strtolower(Values::words($this->specified($name))[0] ?? '');
+        $value = ['thin' => '1px', 'medium' => '3px', 'thick' => '5px', 'normal' => '0px'][$value] ?? $value;
+        // A share of the box is not known before it is laid out; corners beyond half of it are round.
+        $whole = str_ends_with($name, '-radius') ? 100.0 : $this->viewport->width / 2;
+
+        return max(0.0, $this->length($value, $this->size, $whole) ?? 0.0);
+    }
+
+    /** @param  float  $em  pixels of an em @param  float  $whole  of a hundred per cent */
+    private function length(string $value, float $em, float $whole): ?float
+    {
+        $viewport = $this->viewport;
+
+        return Calc::of($value, fn (string $word): ?float => preg_match(
+            '/^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)([a-z%]*)$/iD',
+            $word,
+            $found,
+        ) !== 1 ? null
+            : match (strtolower($found[2])) {
+                '' => $word === '0' || str_contains($value, '(') ? (float) $found[1] : ((float) $found[1] === 0.0 ? 0.0 : null),
+                'px' => (float) $found[1],
+                'em' => (float) $found[1] * $em,
+                'rem' => (float) $found[1] * $this->rootSize,
+                '%' => (float) $found[1] / 100 * $whole,
+                'pt' => (float) $found[1] * 4 / 3,
+                'pc' => (float) $found[1] * 16,
+                'in' => (float) $found[1] * 96,
+                'cm' => (float) $found[1] * 96 / 2.54,
+                'mm' => (float) $found[1] * 9.6 / 2.54,
+                'ch', 'ex' => (float) $found[1] * $em * 0.5,
+                'lh', 'rlh' => (float) $found[1] * $em * 1.5,
+                'vw', 'dvw', 'svw', 'lvw', 'vi', 'cqw', 'cqi' => (float) $found[1] * $viewport->width / 100,
+                'vh', 'dvh', 'svh', 'lvh', 'vb' => (float) $found[1] * $viewport->height / 100,
+                'vmin' => (float) $found[1] * min($viewport->width, $viewport->height) / 100,
+                'vmax' => (float) $found[1] * max($viewport->width, $viewport->height) / 100,
+                default => null,
+            });
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress\Page;
+
+/** A rule of a page's style sheets, of those that hold at the width and in the scheme that are looked at. */
+final class StyleRule
+{
+    /** @var list<Declaration>|null */
+    private ?array $declarations = null;
+
+    /**
+     * @param  string  $selector  a list of them
+     * @param  string  $block  what stands in its braces
+     * @param  string  $layer  sorts cascade layers in their order; those in none come last
+     * @param  string  $sheet  name of the sheet, for people
+     * @param  int  $line  of the selector
+     */
+    public function __construct(
+        public readonly string $selector,
+        private readonly string $block,
+        public readonly string $layer,
+        public readonly string $sheet,
+        public readonly int $line,
+    ) {
+    }
+
+    /** @return list<Declaration> */
+    public function declarations(): array
+    {
+        return $this->declarations ??= Declaration::all($this->block, $this->sheet, $this->line);
+    }
+}

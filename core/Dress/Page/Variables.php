@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress\Page;
+
+/** Custom properties of an element, and what becomes of var() by them (CSS Custom Properties 1). */
+final class Variables
+{
+    /** Of a value with all that is put into it: more is a trick. */
+    private const LONGEST = 20_000;
+
+    /** @var array<string, string|null> resolved; null: not valid, as what refers to itself */
+    private array $resolved = [];
+
+    /** @var array<string, true> those that are being resolved */
+    private array $open = [];
+
+    /** @param  array<string, string>  $values  as they were declared */
+    public function __construct(private readonly array $values)
+    {
+    }
+
+    /** @return array<string, string> all that are valid, resolved */
+    public function all(): array
+    {
+        foreach (array_keys($this->values) as $name) {
+            $this->named($name);
+        }
+
+        return array_filter($this->resolved, fn (?string $value): bool => $value !== null);
+    }
+
+    /** A value with its variables put in; null where one has neither value nor fallback. */
+    public function in(string $value): ?string
+    {
+        while (preg_match('/(?<![\w-])var\(/i', $value, $found, PREG_OFFSET_CAPTURE) === 1) {
+            $from = $found[0][1];
+            $to = self::closing($value, $from + 4);
+            $inside = substr($value, $from + 4, $to - $from - 4);
+            $comma = strpos($inside, ',');
+            $name = trim($comma === false ? $inside : substr($inside, 0, $comma));
+            $put = $this->named($name) ?? ($comma === false ? null : $this->in(trim(substr($inside, $comma + 1))));
+            if ($put === null || strlen($value) + strlen($put) > self::LONGEST) {
+                return null;
+            }
+            $value = substr($value, 0, $from).$put.substr($value, $to + 1);
+        }
+
+        return $value;
+    }
+
+    private function named(string $name): ?string
+    {
+        if (array_key_exists($name, $this->resolved)) {
+            return $this->resolved[$name];
+        }
+        $value = $this->values[$name] ?? null;
+        if ($value === null || isset($this->open[$name]) || strtolower($value) === 'initial') {
+            return null;
+        }
+        $this->open[$name] = true;
+        $resolved = $this->in($value);
+        unset($this->open[$name]);
+
+        return $this->resolved[$name] = $resolved;
+    }
+
+    private static function closing(string $value, int $at): int
+    {
+        $depth = 1;
+        $length = strlen($value);
+        for (; $at < $length; $at++) {
+            $depth += match ($value[$at]) {
+                '(' => 1,
+                ')' => -1,
+                default => 0,
+            };
+            if ($depth === 0) {
+                return $at;
+            }
+        }
+
+        return $length;
+    }
+}

@@ -1,0 +1,168 @@
+<script lang="ts">
+  import type { WholeBrief } from '../../api/client';
+  import type { Bench } from '../bench.svelte';
+  import Select from '../shape/Select.svelte';
+  import ColourField from './ColourField.svelte';
+
+  let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
+
+  interface Member {
+    description?: string;
+    type?: string | string[];
+    minimum?: number;
+    maximum?: number;
+    anyOf?: { oneOf?: { const: string; title: string }[] }[];
+  }
+  type Tokens = WholeBrief['dress']['tokens'];
+  const look = $derived(bench.proof?.dress.look);
+  const members = $derived(
+    ((bench.offered?.dress.schema as { properties?: { tokens?: { properties?: Record<string, Member> } } })?.properties
+      ?.tokens?.properties ?? {}) as Record<string, Member>,
+  );
+  const schemes = $derived(
+    look?.scheme === 'light'
+      ? (['light'] as const)
+      : look?.scheme === 'dark'
+        ? (['dark'] as const)
+        : (['light', 'dark'] as const),
+  );
+  const NAMES: Record<string, string> = {
+    angle: 'Angle of the gradient',
+    picture: 'Picture behind everything',
+    text: 'Family of words',
+    headings: 'Family of headings',
+    size: 'Size of letters, %',
+    weight: 'Weight of headings',
+    leading: 'Height of lines, %',
+    corner: 'Corners, px',
+    rule: 'Lines between cards, px',
+    edge: 'Line around cards, px',
+    shadow: 'Shadow',
+    gap: 'Between cards, px',
+    inset: 'Within cards, px',
+    pictureCorner: 'Corners of pictures, px',
+    pictureEdge: 'Line around pictures, px',
+    glyph: 'Rating glyphs',
+    glyphSize: 'Size of glyphs, %',
+    hover: 'Under the pointer',
+    quotes: 'Quotation marks',
+  };
+  const COLOURS: Record<string, string> = {
+    ground: 'Ground',
+    groundTo: 'Gradient to',
+    surface: 'Cards',
+    ink: 'Ink',
+    quiet: 'Small print',
+    line: 'Lines',
+    accent: 'Accent',
+    rating: 'Ratings',
+    link: 'Links',
+    control: 'Controls',
+    behind: 'Behind the ground',
+    behindTo: 'Behind, other end',
+  };
+  const set = (token: string, value: unknown): void =>
+    bench.change(({ dress }) => Object.assign(dress.tokens, { [token]: value }));
+  const is = (token: string): unknown => brief.dress.tokens[token as keyof Tokens] ?? look?.tokens[token] ?? null;
+  const choices = (member: Member): { const: string; title: string }[] => member.anyOf?.[0]?.oneOf ?? [];
+</script>
+
+<div class="schemes">
+  {#each schemes as scheme (scheme)}
+    <fieldset>
+      <legend>{scheme === 'light' ? 'Colours on light' : 'Colours on dark'}</legend>
+      {#each Object.entries(COLOURS) as [token, name] (token)}
+        <ColourField
+          label={name}
+          about={bench.offered?.dress.colours[token] ?? ''}
+          value={look?.[scheme][token] ?? null}
+          isOwn={brief.dress[scheme][token as keyof WholeBrief['dress']['light']] !== null}
+          onchange={(value) => bench.change(({ dress }) => Object.assign(dress[scheme], { [token]: value }))}
+        />
+      {/each}
+    </fieldset>
+  {/each}
+</div>
+<div class="tokens">
+  {#each Object.entries(members) as [token, member] (token)}
+    {#if choices(member).length > 0}
+      <Select
+        label={NAMES[token] ?? token}
+        value={String(is(token) ?? '')}
+        options={choices(member).map((one) => [one.const, one.title] as const)}
+        onchange={(value) => set(token, value)}
+      />
+    {:else if member.maximum === 1}
+      <label class="token"
+        ><span>{NAMES[token] ?? token}</span>
+        <input
+          type="checkbox"
+          checked={is(token) === 1}
+          onchange={(event) => set(token, event.currentTarget.checked ? 1 : 0)}
+        /></label
+      >
+    {:else if member.maximum !== undefined}
+      <label class="token"
+        ><span>{NAMES[token] ?? token}</span>
+        <input
+          class="field"
+          type="number"
+          min={member.minimum}
+          max={member.maximum}
+          value={is(token) ?? ''}
+          placeholder="usual"
+          onchange={(event) => {
+            if (event.currentTarget.checkValidity())
+              set(token, event.currentTarget.value === '' ? null : event.currentTarget.valueAsNumber);
+            else event.currentTarget.reportValidity();
+          }}
+        /></label
+      >
+    {:else}
+      <label class="token wide"
+        ><span>{NAMES[token] ?? token}</span>
+        <input
+          class="field"
+          type={token === 'picture' ? 'url' : 'text'}
+          value={is(token) ?? ''}
+          placeholder={token === 'picture' ? 'https://' : "the page's own"}
+          onchange={(event) =>
+            set(token, event.currentTarget.value.trim() === '' ? null : event.currentTarget.value.trim())}
+        /></label
+      >
+    {/if}
+  {/each}
+</div>
+
+<style>
+  .schemes,
+  .tokens {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px 24px;
+    align-items: end;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0 0 12px;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 18px;
+  }
+  legend {
+    font-weight: 600;
+    margin-bottom: 4px;
+  }
+  .token {
+    display: grid;
+    gap: 2px;
+    justify-items: start;
+  }
+  .token .field {
+    width: 110px;
+  }
+  .wide .field {
+    width: 230px;
+  }
+</style>
