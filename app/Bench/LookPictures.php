@@ -13,7 +13,6 @@ use App\Sift\SiteContexts;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Dress\Dress;
-use Gnomic\Dress\Dressed;
 
 /** The owner's own entries in every look that there is, made by the code that publishes: to choose by looking. */
 final readonly class LookPictures
@@ -38,7 +37,7 @@ final readonly class LookPictures
         $pictures = [];
         foreach ($this->looks->of($site)->all() as $look) {
             $worn = Dress::read(['name' => $look->key]);
-            $dressed = Dressed::of($look, $worn);
+            $dressed = $this->looks->worn($site, $look, $worn);
             $pictured = $content->as($own->with(dress: $worn))->in($dressed);
             $pictures[] = [
                 'key' => $look->key,

@@ -9,6 +9,7 @@ use App\Editions\SiteLooks;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Widget;
+use App\Pictures\Pictures;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Doubts;
@@ -35,7 +36,7 @@ final readonly class Warnings
 
     private const COMFORTABLE = 5;
 
-    public function __construct(private Repairs $repairs, private SiteLooks $looks)
+    public function __construct(private Repairs $repairs, private SiteLooks $looks, private Pictures $pictures)
     {
     }
 
@@ -55,6 +56,7 @@ final readonly class Warnings
             $this->unknownWidgets($site, $brief),
             $this->pinsNotShown($site, $brief, $sieve),
             $this->unknownLook($site, $brief),
+            $this->withoutGround($site, $brief),
             $this->noRoomForPages($site, $brief, $sieve),
         ]));
 
@@ -205,6 +207,18 @@ final readonly class Warnings
                 'key' => 'dress',
                 'text' => "There is no look \"{$brief->dress->look}\" here. {$looks->named($brief->dress->look)->name} stands in.",
             ];
+    }
+
+    /** @return array{key: string, text: string}|null */
+    private function withoutGround(Site $site, Brief $brief): ?array
+    {
+        $picture = $brief->dress->on($this->looks->of($site)->named($brief->dress->look))->tokens->picture;
+        $why = $picture === null ? null : $this->pictures->missing($site, $picture);
+
+        return $why === null ? null : [
+            'key' => 'dress',
+            'text' => "The picture behind everything is not there: $why The ground stands alone.",
+        ];
     }
 
     /** @return array{key: string, text: string}|null */

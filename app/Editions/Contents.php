@@ -52,7 +52,6 @@ final readonly class Contents
         $faces = array_values(array_filter(array_map(fn (Account $account): ?string => $account->picture, $accounts)));
         $pictures = $this->pictures->at($site, [...self::addresses(array_values($entries)), ...$faces]);
         $pages = $this->channels->pages($site);
-        $looks = $this->looks->of($site);
         $contents = $dressed = [];
         foreach ($wanted as $one) {
             $shown = self::named($entries, $one->refs);
@@ -65,7 +64,7 @@ final readonly class Contents
                 $one->sieve->tally()->overall(),
                 $site->zone(),
                 $this->catalogues->spoken($one->language, $one->brief->dress->words, $site->words ?? []),
-                $dressed[json_encode($one->brief->dress->toArray(), JSON_THROW_ON_ERROR)] ??= SiteLooks::on($looks, $one->brief),
+                $dressed[json_encode($one->brief->dress->toArray(), JSON_THROW_ON_ERROR)] ??= $this->looks->dressed($site, $one->brief),
                 $pages,
                 array_intersect_key($pictures, array_flip([...self::addresses([...$shown, ...$further]), ...$faces])),
                 $one->choices,

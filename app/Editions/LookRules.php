@@ -18,12 +18,22 @@ final class LookRules
         3 => '0 2px 5px #00000029,0 8px 24px #0000001f', 4 => '0 3px 8px #0000002e,0 14px 40px #00000029',
     ];
 
+    /** Those that are as usual where nothing is said. */
+    private const FREE = [
+        'text' => 'initial', 'heads' => 'initial', 'weight' => 'initial', 'leading' => 'initial', 'corner' => 'initial',
+        'rule' => 'initial', 'gsize' => 'initial', 'back' => 'initial', 'surface' => 'initial', 'edge' => 'initial',
+        'inset' => 'initial', 'down' => 'initial',
+        'shadow' => 'initial', 'picture-corner' => 'initial', 'picture-edge' => 'initial', 'rows' => 'initial', 'lines' => 'initial',
+        'most' => 'initial',
+    ];
+
     /** @param  string  $on  selector of what carries the properties */
     public static function of(Dressed $look, string $on): string
     {
         $tokens = self::tokens($look->tokens);
         $usual = self::colours($look->palette(), $look->tokens);
-        $css = "$on{".self::written($usual + $tokens).($look->scheme === Scheme::Dark ? ';color-scheme:dark' : '').'}';
+        // A page may have properties of the same names, and they would be taken over.
+        $css = "$on{".self::written($usual + $tokens + self::FREE).($look->scheme === Scheme::Dark ? ';color-scheme:dark' : '').'}';
         $dark = array_diff_assoc(self::colours($look->dark, $look->tokens), $usual);
 
         return $css.match ($look->scheme) {

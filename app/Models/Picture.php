@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $width
  * @property int|null $height
  * @property string|null $colour  the one that it has most of, "#rgb"
+ * @property list<string>|null $extremes  its darkest and its lightest colour, "#rrggbb", of spots as large as a letter
  * @property int $tries
  * @property string|null $reason
  */
@@ -29,7 +30,7 @@ final class Picture extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['widths' => 'array'];
+        return ['widths' => 'array', 'extremes' => 'array'];
     }
 
     public static function digestOf(string $url): string

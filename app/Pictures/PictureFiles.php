@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pictures;
 
 use GdImage;
+use Gnomic\Dress\Colour\Colour;
 use RuntimeException;
 
 /**
@@ -18,13 +19,16 @@ final readonly class PictureFiles
     /** A picture of few bytes can unpack to memory without end (CWE-409). */
     private const MOST_PIXELS = 24_000_000;
 
+    /** Across a picture, when its darkest and its lightest are looked for. */
+    private const SPOTS = 64;
+
     public function __construct(private string $folder)
     {
     }
 
     /**
      * @param  bool  $square  cut to the middle square, for faces
-     * @return array{name: string, widths: list<int>, width: int, height: int, colour: string}
+     * @return array{name: string, widths: list<int>, width: int, height: int, colour: string, extremes: list<string>}
      *
      * @throws PictureIsWrong
      */
@@ -62,7 +66,7 @@ final readonly class PictureFiles
         $largest = max($widths);
 
         return ['name' => $name, 'widths' => $widths, 'width' => $largest, 'height' => max(1, (int) round($height * $largest / $width)),
-            'colour' => $this->colour($image)];
+            'colour' => $this->colour($image), 'extremes' => $this->extremes($image)];
     }
 
     /** The mean of all its pixels, in four bits a channel: enough to stand in its place for a moment. */
@@ -72,6 +76,21 @@ final readonly class PictureFiles
         $mean = $one === false ? 0x888888 : (int) imagecolorat($one, 0, 0);
 
         return sprintf('#%x%x%x', ($mean >> 20) & 15, ($mean >> 12) & 15, ($mean >> 4) & 15);
+    }
+
+    /** @return list<string> the darkest and the lightest of spots that are as large as a letter */
+    private function extremes(GdImage $image): array
+    {
+        $small = imagescale($image, self::SPOTS, max(1, (int) round(self::SPOTS * imagesy($image) / imagesx($image))), IMG_BILINEAR_FIXED);
+        $found = [];
+        for ($y = 0, $high = $small === false ? 0 : imagesy($small); $y < $high; $y++) {
+            for ($x = 0; $x < self::SPOTS && $small !== false; $x++) {
+                $found[] = Colour::hex(sprintf('#%06x', (int) imagecolorat($small, $x, $y) & 0xFFFFFF));
+            }
+        }
+        usort($found, fn (Colour $one, Colour $two): int => $one->luminance() <=> $two->luminance());
+
+        return $found === [] ? ['#000000', '#ffffff'] : [$found[0]->toHex(), $found[count($found) - 1]->toHex()];
     }
 
     /** Cameras note which way up they were held, and browsers no longer can once that is gone. */

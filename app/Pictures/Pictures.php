@@ -26,6 +26,35 @@ final readonly class Pictures
     }
 
     /**
+     * A picture to stand behind a widget; it is fetched where it is not kept yet.
+     *
+     * @return array{address: string, extremes: array{string, string}}|null null where it is not there
+     */
+    public function behind(Site $site, string $url): ?array
+    {
+        $picture = $site->pictures()->where('digest', Picture::digestOf($url))->first();
+        if (! $picture instanceof Picture) {
+            $this->wantOne($site, $url);
+
+            return null;
+        }
+        $widths = $picture->widths ?? [];
+
+        return $picture->state !== 'kept' || $widths === [] ? null : [
+            'address' => "$this->host/w/p/$picture->name-".max($widths).'.webp',
+            'extremes' => [$picture->extremes[0] ?? '#000000', $picture->extremes[1] ?? '#ffffff'],
+        ];
+    }
+
+    /** Why a picture is not there, in words; null where it is, or is being fetched. */
+    public function missing(Site $site, string $url): ?string
+    {
+        $picture = $site->pictures()->where('digest', Picture::digestOf($url))->where('state', 'lost')->first();
+
+        return $picture instanceof Picture ? (string) $picture->reason : null;
+    }
+
+    /**
      * Notes the pictures of entries to be fetched in the background, each address once.
      *
      * @param  list<Entry>  $entries

@@ -25,10 +25,13 @@ final readonly class Dressed
     ) {
     }
 
-    /** @param  string  $css  own rules, safe to be put into the widget */
-    public static function of(Look $look, Dress $dress, string $css = ''): self
+    /**
+     * @param  Look  $own  with what is other in the brief
+     * @param  Dress  $dress  what of it is mended
+     * @param  string  $css  own rules, safe to be put into the widget
+     */
+    public static function of(Look $own, Dress $dress, string $css = ''): self
     {
-        $own = $dress->on($look);
         $findings = [];
         $guarded = function (Palette $palette, bool $isDark) use ($dress, &$findings): Palette {
             $scheme = $isDark ? 'dark' : 'light';
@@ -45,7 +48,7 @@ final readonly class Dressed
         };
 
         return new self(
-            $look->key,
+            $own->key,
             $own->scheme,
             $own->scheme->hasLight() ? $guarded($own->light, false) : $own->light,
             $own->scheme->hasDark() ? $guarded($own->dark, true) : $own->dark,

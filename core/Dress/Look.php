@@ -78,6 +78,27 @@ final readonly class Look
         }
     }
 
+    /**
+     * With the picture behind everything as it is served; letters may stand on any of its colours.
+     *
+     * @param  string|null  $address  null: it is not there, and the ground stands alone
+     * @param  array{string, string}  $extremes  its darkest and its lightest colour
+     */
+    public function pictured(?string $address, array $extremes): self
+    {
+        $behind = ['behind' => $extremes[0], 'behindTo' => $extremes[1]];
+
+        return self::of(
+            $this->key,
+            $this->name,
+            $this->about,
+            $this->scheme,
+            $address === null ? $this->light : $this->light->with($behind),
+            $address === null ? $this->dark : $this->dark->with($behind),
+            $this->tokens->pictured($address),
+        );
+    }
+
     public function palette(bool $isDark): Palette
     {
         return $isDark ? $this->dark : $this->light;

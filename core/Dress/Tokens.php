@@ -170,6 +170,11 @@ final readonly class Tokens
         return new self(array_intersect_key($changes, self::USUAL) + $this->members);
     }
 
+    public function pictured(?string $address): self
+    {
+        return new self(['picture' => $address] + $this->members);
+    }
+
     /** Whether cards are boxes, with room within and around them; else lines part them. */
     public function isBoxed(): bool
     {

@@ -34,6 +34,9 @@ return new class extends Migration
             $table->unique(['site_id', 'digest']);
             $table->index('fetched_at');
         });
+        Schema::table('pictures', function (Blueprint $table): void {
+            $table->json('extremes')->nullable();
+        });
         Schema::table('sites', function (Blueprint $table): void {
             $table->json('words')->nullable();
         });
@@ -42,6 +45,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('sites', fn (Blueprint $table) => $table->dropColumn('words'));
+        Schema::table('pictures', fn (Blueprint $table) => $table->dropColumn('extremes'));
         Schema::dropIfExists('grounds');
         Schema::dropIfExists('looks');
     }

@@ -80,7 +80,10 @@ final class TenancyTest extends TestCase
         $view = View::query()->create(['site_id' => $this->theirs->id, 'name' => self::SECRET, 'wanted' => []]);
         $token = str_repeat('t', 20);
         cache()->put("website:{$this->theirs->id}:$token", ['state' => 'failed', 'reason' => self::SECRET, 'found' => null]);
+        $this->theirs->looks()->create(['key' => 'own-theirs', 'name' => self::SECRET, 'look' => []]);
+        $this->theirs->update(['words' => [['key' => 'more.button', 'language' => null, 'says' => self::SECRET]]]);
         $this->identifiers = [
+            'looks/{key}' => 'own-theirs',
             'sources/{key}' => $source->key, 'subjects/{key}' => $subject->key, 'widgets/{key}' => $widget->key, 'editions/{number}' => '1',
             'grants/{id}' => (string) $grant->id, 'imports/{id}' => (string) $import->id, 'views/{id}' => (string) $view->id,
             'testimonials/{id}' => 't1', 'website/{token}' => $token, '{channel}' => 'corkwall', '{kind}' => 'entries', '{form}' => 'csv',
@@ -138,6 +141,8 @@ final class TenancyTest extends TestCase
             'pictures',
             'outbox',
             'sites',
+            'looks',
+            'grounds',
         ] as $table) {
             $kept[$table] = DB::table($table)->where($table === 'sites' ? 'id' : 'site_id', $this->theirs->id)
                 ->orderBy('id')

@@ -27,7 +27,7 @@ final readonly class Matching
     {
         $body = $page->body();
         if ($body === null) {
-            return new self([], ['This is no page with a body: there is nothing to read a look from.']);
+            return new self([], self::doubts($page) ?: ['This is no page with a body: there is nothing to read a look from.']);
         }
         $styles = $page->styles($viewport, $fetch);
         $reading = new Proposing($styles, $page, $fetch);

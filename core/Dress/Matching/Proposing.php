@@ -9,6 +9,7 @@ use DOMElement;
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Colour\Oklch;
 use Gnomic\Dress\Look;
+use Gnomic\Dress\Page\BrowserSheet;
 use Gnomic\Dress\Page\Computed;
 use Gnomic\Dress\Page\Page;
 use Gnomic\Dress\Page\PageStyles;
@@ -23,6 +24,11 @@ final class Proposing
 
     /** What cards are called, or what tells them: see card(). */
     private const CARD = '/(?:^|[\s_-])(?:card|tile|panel|box|teaser|quote|testimonial|review)(?:$|[\s_-])/i';
+
+    /** Longhands of what is spoken of as one. */
+    private const NAMES = ['border-radius' => ['border-top-left-radius'], 'padding' => ['padding-left'], 'background-color' => [
+        'background-color', 'background-image',
+    ]];
 
     /** @var list<Evidence> */
     private array $evidence = [];
@@ -385,16 +391,14 @@ final class Proposing
 
     private function note(string $token, string|int $value, ?DOMElement $of, string $property, string $what): void
     {
-        $style = $of === null ? null : $this->style($of);
-        // What is inherited was decided further up.
         $winner = null;
-        for ($at = $of; $at instanceof DOMElement && $winner === null; $at = $at->parentNode) {
-            $winners = $this->style($at)->winners;
-            $winner = $winners[$property] ?? $winners['border-top-left-radius'] ?? null;
-            $winner = $property === 'border-radius' || isset($winners[$property]) ? $winner : (
-                $property === 'padding' ? ($winners['padding-left'] ?? null) : null
-            );
-            if (! in_array($property, ['color', 'font-family', 'font-size', 'font-weight', 'line-height', 'background-color'], true)) {
+        $names = self::NAMES[$property] ?? [$property];
+        for ($at = $of; $at instanceof DOMElement; $at = $at->parentNode) {
+            $found = array_values(array_intersect_key($this->style($at)->winners, array_flip($names)))[0] ?? null;
+            // What is inherited was decided further up.
+            $isPassedOn = $found === null ? ! isset(BrowserSheet::of($at)[$property]) : strtolower($found->value) === 'inherit';
+            if (! $isPassedOn || ! isset(BrowserSheet::INHERITED[$property])) {
+                $winner = $found;
                 break;
             }
         }
@@ -402,8 +406,8 @@ final class Proposing
             $token,
             $value,
             $what,
-            $winner === null ? ($style === null ? '' : 'no style sheet says it; so browsers have it') : $this->used->told($winner),
-            $winner !== null,
+            $winner === null ? 'no style sheet says it; browsers have it so' : $this->used->told($winner),
+            true,
         );
     }
 

@@ -77,7 +77,7 @@
     >
   </form>
   <span class="line small">
-    <a href="/api/looks/{brief.dress.name}/tokens" download>Export as design tokens</a>
+    <a href="/api/looks/{brief.dress.name}/tokens" download class="link">Export as design tokens</a>
     <label class="file"
       >Import design tokens
       <input

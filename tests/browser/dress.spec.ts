@@ -1,0 +1,305 @@
+import { expect, test, type Page } from '@playwright/test';
+import { readdirSync } from 'node:fs';
+import { cut, faults, show } from './faults';
+import { element, entries, LAYOUTS, render } from './rendered';
+
+// How widgets look: every look over every layout, in several scripts, on light pages and dark ones, and with rules of the owner's own
+// that would reach out of the widget.
+
+const LOOKS = readdirSync('resources/looks').map((file) => file.replace('.json', ''));
+const each = Object.entries(LAYOUTS);
+const dressed = (dress: object, shape: object = { layout: { name: 'grid' } }, of = entries('both')): string =>
+  element(render(shape as Record<string, unknown>, of, [], { dress }));
+
+for (const look of LOOKS)
+  test(`the look ${look} fits every layout, and is as high as predicted`, async ({ page }) => {
+    test.setTimeout(300_000);
+    await page.setViewportSize({ width: 1400, height: 900 });
+    for (const [name, layout] of each) {
+      const dress = { name: look };
+      await show(page, element(render({ layout }, entries('both'), [], { dress })));
+      for (const width of [320, 768, 1280]) expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
+      expect.soft(await cut(page), name).toEqual([]);
+      if (!['grid', 'list', 'masonry', 'carousel'].includes(name)) continue;
+      const width = 900;
+      const said = JSON.parse(render({ layout }, entries('both'), ['--heights', `--width=${width}`], { dress })) as {
+        height: number;
+      };
+      await faults(page, width);
+      const is = await page.evaluate(
+        () =>
+          document.querySelector('gnomic-widget')!.shadowRoot!.querySelector('.box')!.getBoundingClientRect().height,
+      );
+      // As many lines as the page's font, which nobody has measured, may make more or less of.
+      expect.soft(Math.abs(is - said.height), `${name}: ${is} where ${said.height} was predicted`).toBeLessThan(150);
+    }
+  });
+
+const SCRIPTS = {
+  ar: 'ليلة ساحرة جدا في المرصد مع الأصدقاء والعائلة، والسماء صافية حتى الفجر. ',
+  hi: 'वेधशाला में यह रात अविस्मरणीय रही, शनि के छल्ले बिल्कुल साफ़ दिखे। ',
+  ja: '土星の輪がはっきり見えて、娘はレンズに貼ったシールかと尋ねました。また来ます。',
+  el: 'Ο Κρόνος ήταν τόσο καθαρός που η κόρη μου ρώτησε αν ήταν αυτοκόλλητο στον φακό. ',
+};
+
+for (const [language, text] of Object.entries(SCRIPTS))
+  test(`every layout speaks ${language} without anything running over`, async ({ page }) => {
+    test.setTimeout(240_000);
+    await page.setViewportSize({ width: 1400, height: 900 });
+    const of = entries('both').map((entry, index) => ({ ...entry, text: text.repeat(1 + (index % 4)), language }));
+    for (const [name, layout] of each) {
+      const shape = { layout, actions: [{ does: 'review' }, { does: 'all' }], more: 'button' };
+      const document = render(shape, of, [`--language=${language}`]);
+      await show(page, `<div lang="${language}" dir="${language === 'ar' ? 'rtl' : 'ltr'}">${element(document)}</div>`);
+      await page.evaluate(() => {
+        const box = document.getElementById('w')!;
+        box.dir = box.firstElementChild!.getAttribute('dir')!;
+        box.replaceChildren(...box.firstElementChild!.childNodes);
+      });
+      for (const width of [320, 1280]) expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
+    }
+  });
+
+test('ratings are filled to a twentieth of a glyph', async ({ page }) => {
+  const values = [1, 1.05, 2.25, 3.7, 4.95, 5];
+  const of = values.map((value, index) => ({
+    ...entries('reviews')[0],
+    id: `v${index}`,
+    rating: { value, best: 5, worst: 1 },
+  }));
+  for (const glyph of ['lozenge', 'star', 'dot', 'bar', 'heart']) {
+    await show(page, dressed({ tokens: { glyph } }, { layout: { name: 'list' }, head: [] }, of));
+    const filled = await page.evaluate(() =>
+      [...document.querySelector('gnomic-widget')!.shadowRoot!.querySelectorAll('.card .glyphs')].map((one) => {
+        const size = parseFloat(getComputedStyle(one).fontSize);
+        return 5 - parseFloat(getComputedStyle(one, '::after').right) / size;
+      }),
+    );
+    const wanted = [...values].map((value) => {
+      const whole = Math.floor(value + 1e-9);
+      const part = value - whole;
+      return part < 0.01 ? whole : whole + (1 + 13 * part) / 15; // 13 of 15 units are drawn
+    });
+    expect(filled.map((one) => Number(one.toFixed(2))).sort()).toEqual(
+      wanted.map((one) => Number(one.toFixed(2))).sort(),
+    );
+  }
+});
+
+const ink = (page: Page): Promise<string> =>
+  page.evaluate(
+    () => getComputedStyle(document.querySelector('gnomic-widget')!.shadowRoot!.querySelector('.g')!).color,
+  );
+
+test('a widget is light or dark as the page is, or as its visitor prefers', async ({ page }) => {
+  const [light, dark] = ['rgb(32, 36, 44)', 'rgb(240, 241, 244)'];
+  const fragment = dressed({ name: 'window' });
+  await show(page, fragment);
+  expect(await ink(page)).toBe(light);
+  await show(page, fragment, ':root{color-scheme:dark}');
+  expect(await ink(page)).toBe(dark);
+  const visitor = dressed({ name: 'window', scheme: 'visitor' });
+  await show(page, visitor);
+  expect(await ink(page)).toBe(light);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  expect(await ink(page)).toBe(dark);
+  await show(page, dressed({ name: 'window', scheme: 'light' }));
+  expect(await ink(page)).toBe(light);
+});
+
+test("what a page calls its own properties does not reach the widget's", async ({ page }) => {
+  const names = [
+    'ground',
+    'ink',
+    'quiet',
+    'line',
+    'accent',
+    'rating',
+    'link',
+    'control',
+    'surface',
+    'back',
+    'text',
+    'heads',
+    'weight',
+    'leading',
+    'corner',
+    'rule',
+    'edge',
+    'inset',
+    'down',
+    'shadow',
+    'gsize',
+    'picture-corner',
+    'picture-edge',
+    'rows',
+    'lines',
+    'most',
+  ];
+  const look = (): Promise<string[]> =>
+    page.evaluate(() =>
+      [...document.querySelector('gnomic-widget')!.shadowRoot!.querySelectorAll('.g, .g *')].map((one) => {
+        const { color, backgroundColor, fontFamily, fontWeight, borderRadius, padding, width, height } =
+          getComputedStyle(one);
+        return [color, backgroundColor, fontFamily, fontWeight, borderRadius, padding, width, height].join();
+      }),
+    );
+  for (const name of ['paper', 'linen']) {
+    await show(page, dressed({ name }));
+    const before = await look();
+    await show(page, dressed({ name }), `:root{${names.map((one) => `--${one}:9px`).join(';')}}`);
+    expect(await look()).toEqual(before);
+  }
+});
+
+/** Rules that would load something, leave the widget, or cover the page. */
+const TRICKS = [
+  '.card{background:url(https://evil.test/1)}',
+  '.card{background-image:url("https://evil.test/2")}',
+  '.card{background:URL(https://evil.test/3)}',
+  '.card{background:u\\72l(https://evil.test/4)}',
+  '.card{background:\\75 rl(https://evil.test/5)}',
+  '.card{background:image-set("https://evil.test/6" 1x)}',
+  '.card{background:-webkit-image-set(url(https://evil.test/7) 1x)}',
+  '.card{background:cross-fade(url(https://evil.test/8),red)}',
+  '.card{list-style-image:url(https://evil.test/9)}',
+  '.card{content:url(https://evil.test/10)}',
+  '.card::before{content:url(https://evil.test/11)}',
+  '.card{cursor:url(https://evil.test/12),auto}',
+  '.card{mask:url(https://evil.test/13)}',
+  '.card{-webkit-mask-image:url(https://evil.test/14)}',
+  '.card{filter:url(https://evil.test/15#f)}',
+  '.card{clip-path:url(https://evil.test/16#c)}',
+  '.card{border-image:url(https://evil.test/17) 1}',
+  '.card{shape-outside:url(https://evil.test/18)}',
+  '.card{offset-path:url(https://evil.test/19)}',
+  '@import "https://evil.test/20";',
+  '@import url(https://evil.test/21);',
+  '@import/**/"https://evil.test/22";',
+  '@\\69mport "https://evil.test/23";',
+  '@charset "x";@import "https://evil.test/24";',
+  '@font-face{font-family:x;src:url(https://evil.test/25)}.card{font-family:x}',
+  '@namespace url(https://evil.test/26);',
+  '@media screen{@import "https://evil.test/27";}',
+  '@supports (a:b){.card{background:url(https://evil.test/28)}}',
+  '@layer x{.card{background:url(https://evil.test/29)}}',
+  '@property --ink{syntax:"<url>";inherits:true;initial-value:url(https://evil.test/30)}',
+  '.card{--ink:url(https://evil.test/31);background:var(--ink)}',
+  '.card{background:var(--none,url(https://evil.test/32))}',
+  '.card{color:red;background:src("https://evil.test/33")}',
+  '.card{background:image("https://evil.test/34")}',
+  '.card{background:element(#x)}',
+  '.card{background:paint(x)}',
+  '.card{width:expression(alert(1))}',
+  '.card{behavior:url(https://evil.test/35)}',
+  '.card{-moz-binding:url(https://evil.test/36)}',
+  'body{display:none}',
+  'html,body{background:red}',
+  '*{color:red!important}',
+  'h1{display:none}',
+  ':host{position:fixed;inset:0}',
+  ':host-context(body){display:none}',
+  ':host(gnomic-widget){margin:-500px}',
+  '::slotted(*){display:none}',
+  ':root{font-size:90px}',
+  'gnomic-widget{position:absolute;top:0}',
+  '.card{position:fixed;inset:0;z-index:9}',
+  '.card{position:absolute;top:-900px}',
+  '.card{position:sticky;top:0}',
+  '.card{pos\\69tion:fixed;inset:0}',
+  '.card{POSITION:FIXED;INSET:0}',
+  '.card{margin:-900px}',
+  '.card{margin-top:calc(0px - 900px)}',
+  '.widget{margin-top:-400px}',
+  '.card{transform:translateY(-900px)}',
+  '.card{translate:0 -900px}',
+  '.card{scale:40}',
+  '.card{zoom:40}',
+  '.card{inset:-900px}',
+  '.card{top:-900px}',
+  '.card{width:100vw;height:100vh}',
+  '.card{font-size:9999px}',
+  '.card{padding:99999px}',
+  '.card{box-shadow:0 0 0 9999px red}',
+  '.card{outline:9999px solid red}',
+  '.card{text-shadow:-900px -900px red}',
+  '.card{text-indent:-900em}',
+  '.card{letter-spacing:900em}',
+  '.card{animation:x 1s}',
+  '@keyframes x{to{transform:scale(99)}}',
+  '.card{float:left;clear:both}',
+  '.card{anchor-name:--x}',
+  '.card{view-transition-name:x}',
+  '.card{contain:none}',
+  '.widget{contain:none;overflow:visible}',
+  '.widget{display:block}</style><script>fetch("https://evil.test/37")</script><style>',
+  '.card::before{content:"</style><img src=https://evil.test/38>"}',
+  '.card{color:red;}}body{display:none',
+  '.card{color:red',
+  '}body{display:none}',
+  '.card{color:"\n}body{display:none}',
+  '/*',
+  '.card{/*}*/background:url(https://evil.test/39)}',
+  '<!-- body{display:none} -->',
+  '.card{color:red\\;}body{display:none}',
+  '[part]{display:none}',
+  '.card:has(~ *){display:none}',
+  '.card:not(body){position:fixed}',
+  '.box{contain:none!important;overflow:visible!important}',
+  '.card{position:fixed!important}',
+  '.card { background: url (https://evil.test/40) }',
+];
+
+test('own rules that would reach out reach nothing and load nothing', async ({ page }) => {
+  test.setTimeout(240_000);
+  expect(TRICKS.length).toBeGreaterThanOrEqual(60);
+  const asked: string[] = [];
+  await page.route('**/evil.test/**', (route) => {
+    asked.push(route.request().url());
+    return route.abort();
+  });
+  await page.setViewportSize({ width: 1000, height: 900 });
+  const around = async (css: string): Promise<unknown> => {
+    await show(
+      page,
+      `<p id="before">Before, in the page's own words</p>${dressed({ css }, { layout: { name: 'list' } }, entries('reviews', 2))}<p id="after">After</p>`,
+    );
+    return page.evaluate(() => {
+      const seen = (selector: string): unknown => {
+        const one = document.querySelector(selector)!;
+        const { x, y, width, height } = one.getBoundingClientRect();
+        const { color, backgroundColor, fontSize, display, position } = getComputedStyle(one);
+        const middle = document.elementFromPoint(x + Math.min(width / 2, 40), y + height / 2);
+        return [x, y, width, height, color, backgroundColor, fontSize, display, position, middle === one];
+      };
+      const after = document.querySelector('#after')!;
+      return {
+        ran: (globalThis as Record<string, unknown>)['ran'] ?? null,
+        // Where it begins is the widget's matter; that it follows the widget, and is the page's, is not.
+        after: [getComputedStyle(after).color, getComputedStyle(after).display, after.getBoundingClientRect().x],
+        wide: document.documentElement.scrollWidth,
+        others: ['html', 'body', 'h1', '#before']
+          .map(seen)
+          .map((one) => (one as unknown[]).filter((_, at) => at !== 3)),
+      };
+    });
+  };
+  const usual = await around('');
+  for (const trick of TRICKS) expect.soft(await around(trick), trick).toEqual(usual);
+  expect(asked).toEqual([]);
+});
+
+test('own rules that are meant are taken', async ({ page }) => {
+  await show(
+    page,
+    dressed({ css: '.heading{letter-spacing:3px}\n::part(card):hover{opacity:.9}\n.name{color:#123456}' }),
+  );
+  const style = await page.evaluate(() => {
+    const root = document.querySelector('gnomic-widget')!.shadowRoot!;
+    return [
+      getComputedStyle(root.querySelector('.heading')!).letterSpacing,
+      getComputedStyle(root.querySelector('.name')!).color,
+    ];
+  });
+  expect(style).toEqual(['3px', 'rgb(18, 52, 86)']);
+});
