@@ -14,13 +14,21 @@ export default defineConfig({
   projects: [
     {
       name: 'bench',
-      testMatch: ['layouts.spec.ts', 'pressed.spec.ts', 'sift.spec.ts', 'story.spec.ts', 'studio.spec.ts'],
+      testMatch: [
+        'layouts.spec.ts',
+        'pressed.spec.ts',
+        'dressing.spec.ts',
+        'sift.spec.ts',
+        'story.spec.ts',
+        'studio.spec.ts',
+      ],
     },
     {
       name: 'around',
       testMatch: [
         'element.spec.ts',
         'chance.spec.ts',
+        'dress.spec.ts',
         'everyone.spec.ts',
         'further.spec.ts',
         'places.spec.ts',

@@ -44,7 +44,7 @@ final readonly class Grounds
             throw $failure;
         }
         $loaded = $css === '' ? $loaded : $loaded->with($css);
-        $matching = Matching::of($loaded->page, $loaded->fetch(...), new Viewport);
+        $matching = Matching::of($loaded->page, $loaded->fetch(...), new Viewport, $loaded->extremes(...));
         $problems = array_map(fn (Problem $problem): string => (string) $problem, $loaded->problems());
         $html = Harmless::of($loaded->page, "$this->host/b/".$this->behaviours->file('proof'), $this->host);
         $ground->fill([

@@ -6,11 +6,14 @@ namespace App\Grounds;
 
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
+use App\Pictures\PictureFiles;
+use App\Pictures\PictureIsWrong;
 use Gnomic\Dress\Page\Page;
 use Gnomic\Dress\Page\PageSelector;
 use Gnomic\Dress\Page\Shorthands;
 use Gnomic\Dress\Page\Viewport;
 use Gnomic\Gather\Problem;
+use Gnomic\Text\Address;
 
 /** A page with its style sheets, each fetched once, and what was wrong with them. */
 final class LoadedPage
@@ -19,6 +22,9 @@ final class LoadedPage
     public const SECONDS = 15;
 
     private const SHEETS = 40;
+
+    /** Pictures behind sections that are looked at. */
+    private const PICTURES = 6;
 
     /** Bytes of all sheets together, unpacked. */
     private const BYTES = 8_000_000;
@@ -30,6 +36,8 @@ final class LoadedPage
     private array $problems = [];
 
     private int $bytes = 0;
+
+    private int $pictures = 0;
 
     private ?float $deadline = null;
 
@@ -46,6 +54,27 @@ final class LoadedPage
         }
 
         return $this->sheets[$address];
+    }
+
+    /**
+     * The darkest and the lightest colour of a picture of the page.
+     *
+     * @param  string  $address  as a style sheet has it
+     * @return array{string, string}|null null where it cannot be had, or is no picture that can be looked at
+     */
+    public function extremes(string $address): ?array
+    {
+        $isWhole = preg_match('~^(?:https?:)?/~i', $address) === 1;
+        if ($this->folder !== null || ! $isWhole || $this->pictures++ >= self::PICTURES) {
+            return null;
+        }
+        try {
+            $answer = $this->fetcher->within(self::SECONDS)->get(Address::resolved($address, $this->page->base()));
+
+            return $answer->isOk() ? PictureFiles::extremes($answer->body) : null;
+        } catch (FetchFailed|PictureIsWrong) {
+            return null;
+        }
     }
 
     /** @param  string  $css  pasted by the owner where the page itself says too little */

@@ -34,18 +34,8 @@ final readonly class PictureFiles
      */
     public function keep(string $bytes, bool $square = false): array
     {
-        $size = @getimagesizefromstring($bytes);
-        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_GIF, IMAGETYPE_WEBP, IMAGETYPE_BMP], true)) {
-            throw PictureIsWrong::unreadable();
-        }
-        if ($size[0] * $size[1] > self::MOST_PIXELS) {
-            throw PictureIsWrong::tooLarge($size[0], $size[1]);
-        }
-        $image = @imagecreatefromstring($bytes);
-        if ($image === false) {
-            throw PictureIsWrong::unreadable();
-        }
-        $image = $this->upright($image, $bytes, $size[2]);
+        [$image, $type] = self::read($bytes);
+        $image = $this->upright($image, $bytes, $type);
         $image = $square ? $this->squared($image) : $image;
         imagepalettetotruecolor($image);
         [$width, $height] = [imagesx($image), imagesy($image)];
@@ -66,7 +56,7 @@ final readonly class PictureFiles
         $largest = max($widths);
 
         return ['name' => $name, 'widths' => $widths, 'width' => $largest, 'height' => max(1, (int) round($height * $largest / $width)),
-            'colour' => $this->colour($image), 'extremes' => $this->extremes($image)];
+            'colour' => $this->colour($image), 'extremes' => self::spots($image)];
     }
 
     /** The mean of all its pixels, in four bits a channel: enough to stand in its place for a moment. */
@@ -78,8 +68,42 @@ final readonly class PictureFiles
         return sprintf('#%x%x%x', ($mean >> 20) & 15, ($mean >> 12) & 15, ($mean >> 4) & 15);
     }
 
-    /** @return list<string> the darkest and the lightest of spots that are as large as a letter */
-    private function extremes(GdImage $image): array
+    /**
+     * @return array{GdImage, int} and of what type it is
+     *
+     * @throws PictureIsWrong
+     */
+    private static function read(string $bytes): array
+    {
+        $size = @getimagesizefromstring($bytes);
+        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_GIF, IMAGETYPE_WEBP, IMAGETYPE_BMP], true)) {
+            throw PictureIsWrong::unreadable();
+        }
+        if ($size[0] * $size[1] > self::MOST_PIXELS) {
+            throw PictureIsWrong::tooLarge($size[0], $size[1]);
+        }
+        $image = @imagecreatefromstring($bytes);
+
+        return $image === false ? throw PictureIsWrong::unreadable() : [$image, $size[2]];
+    }
+
+    /**
+     * Of a picture that is not kept.
+     *
+     * @return array{string, string} its darkest and its lightest colour
+     *
+     * @throws PictureIsWrong
+     */
+    public static function extremes(string $bytes): array
+    {
+        [$image] = self::read($bytes);
+        imagepalettetotruecolor($image);
+
+        return self::spots($image);
+    }
+
+    /** @return array{string, string} the darkest and the lightest of spots that are as large as a letter */
+    private static function spots(GdImage $image): array
     {
         $small = imagescale($image, self::SPOTS, max(1, (int) round(self::SPOTS * imagesy($image) / imagesx($image))), IMG_BILINEAR_FIXED);
         $found = [];

@@ -58,7 +58,10 @@ final class DressTest extends TestCase
         return ['version' => Brief::VERSION] + ($dress === [] ? [] : ['dress' => $dress]);
     }
 
-    /** @param  array<string, mixed>  $dress */
+    /**
+     * @param  array<string, mixed>  $dress
+     * @return array<array-key, mixed>
+     */
     private function proof(array $dress): array
     {
         return (array) $this->ask('post', '/proof', ['brief' => self::brief($dress), 'widths' => [800]])->assertOk()->json();

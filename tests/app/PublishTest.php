@@ -147,13 +147,13 @@ final class PublishTest extends TestCase
             ['order' => 'highest'],
         ] as $index => $sift) {
             $this->widget($site, "figure000$index", ['sift' => $sift]);
-            self::assertStringContainsString('<span class="figure">3.0', $this->file("figure000$index", 'widget.html'));
+            self::assertStringContainsString('<span class="figure" part="figure">3.0', $this->file("figure000$index", 'widget.html'));
             self::assertStringContainsString('from 3 ratings', $this->file("figure000$index", 'widget.html'));
         }
         EntryRecord::query()->where('source_entry_id', 'r2')->update(['hidden' => true]);
         $this->widget($site, 'figurehid1', []);
         self::assertStringContainsString(
-            '<span class="figure">3.0',
+            '<span class="figure" part="figure">3.0',
             $this->file('figurehid1', 'widget.html'),
             'hiding is no way to a better figure',
         );

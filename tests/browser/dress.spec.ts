@@ -49,8 +49,8 @@ for (const [language, text] of Object.entries(SCRIPTS))
     const of = entries('both').map((entry, index) => ({ ...entry, text: text.repeat(1 + (index % 4)), language }));
     for (const [name, layout] of each) {
       const shape = { layout, actions: [{ does: 'review' }, { does: 'all' }], more: 'button' };
-      const document = render(shape, of, [`--language=${language}`]);
-      await show(page, `<div lang="${language}" dir="${language === 'ar' ? 'rtl' : 'ltr'}">${element(document)}</div>`);
+      const spoken = render(shape, of, [`--language=${language}`]);
+      await show(page, `<div lang="${language}" dir="${language === 'ar' ? 'rtl' : 'ltr'}">${element(spoken)}</div>`);
       await page.evaluate(() => {
         const box = document.getElementById('w')!;
         box.dir = box.firstElementChild!.getAttribute('dir')!;

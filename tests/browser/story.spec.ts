@@ -80,7 +80,7 @@ test('a widget is made on the bench: sentence, proof and sieve follow each other
   const wide = page.frameLocator('iframe[title*="1120"]');
   await expect(wide.locator('article')).toHaveCount(6);
   await page.locator('[data-phrase=dress]').click();
-  await page.getByRole('button', { name: /Night ink/ }).click();
+  await page.getByRole('radio', { name: /Night ink/ }).click();
   await expect(wide.locator('.g')).toHaveCSS('background-color', 'rgb(22, 27, 44)');
   await page.locator('[data-phrase=layout]').click();
   await page.getByRole('radio', { name: 'List', exact: true }).click();

@@ -73,7 +73,7 @@ test('the bench works by keys alone', async ({ page }) => {
   await page.keyboard.press('Escape');
   await expect(page.locator('#controls')).toHaveCount(0);
   await page.keyboard.press('4');
-  await page.getByRole('button', { name: /Night ink/ }).focus();
+  await page.getByRole('radio', { name: /Night ink/ }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('.sentence')).toContainText('Night ink');
   await page.keyboard.press('u');

@@ -84,7 +84,17 @@ test('take', async ({ page }) => {
   await page.getByRole('button', { name: 'Pictures', exact: true }).click();
   await take(page, 'layouts');
   await sheet(page, 'paper');
-  await sheet(page, 'night-ink');
+  await looks(page);
+  await page.goto('/widgets/about5sky0');
+  await page.locator('[data-phrase=dress]').click();
+  await page.getByRole('button', { name: 'As your page' }).click();
+  await page.getByLabel('Page where the widget will stand').fill(`${SITE}/about`);
+  await page.getByRole('button', { name: 'Read the page' }).click();
+  await page.getByRole('radio', { name: /Nights to keep/ }).click();
+  await page.getByRole('button', { name: '1120' }).click();
+  await take(page, 'dress-page');
+  await page.getByRole('button', { name: /^Can it be read/ }).click();
+  await take(page, 'dress-guard');
   await page.goto(`${SITE}/about`);
   await page.locator('gnomic-widget[key=hill6wall0] a.open').first().focus();
   await page.keyboard.press('Enter');
@@ -94,9 +104,6 @@ test('take', async ({ page }) => {
   await page.evaluate(() => scrollTo(0, 330));
   await take(page, 'observatory');
 
-  await page.goto('/widgets/dome4visit');
-  await page.locator('[data-phrase=more]').click();
-  await take(page, 'conditions');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/widgets/dome4visit');
   await openTopic(page, 'stars');
@@ -122,7 +129,7 @@ async function sheet(page: Page, look: string): Promise<void> {
     const pictures = await drawn({ sources: ['rookcall'] }, { withPictures: true, limit: 12 });
     return words.map((one, index) => (pictured.includes(one.label) ? pictures[index]! : one));
   }, look);
-  const ground = look === 'paper' ? '#fff' : '#161b2c';
+  const ground = '#fff';
   const cells = layouts.map(
     ({ label, fragment }) =>
       `<figure><figcaption>${label}</figcaption><div class="cell"><div class="page"><div>${fragment}</div></div></div></figure>`,
@@ -136,8 +143,50 @@ async function sheet(page: Page, look: string): Promise<void> {
   await page.goto('/sheet');
   await page.waitForTimeout(900);
   await page.screenshot({
-    path: `docs/screenshots/layouts-${look === 'paper' ? 'light' : 'dark'}.png`,
+    path: 'docs/screenshots/layouts-light.png',
     fullPage: true,
   });
+  await page.unroute('**/sheet');
+}
+
+/** One widget in every look that there is. */
+async function looks(page: Page): Promise<void> {
+  await page.goto('/widgets/dome4visit');
+  const drawn = await page.evaluate(async () => {
+    const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
+    const send = async <T>(path: string, body?: unknown): Promise<T> =>
+      (await (
+        await fetch(path, {
+          method: body ? 'POST' : 'GET',
+          headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+          ...(body ? { body: JSON.stringify(body) } : {}),
+        })
+      ).json()) as T;
+    const { looks: names } = await send<{ looks: { key: string; name: string }[] }>('/api/choices');
+    const brief = {
+      version: 3,
+      gather: { sources: ['the-dome'] },
+      sift: { withWords: true, limit: 6 },
+      shape: { layout: { name: 'masonry' }, card: ['rating', 'words', 'name', 'date'], heading: 'What visitors say' },
+    };
+    const { looks } = await send<{ looks: { key: string; fragment: string; ground: string }[] }>(
+      '/api/looks/pictures',
+      { brief },
+    );
+    return looks.map((look) => ({ ...look, name: names.find(({ key }) => key === look.key)?.name ?? look.key }));
+  });
+  const cells = drawn.map(
+    ({ name, fragment, ground }) =>
+      `<figure><figcaption>${name}</figcaption><div class="cell" style="background:${ground}"><div class="page">${fragment}</div></div></figure>`,
+  );
+  await page.route('**/sheet', (route) =>
+    route.fulfill({
+      contentType: 'text/html; charset=utf-8',
+      body: `<!doctype html><title>x</title><style>body{margin:16px;display:grid;grid-template-columns:repeat(3,minmax(0,1fr));gap:14px;font:13px sans-serif;background:#f3f5f1}figure{margin:0}.cell{height:230px;overflow:hidden;outline:1px solid #d6dbd3}.page{width:820px;transform:scale(.5);transform-origin:0 0;font-family:Georgia,serif}</style>${cells.map((cell) => cell.replace('<div class="page">', '<div class="page"><div>').replace('</div></div></figure>', '</div></div></div></figure>')).join('')}`,
+    }),
+  );
+  await page.goto('/sheet');
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: 'docs/screenshots/looks.png', fullPage: true });
   await page.unroute('**/sheet');
 }

@@ -100,9 +100,14 @@ final class Guard
         };
         $best = null;
         foreach (self::ways($palette) as $way) {
-            $share = self::least($way, $isGood, $best[0] ?? 1.0);
-            if ($share !== null) {
-                $best = [$share, $way($share)];
+            $share = self::least($way, $isGood, 1.0);
+            if ($share === null) {
+                continue;
+            }
+            // What lies over had better keep its side: light on dark stays light on dark.
+            $cost = $share + self::moved($way($share), $open);
+            if ($best === null || $cost < $best[0]) {
+                $best = [$cost, $way($share)];
             }
         }
         $mended = $best[1] ?? $palette;
@@ -126,6 +131,23 @@ final class Guard
         }
 
         return [new Scene($mended), $findings];
+    }
+
+    /**
+     * How far colours have to move then, in lightness, on average.
+     *
+     * @param  list<string>  $tokens
+     */
+    private static function moved(Palette $palette, array $tokens): float
+    {
+        $scene = new Scene($palette);
+        $moved = 0.0;
+        foreach ($tokens as $token) {
+            $colour = $palette->sure($token);
+            $moved += $scene->isTold($token) ? 0.0 : Lightness::about($colour, $scene->wanted($token));
+        }
+
+        return $moved / max(1, count($tokens));
     }
 
     /**

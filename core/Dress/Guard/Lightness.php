@@ -52,6 +52,19 @@ final class Lightness
         return $best?->toColour()->rounded();
     }
 
+    /**
+     * About how far a colour has to move, without looking for it.
+     *
+     * @param  list<array{Backdrop, float}>  $wanted
+     */
+    public static function about(Colour $colour, array $wanted): float
+    {
+        $edges = array_filter(self::forbidden($colour->luminance(), $wanted), fn (float $edge): bool => $edge >= 0.0 && $edge <= 1.0);
+        $lightness = $colour->luminance() ** (1 / 3);
+
+        return $edges === [] ? 1.0 : min(array_map(fn (float $edge): float => abs($edge ** (1 / 3) - $lightness), $edges));
+    }
+
     /** @param  list<array{Backdrop, float}>  $wanted */
     public static function isMendable(array $wanted): bool
     {

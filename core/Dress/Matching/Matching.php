@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Matching;
 
 use Closure;
+use DOMElement;
 use Gnomic\Dress\Page\Page;
 use Gnomic\Dress\Page\Viewport;
 
@@ -22,8 +23,12 @@ final readonly class Matching
     {
     }
 
-    /** @param  Closure(string): (array{css: string, name: string, address: string}|null)  $fetch  as Page::styles() */
-    public static function of(Page $page, Closure $fetch, Viewport $viewport): self
+    /**
+     * @param  Closure(string): (array{css: string, name: string, address: string}|null)  $fetch  as Page::styles()
+     * @param  (Closure(string): (array{string, string}|null))|null  $extremes  the darkest and the lightest colour of a picture, by its
+     *     address as it is written; null where nobody can say
+     */
+    public static function of(Page $page, Closure $fetch, Viewport $viewport, ?Closure $extremes = null): self
     {
         $body = $page->body();
         if ($body === null) {
@@ -31,9 +36,47 @@ final readonly class Matching
         }
         $styles = $page->styles($viewport, $fetch);
         $reading = new Proposing($styles, $page, $fetch);
-        $proposals = array_map($reading->proposal(...), Sections::of($body, $styles));
+        $sections = Sections::of($body, $styles, $extremes);
+        $tags = self::tags($page, $sections);
+        $proposals = array_map(
+            fn (Section $section, int $place): Proposal => $reading->proposal($section, $tags[$place] ?? []),
+            $sections,
+            array_keys($sections),
+        );
 
         return new self($proposals, self::doubts($page));
+    }
+
+    /**
+     * Keys of widgets by the place of the section that their codes stand in, the innermost of them.
+     *
+     * @param  list<Section>  $sections  in the order of the page
+     * @return array<int, list<string>>
+     */
+    private static function tags(Page $page, array $sections): array
+    {
+        $tags = [];
+        foreach ($page->document->getElementsByTagName('gnomic-widget') as $tag) {
+            for ($place = count($sections) - 1; $place >= 0; $place--) {
+                if (self::holds($sections[$place]->element, $tag)) {
+                    $tags[$place][] = $tag->getAttribute('key');
+                    break;
+                }
+            }
+        }
+
+        return $tags;
+    }
+
+    private static function holds(DOMElement $element, DOMElement $tag): bool
+    {
+        for ($at = $tag; $at instanceof DOMElement; $at = $at->parentNode) {
+            if ($at->isSameNode($element)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<string> */

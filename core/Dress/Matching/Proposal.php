@@ -12,14 +12,14 @@ final readonly class Proposal
     /**
      * @param  string  $path  of the section's element, as a selector
      * @param  string  $name  for people: "What visitors say"
-     * @param  bool  $hasTag  whether a widget's tag stands in it
+     * @param  list<string>  $tags  keys of widgets whose codes stand in it, and in no section within
      * @param  list<Evidence>  $evidence
      */
     public function __construct(
         public string $path,
         public string $name,
         public bool $isDark,
-        public bool $hasTag,
+        public array $tags,
         public Look $look,
         public array $evidence,
     ) {
@@ -32,7 +32,7 @@ final readonly class Proposal
             'path' => $this->path,
             'name' => $this->name,
             'isDark' => $this->isDark,
-            'hasTag' => $this->hasTag,
+            'tags' => $this->tags,
             'look' => $this->look->toArray(),
             'evidence' => array_map(get_object_vars(...), $this->evidence),
         ];

@@ -20,6 +20,9 @@ use Gnomic\Dress\Tokens;
 /** Reads a look from one section of a page: from its own text, headings, links, buttons and cards, or else from those of the page. */
 final class Proposing
 {
+    /** Of text that are told apart. */
+    private const KINDS = 30;
+
     private const BUTTON = '/(?:^|[\s_-])(?:btn|button|cta)(?:$|[\s_-])/i';
 
     /** What cards are called, or what tells them: see card(). */
@@ -41,7 +44,8 @@ final class Proposing
         $this->used = new UsedBy($page, $fetch);
     }
 
-    public function proposal(Section $section): Proposal
+    /** @param  list<string>  $tags  keys of widgets whose codes stand in it */
+    public function proposal(Section $section, array $tags): Proposal
     {
         $this->evidence = [];
         $isDark = $section->ground->luminance() < 0.18 && ($section->to === null || $section->to->luminance() < 0.4)
@@ -56,7 +60,7 @@ final class Proposing
             self::path($section->element),
             $called,
             $isDark,
-            self::hasTag($section),
+            $tags,
             Look::of(
                 'matched',
                 mb_strimwidth("As $called", 0, 60, '…'),
@@ -73,7 +77,7 @@ final class Proposing
     /** @return array<string, string|null> */
     private function palette(Section $section, string $scheme): array
     {
-        $text = $this->first($section, ['p', 'li', 'td', 'dd', 'blockquote'], false) ?? $section->element;
+        $text = $this->text($section);
         $ink = $this->style($text);
         $heading = $this->first($section, ['h2', 'h1', 'h3', 'h4'], true);
         $link = $this->link($section);
@@ -128,7 +132,10 @@ final class Proposing
     /** @return array<string, int|string> */
     private function tokens(Section $section): array
     {
-        $text = $this->style($this->first($section, ['p', 'li', 'td', 'dd', 'blockquote'], false) ?? $section->element);
+        $of = $this->text($section);
+        // A heading tells the colour of words, but not how large they are.
+        $of = preg_match('/^h[1-4]$/', strtolower((string) $of->localName)) === 1 ? $section->element : $of;
+        $text = $this->style($of);
         $element = $this->cardElement($section);
         $card = $element === null ? null : $this->style($element);
         $heading = $this->first($section, ['h2', 'h1', 'h3', 'h4'], true);
@@ -146,7 +153,6 @@ final class Proposing
             }
             $put('weight', $bound((float) $style->weight, 300, 900), $heading, 'font-weight', 'headings');
         }
-        $of = $this->first($section, ['p', 'li', 'td', 'dd', 'blockquote'], false) ?? $section->element;
         $put('size', $bound(100 * $text->size / 16, 80, 140), $of, 'font-size', 'text');
         if ($text->leading !== null && $text->size > 0) {
             $put('leading', $bound(100 * $text->leading / $text->size, 120, 200), $of, 'line-height', 'text');
@@ -212,6 +218,27 @@ final class Proposing
         }
 
         return null;
+    }
+
+    /** Where most of the section's words stand; where there are none in paragraphs, its links or headings. */
+    private function text(Section $section): DOMElement
+    {
+        $words = $first = [];
+        foreach (['p', 'li', 'td', 'dd', 'blockquote'] as $tag) {
+            foreach ($section->element->getElementsByTagName($tag) as $element) {
+                if (count($words) < self::KINDS && $this->isSeenIn($element, $section)) {
+                    $style = $this->style($element);
+                    $kind = "{$style->colour->toHex()} $style->size $style->family";
+                    $words[$kind] = ($words[$kind] ?? 0) + mb_strlen(trim($element->textContent));
+                    $first[$kind] ??= $element;
+                }
+            }
+        }
+        arsort($words);
+        $most = array_key_first($words);
+
+        return $most !== null && $words[$most] > 0 ? $first[$most]
+            : $this->link($section) ?? $this->first($section, ['h1', 'h2', 'h3', 'a', 'span'], false) ?? $section->element;
     }
 
     /** Whether an element is seen, and on the very ground of the section. */
@@ -416,15 +443,6 @@ final class Proposing
         $this->evidence[] = new Evidence($token, $value, $how, 'the page does not say; derived', false);
 
         return $value;
-    }
-
-    private static function hasTag(Section $section): bool
-    {
-        foreach ($section->element->getElementsByTagName('gnomic-widget') as $tag) {
-            return $tag instanceof DOMElement;
-        }
-
-        return false;
     }
 
     /** By its own heading, its identifier or class, or what it is. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress\Matching;
 
+use Closure;
 use DOMElement;
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Colour\CssColour;
@@ -48,6 +49,33 @@ final readonly class Section
         $hasOwn = $style->background->alpha > 0.01 || $style->value('background-image') !== 'none';
 
         return ! $hasOwn || $style->value('display') === 'none' ? null : self::painted($element, $in, $style);
+    }
+
+    /**
+     * With the colours of the picture behind it, where somebody can say them; its veil lies over them.
+     *
+     * @param  (Closure(string): (array{string, string}|null))|null  $extremes  as Matching::of()
+     */
+    public function lookedAt(?Closure $extremes): self
+    {
+        $found = $this->image === null || $extremes === null ? null : $extremes($this->image);
+        if ($found === null || $this->to === null) {
+            return $this;
+        }
+        // What the veil makes of black and of white, it makes of all between.
+        $through = function (string $hex): Colour {
+            $colour = Colour::hex($hex);
+            $channel = fn (float $dark, float $light, float $of): float => $dark + ($light - $dark) * $of;
+            [$from, $to] = [$this->ground, $this->to ?? $this->ground];
+
+            return Colour::of(
+                $channel($from->red, $to->red, $colour->red),
+                $channel($from->green, $to->green, $colour->green),
+                $channel($from->blue, $to->blue, $colour->blue),
+            );
+        };
+
+        return new self($this->element, $through($found[0]), $through($found[1]), $this->image, $this->style, $this->painted);
     }
 
     private static function painted(DOMElement $element, self $in, Computed $style): self

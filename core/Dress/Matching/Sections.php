@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress\Matching;
 
+use Closure;
 use DOMElement;
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Page\PageStyles;
@@ -25,13 +26,18 @@ final class Sections
     /** Lightness (by relative luminance) that another ground differs by at least. */
     private const DIFFERS = 1.06;
 
-    /** @return list<Section> the page itself first */
-    public static function of(DOMElement $body, PageStyles $styles): array
+    /**
+     * @param  (Closure(string): (array{string, string}|null))|null  $extremes  as Matching::of()
+     * @return list<Section> the page itself first
+     */
+    public static function of(DOMElement $body, PageStyles $styles, ?Closure $extremes = null): array
     {
         $page = Section::page($body, $styles);
         $left = self::LOOKED_AT;
 
-        return array_slice([$page, ...self::within($body, $page, $styles, 0, $left)], 0, self::MOST);
+        $found = array_slice([$page, ...self::within($body, $page, $styles, 0, $left)], 0, self::MOST);
+
+        return array_map(fn (Section $section): Section => $section->lookedAt($extremes), $found);
     }
 
     /**

@@ -27,6 +27,10 @@ $linked = ['@graph' => [
 <p>The Trust keeps the Dome on Beacon Road, the Harrow Lane Planetarium in Tarnbridge, and the Skerry Field Station on the coast, where the sea takes the heat out of the air and the stars hold still.</p>
 <h2>The mirror-making weekend</h2><p>Two days, two discs of glass, some grit and a great deal of walking in circles. You leave with a mirror of your own.</p>
 <?= $paste('about1line') ?>
-<h2>Seen from here</h2>
+</div>
+<section class="sky" id="nights"><div class="wide"><h2>Nights to keep</h2>
+<?= $paste('about5sky0') ?>
+</div></section>
+<div class="wide"><h2>Seen from here</h2>
 <?= $paste('hill6wall0') ?>
 </div>

@@ -53,8 +53,11 @@ function show(asked: Asked): void {
     widget.after(says);
   }
   measure();
-  // A long page is scrolled to it, once the page is laid out.
-  requestAnimationFrame(() => widget?.scrollIntoView({ block: 'center' }));
+  // A long page is scrolled to it, once the page is laid out; by itself, and not with the studio around it.
+  requestAnimationFrame(() => {
+    const box = widget!.getBoundingClientRect();
+    scrollTo(0, box.top + scrollY - Math.max(0, (innerHeight - box.height) / 2));
+  });
 }
 
 const measure = (): void => {

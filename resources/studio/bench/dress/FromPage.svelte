@@ -33,7 +33,7 @@
       read = await ask(api.POST('/grounds', { body }));
       address = read.address;
       if (read.hasPage && bench.ground?.address !== read.address) bench.standOn({ address: read.address, at: null });
-      chosen = read.sections.find((one) => one.hasTag && one.path !== 'body')?.path ?? read.sections[0]?.path ?? '';
+      chosen = read.sections.find((one) => one.tags.includes(bench.key))?.path ?? read.sections[0]?.path ?? '';
     } catch (error) {
       broken = (error as Error).message;
     }
@@ -47,7 +47,7 @@
       const dress = one.dress as unknown as WholeBrief['dress'];
       Object.assign(changed.dress, { ...dress, css: changed.dress.css, words: changed.dress.words, refused: [] });
     });
-    if (read?.hasPage) bench.standOn({ address: read.address, at: one.hasTag ? null : one.path });
+    if (read?.hasPage) bench.standOn({ address: read.address, at: one.tags.includes(bench.key) ? null : one.path });
   }
 
   const colours = (one: Read['sections'][number]): [string, string][] =>
@@ -101,7 +101,7 @@
         aria-checked={chosen === one.path}
         onclick={() => wear(one)}
         style:background={String(one.evidence.find(({ token }) => token.endsWith('.behind'))?.value ?? '#fff')}
-        style:color={String(one.evidence.find(({ token }) => token.endsWith('.ink'))?.value ?? '#000')}
+        style:color={one.isDark ? '#fff' : '#000'}
       >
         <span class="swatches" aria-hidden="true"
           >{#each colours(one).filter(([token]) => token !== 'behind') as [token, value] (token)}<i
@@ -110,12 +110,15 @@
             ></i>{/each}</span
         >
         <span>{one.name}</span>
-        <span class="small">{one.hasTag ? 'the code stands here' : ''}{isWorn(one) ? ' · worn' : ''}</span>
+        <span class="small"
+          >{one.tags.includes(bench.key) ? 'its code stands here' : ''}{isWorn(one) ? ' · worn' : ''}</span
+        >
       </button>
     {/each}
   </div>
   {#if section}
-    <div class="scroll">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="scroll" role="region" tabindex="0" aria-label="Evidence">
       <table>
         <caption>What {section.name} proposes, and why</caption>
         <thead

@@ -35,6 +35,7 @@
       const body = { name: name.trim(), brief: $state.snapshot(brief) as WholeBrief };
       const kept = await ask(api.POST('/looks', { body }));
       bench.take(kept.brief as WholeBrief);
+      await bench.save();
       name = '';
       return `Kept as "${body.name}". Any widget of the site can wear it.`;
     });
@@ -43,6 +44,7 @@
       const body = { brief: $state.snapshot(brief) as WholeBrief };
       const changed = await ask(api.PATCH('/looks/{key}', { params: { path: { key: look.key } }, body }));
       if (changed.brief) bench.take(changed.brief as WholeBrief);
+      await bench.save();
       return `"${look.name}" is changed, and with it ${look.widgets.length === 1 ? 'one widget' : `${look.widgets.length} widgets`}.`;
     });
   const remove = (look: Saved): Promise<void> =>

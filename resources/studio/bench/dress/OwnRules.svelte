@@ -39,7 +39,8 @@
       <code>gnomic-widget::part(card)</code>.
     </p>
   </div>
-  <div class="list">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="list" role="region" tabindex="0" aria-label="Parts and custom properties">
     <dl>
       {#each parts as [name, about] (name)}<dt><code>.{name}</code></dt>
         <dd>{about}</dd>{/each}

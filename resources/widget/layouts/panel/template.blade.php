@@ -3,12 +3,12 @@
 @if ($layout->text !== null)
 <span dir="auto">{{ $layout->text }}</span>
 @elseif ($plan->head->figure !== null)
-<span class="glyphs r{{ $plan->head->twentieths }}" aria-hidden="true"></span><b>{{ $plan->head->figure }}</b> <span class="brief">{{ $words->say('widget.name') }}</span>@if ($plan->head->base !== null)<span class="long">{{ $plan->head->base }}</span>@endif
+<span class="glyphs r{{ $plan->head->twentieths }}" part="glyphs" aria-hidden="true"></span><b>{{ $plan->head->figure }}</b> <span class="brief">{{ $words->say('widget.name') }}</span>@if ($plan->head->base !== null)<span class="long">{{ $plan->head->base }}</span>@endif
 @else
 <span>{{ $words->say('widget.name') }}</span>
 @endif
 </button>
 <div class="panel at-{{ $layout->side }}" id="panel" popover role="dialog" aria-label="{{ $plan->head->heading ?? $words->say('widget.name') }}">
-<button type="button" class="tool close" popovertarget="panel" popovertargetaction="hide" aria-label="{{ $words->say('large.close') }}" autofocus><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M5 5l14 14M19 5L5 19"/></svg></button>
+<button type="button" class="tool close" part="control" popovertarget="panel" popovertargetaction="hide" aria-label="{{ $words->say('large.close') }}" autofocus><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M5 5l14 14M19 5L5 19"/></svg></button>
 @include('widget::flow')
 </div>

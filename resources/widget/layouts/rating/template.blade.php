@@ -5,7 +5,7 @@
 <a class="whole" href="{{ $plan->all }}" target="_blank" rel="noopener">
 @endif
 @if ($plan->head->figure !== null)
-<span class="glyphs r{{ $plan->head->twentieths }}" aria-hidden="true"></span>
+<span class="glyphs r{{ $plan->head->twentieths }}" part="glyphs" aria-hidden="true"></span>
 @endif
 @include('widget::figures')
 @if ($layout->opens)
@@ -15,7 +15,7 @@
 <p class="none quiet">{{ $plan->shape->empty }}</p>
 @endif
 @if ($plan->head->heading !== null)
-<p class="line quiet" dir="auto">{{ $plan->head->heading }}</p>
+<p class="line quiet" part="line" dir="auto">{{ $plan->head->heading }}</p>
 @endif
 @include('widget::actions')
 </div>

@@ -1,0 +1,122 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, signIn } from './people';
+import { GNOMIC, SITE } from './setting';
+
+// An owner dresses a widget: as a section of the observatory's own page, by moves and single tokens, until it can be read, and out.
+
+async function openDress(page: Page, key: string): Promise<void> {
+  await signIn(page);
+  await page.goto(`/widgets/${key}`);
+  await page.locator('[data-phrase=dress]').click();
+  await expect(page.getByRole('radiogroup', { name: 'Look' })).toBeVisible();
+}
+const part = (page: Page, name: string | RegExp): Promise<void> => page.getByRole('button', { name }).click();
+const inProof = (page: Page, selector: string) => page.frameLocator('iframe[title*="1120"]').locator(selector);
+const styleOf = (page: Page, selector: string, property: string): Promise<string> =>
+  inProof(page, selector)
+    .first()
+    .evaluate((one, property) => getComputedStyle(one).getPropertyValue(property), property);
+
+test('a widget is dressed as the dark band of a page, stands on it in the proof, and goes out so', async ({ page }) => {
+  test.setTimeout(180_000);
+  await openDress(page, 'dome4visit');
+  await part(page, 'As your page');
+  await page.getByLabel('Page where the widget will stand').fill(`${SITE}/planetarium`);
+  await part(page, 'Read the page');
+  const sections = page.getByRole('radiogroup', { name: 'Section of the page' });
+  await expect(sections.getByRole('radio')).toHaveCount(3);
+  // The proof is the owner's page, scripts taken out, in the page's own font.
+  await expect(inProof(page, 'h1')).toHaveText('Harrow Lane Planetarium');
+  await sections.getByRole('radio', { name: /Heard in the foyer/ }).click();
+  await expect(page.locator('.sentence')).toContainText('Window, dark');
+  await expect(page.getByRole('cell', { name: /#eceef5/ }).first()).toBeVisible();
+  await expect(page.getByRole('table')).toContainText(/color: #eceef5 in site\.css, line \d+/);
+  await expect.poll(() => styleOf(page, 'gnomic-widget .g', 'color')).toBe('rgb(236, 238, 245)');
+  await expect.poll(() => styleOf(page, 'gnomic-widget .g', 'font-family')).toContain('Charter');
+  await expect(inProof(page, '.night gnomic-widget')).toHaveCount(1);
+  await expectAccessible(page, ['landmark-unique'], '.work > :not(.proofs)');
+  await part(page, /^Can it be read/);
+  await expect(page.getByText('Everything can be told from what is behind it')).toBeVisible();
+  await part(page, /^Publish edition/);
+  await expect(page.getByText(/Edition \d+ is published/)).toBeVisible();
+  await page.goto(`${SITE}/visit`);
+  const html = await (await page.request.get(`${GNOMIC}/w/dome4visit.html`)).text();
+  expect(html).toContain('--ink:#eceef5');
+});
+
+test('what cannot be read is mended, shown before and after, and left where the owner wants it so', async ({
+  page,
+}) => {
+  await openDress(page, 'home3band0');
+  await page.getByRole('radio', { name: 'Paper' }).click();
+  await part(page, 'Single tokens');
+  await page.getByLabel('Ground', { exact: true }).fill('#000000');
+  await page.getByLabel('Ground', { exact: true }).press('Enter');
+  await part(page, /^Can it be read/);
+  const arrows = page.getByRole('listitem').filter({ hasText: 'Controls' });
+  await expect(arrows).toContainText('Arrows, dots and edges of buttons');
+  await expect(arrows).toContainText('#1d2333 became');
+  await expect(arrows.locator('.sample span')).toHaveCount(2);
+  const stroke = (): Promise<string> => styleOf(page, '.tool svg', 'stroke');
+  await expect.poll(stroke).not.toBe('rgb(29, 35, 51)');
+  await expectAccessible(page, ['landmark-unique', 'color-contrast'], '.work > :not(.proofs)');
+  await arrows.getByRole('button', { name: 'Leave it as it was' }).click();
+  await expect.poll(stroke).toBe('rgb(29, 35, 51)');
+  await expect(arrows).toContainText('left as it is');
+  await arrows.getByRole('button', { name: 'Mend it' }).click();
+  await expect.poll(stroke).not.toBe('rgb(29, 35, 51)');
+});
+
+test('moves, a kept look, words and rules of their own', async ({ page }) => {
+  test.setTimeout(180_000);
+  await openDress(page, 'about1line');
+  await page.getByRole('radio', { name: 'Linen' }).click();
+  await expect.poll(() => styleOf(page, '.card', 'border-top-left-radius')).toBe('10px');
+  await page.getByRole('button', { name: 'rounder' }).click();
+  await expect.poll(() => styleOf(page, '.card', 'border-top-left-radius')).toBe('14px');
+  await expectAccessible(page, ['landmark-unique'], '.work > :not(.proofs)');
+  await page.getByLabel('Keep what is on the bench').fill('Quillmoor linen');
+  await part(page, 'Keep this look');
+  await expect(page.getByRole('radio', { name: 'Quillmoor linen' })).toHaveAttribute('aria-checked', 'true');
+  await expect(page.getByText('worn by About, one voice')).toBeVisible();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export as design tokens' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('own-quillmoor-linen.tokens.json');
+  await part(page, 'Words');
+  await page.getByLabel('Instead of').selectOption({ label: 'Next (carousel.next)' });
+  await page.getByLabel('Visitors read').fill('Another voice');
+  await part(page, 'Say so');
+  await expect(inProof(page, 'button.next')).toHaveAttribute('aria-label', 'Another voice');
+  await expectAccessible(page, ['landmark-unique'], '.work > :not(.proofs)');
+  await part(page, /^Rules of your own/);
+  await page
+    .getByLabel('CSS for the parts of this widget')
+    .fill('.name { letter-spacing: 2px }\nbody { display: none }');
+  await page.getByLabel('CSS for the parts of this widget').blur();
+  await expect(page.getByText(/Line 2: "body" is left out/)).toBeVisible();
+  await expect.poll(() => styleOf(page, '.name', 'letter-spacing')).toBe('2px');
+  await expectAccessible(page, ['landmark-unique'], '.work > :not(.proofs)');
+  await part(page, 'Single tokens');
+  await page.getByLabel('Rating glyphs').selectOption({ label: 'hearts' });
+  await expect(page.locator('.sentence')).toContainText('Quillmoor linen with changes of its own');
+  await expectAccessible(page, ['landmark-unique'], '.work > :not(.proofs)');
+});
+
+test('a page that is not there is said so, and the owner points at another place', async ({ page }) => {
+  await openDress(page, 'shop2short');
+  await part(page, 'As your page');
+  await page.getByLabel('Page where the widget will stand').fill(`${SITE}/nowhere`);
+  await part(page, 'Read the page');
+  await expect(page.getByText('there is no page at this address')).toBeVisible();
+  await page.getByLabel('Page where the widget will stand').fill(`${SITE}/about`);
+  await part(page, 'Read the page');
+  await expect(inProof(page, 'h1')).toHaveText('About');
+  await part(page, 'Point at another place');
+  await inProof(page, 'h2').first().dispatchEvent('click');
+  await expect(inProof(page, 'h2 + gnomic-widget')).toHaveCount(1);
+  await part(page, 'Proof on a neutral page');
+  await expect(inProof(page, 'h1')).toHaveCount(0);
+  await expect(inProof(page, 'article').first()).toBeVisible();
+});
