@@ -125,7 +125,8 @@ final class DemoSeeder extends Seeder
                 // As read from that band of the page; its picture may be of any colour.
                 'dress' => ['name' => 'window', 'scheme' => 'dark', 'tokens' => ['quotes' => 1, 'glyph' => 'star', 'size' => 106],
                     'dark' => ['ground' => '#20263c00', 'behind' => '#000000', 'behindTo' => '#ffffff', 'ink' => '#ffffff',
-                        'quiet' => '#d7dbea', 'accent' => '#ffffff', 'rating' => '#f3d48a', 'link' => '#ffffff', 'control' => '#ffffff']]]],
+                        'quiet' => '#d7dbea', 'accent' => '#ffffff', 'rating' => '#f3d48a', 'link' => '#ffffff',
+                        'control' => '#ffffff']]]],
             ['home4notes', 'Home, a ticker', ['version' => 3,
                 'gather' => ['sources' => ['rookcall'], 'kinds' => ['post']],
                 'sift' => ['limit' => 10],

@@ -17,7 +17,7 @@ const mapped = toGamut('rgb', 'oklch');
 const channels = (colour) =>
   [colour.r, colour.g, colour.b, colour.alpha ?? 1].map((one) => Math.min(1, Math.max(0, one)));
 
-console.log(
+process.stdout.write(
   JSON.stringify({
     read: asked.read.map((css) => {
       const colour = new Color(css);

@@ -43,4 +43,4 @@ for (const path of pages) {
   }, JSON.parse(selectors));
 }
 await browser.close();
-console.log(JSON.stringify(told));
+process.stdout.write(JSON.stringify(told));

@@ -161,3 +161,13 @@ test('render', () => {
   say('A plan of two hundred entries for every width (wanted: below 10 ms)');
   for (const [name, ms] of Object.entries(told.plans)) say(`  ${name.padEnd(14)} ${ms.toFixed(1)} ms`);
 });
+
+test('dress', () => {
+  const told = JSON.parse(
+    execFileSync('php', ['-d', 'opcache.enable_cli=1', 'tests/measure/dress.php']).toString(),
+  ) as { match: number; megabytes: number; mend: { mean: number; median: number; worst: number } };
+  say('\nA look read from a page with two megabytes of style sheets (wanted: at most 2 s and 64 MB)');
+  say(`  ${told.match} ms, ${told.megabytes} MB`);
+  say('A set of tokens drawn by chance, mended (wanted: at most 5 ms)');
+  say(`  mean ${told.mend.mean} ms, median ${told.mend.median} ms, worst of a thousand ${told.mend.worst} ms`);
+});

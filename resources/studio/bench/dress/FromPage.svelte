@@ -139,7 +139,7 @@
               >
               <td>{one.from}</td>
               <td
-                >{one.said}{#if !one.isSure}{' '}<span class="attention">not sure</span>{/if}</td
+                >{one.said}{#if !one.isSure}&nbsp;<span class="attention">not sure</span>{/if}</td
               >
             </tr>
           {/each}
