@@ -13,6 +13,7 @@ use App\Pictures\Pictures;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\Doubts;
+use Gnomic\Dress\Guard\Finding;
 use Gnomic\Edition\Variants;
 use Gnomic\Entry\Entry;
 use Gnomic\Shape\Click;
@@ -57,6 +58,7 @@ final readonly class Warnings
             $this->pinsNotShown($site, $brief, $sieve),
             $this->unknownLook($site, $brief),
             $this->withoutGround($site, $brief),
+            $this->unreadable($tried->content),
             $this->noRoomForPages($site, $brief, $sieve),
         ]));
 
@@ -207,6 +209,29 @@ final readonly class Warnings
                 'key' => 'dress',
                 'text' => "There is no look \"{$brief->dress->look}\" here. {$looks->named($brief->dress->look)->name} stands in.",
             ];
+    }
+
+    /** @return array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}|null */
+    private function unreadable(Content $content): ?array
+    {
+        $left = array_filter($content->look->findings, fn (Finding $finding): bool => $finding->isRefused);
+        $worst = array_reduce($left, fn (?Finding $worst, Finding $one): Finding => $worst === null || $one->contrast < $worst->contrast
+            ? $one : $worst);
+        if ($worst === null) {
+            return null;
+        }
+        $mended = $content->brief->with(dress: $content->brief->dress->with(['mend' => true, 'refused' => []]));
+
+        return [
+            'key' => 'dress',
+            'text' => sprintf(
+                '%s, and are left so: a contrast of %.1f of %.1f.',
+                $worst->text,
+                floor(10 * (float) $worst->contrast) / 10,
+                $worst->least,
+            ),
+            'repairs' => [['text' => 'Mend the colours', 'brief' => $mended->toArray()]],
+        ];
     }
 
     /** @return array{key: string, text: string}|null */

@@ -214,7 +214,7 @@
     margin-right: 4px;
   }
   .scroll {
-    max-height: 230px;
+    max-height: 150px;
     overflow: auto;
     margin-bottom: 8px;
   }

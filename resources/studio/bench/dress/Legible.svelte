@@ -39,6 +39,13 @@
     const ground = of?.['groundTo'] ? `linear-gradient(90deg,${of['ground']},${of['groundTo']}),` : '';
     return `${ground}${solid(of?.['ground'], picture)}`;
   };
+  /** What lies over: of a ground that was changed, the words on it. */
+  const over = (finding: Finding, mended: boolean): string =>
+    (finding.contrast === null
+      ? (mended ? account?.mended : account?.look)?.[finding.scheme]['ink']
+      : mended
+        ? finding.to
+        : finding.from) ?? '#000';
   const refuse = (key: string): void =>
     bench.change(({ dress }) => {
       dress.refused = dress.refused.includes(key)
@@ -63,8 +70,8 @@
     {#each rows as { key, first, texts } (key)}
       <li>
         <span class="sample" aria-hidden="true">
-          <span style:background={behind(first.scheme, false)} style:color={first.from}>Aa ◆</span>
-          {#if first.to !== first.from}<span style:background={behind(first.scheme, true)} style:color={first.to}
+          <span style:background={behind(first.scheme, false)} style:color={over(first, false)}>Aa ◆</span>
+          {#if !first.isRefused}<span style:background={behind(first.scheme, true)} style:color={over(first, true)}
               >Aa ◆</span
             >{/if}
         </span>
@@ -78,12 +85,14 @@
           {#if first.contrast !== null && first.least !== null}
             <span class="quiet"
               >Contrast {first.contrast} of {first.least}{first.isRefused
-                ? ', left as it is'
-                : `; ${first.from} became ${first.to}, ${first.after}`}.</span
+                ? ', left as it is.'
+                : first.to === first.from
+                  ? `; ${first.after} on the ground as it is now.`
+                  : `; ${first.from} became ${first.to}, ${first.after}.`}</span
             >
           {:else}<span class="quiet">{first.from ?? 'plain'} became {first.to}.</span>{/if}
         </span>
-        {#if first.contrast !== null && brief.dress.mend}
+        {#if first.contrast !== null && brief.dress.mend && (first.isRefused || first.to !== first.from)}
           <button class="plain link" onclick={() => refuse(key)}
             >{first.isRefused ? 'Mend it' : 'Leave it as it was'}</button
           >

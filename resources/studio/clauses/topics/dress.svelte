@@ -21,11 +21,14 @@
   let chosen = $state<(typeof PARTS)[number][0]>('looks');
   const Part = $derived(PARTS.find(([key]) => key === chosen)?.[2] ?? Looks);
   const wrong = $derived<Record<string, number>>({
-    legible: bench.proof?.dress.findings.filter((one) => one.isRefused).length ?? 0,
+    legible: new Set(bench.proof?.dress.findings.filter((one) => one.isRefused).map((one) => one.token)).size,
     words: bench.proof?.dress.words.length ?? 0,
     rules: bench.proof?.dress.problems.length ?? 0,
   });
-  const mended = $derived(bench.proof?.dress.findings.filter((one) => !one.isRefused).length ?? 0);
+  const mended = $derived(
+    new Set(bench.proof?.dress.findings.filter((one) => !one.isRefused).map((one) => `${one.scheme}.${one.token}`))
+      .size,
+  );
 </script>
 
 <div class="parts" role="group" aria-label="Parts of the look">
