@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { readdirSync } from 'node:fs';
 import { cut, faults, show } from './faults';
@@ -20,6 +21,18 @@ for (const look of LOOKS)
       await show(page, element(render({ layout }, entries('both'), [], { dress })));
       for (const width of [320, 768, 1280]) expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
       expect.soft(await cut(page), name).toEqual([]);
+      if (['grid', 'list', 'mosaic'].includes(name)) {
+        const { violations } = await new AxeBuilder({ page })
+          .include('gnomic-widget')
+          .withRules(['color-contrast'])
+          .analyze();
+        expect
+          .soft(
+            violations.map(({ nodes }) => nodes.map(({ html }) => html)),
+            `${name}, contrast`,
+          )
+          .toEqual([]);
+      }
       if (!['grid', 'list', 'masonry', 'carousel'].includes(name)) continue;
       const width = 900;
       const said = JSON.parse(render({ layout }, entries('both'), ['--heights', `--width=${width}`], { dress })) as {

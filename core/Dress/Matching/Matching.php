@@ -34,17 +34,33 @@ final readonly class Matching
         if ($body === null) {
             return new self([], self::doubts($page) ?: ['This is no page with a body: there is nothing to read a look from.']);
         }
+        $proposals = self::proposals($body, $page, $fetch, $viewport, $extremes);
+        if (! $viewport->isDark) {
+            // A page that is dark for those who prefer it so proposes both.
+            $dark = self::proposals($body, $page, $fetch, $viewport->dark(), $extremes);
+            $proposals = array_map(fn (Proposal $one): Proposal => $one->withDark($dark), $proposals);
+        }
+
+        return new self($proposals, self::doubts($page));
+    }
+
+    /**
+     * @param  Closure(string): (array{css: string, name: string, address: string}|null)  $fetch
+     * @param  (Closure(string): (array{string, string}|null))|null  $extremes
+     * @return list<Proposal>
+     */
+    private static function proposals(DOMElement $body, Page $page, Closure $fetch, Viewport $viewport, ?Closure $extremes): array
+    {
         $styles = $page->styles($viewport, $fetch);
         $reading = new Proposing($styles, $page, $fetch);
         $sections = Sections::of($body, $styles, $extremes);
         $tags = self::tags($page, $sections);
-        $proposals = array_map(
+
+        return array_map(
             fn (Section $section, int $place): Proposal => $reading->proposal($section, $tags[$place] ?? []),
             $sections,
             array_keys($sections),
         );
-
-        return new self($proposals, self::doubts($page));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Matching;
 
 use Gnomic\Dress\Look;
+use Gnomic\Dress\Scheme;
 
 /** A look that a section of a page proposes. */
 final readonly class Proposal
@@ -23,6 +24,32 @@ final readonly class Proposal
         public Look $look,
         public array $evidence,
     ) {
+    }
+
+    /**
+     * Where the page is light, and dark for those who prefer it so: the colours of both.
+     *
+     * @param  list<self>  $others  what the page proposes to those
+     */
+    public function withDark(array $others): self
+    {
+        foreach ($others as $other) {
+            if ($other->path === $this->path && $other->isDark && ! $this->isDark) {
+                $look = $this->look;
+                $ofDark = array_filter($other->evidence, fn (Evidence $one): bool => str_starts_with($one->token, 'dark.'));
+
+                return new self(
+                    $this->path,
+                    $this->name,
+                    false,
+                    $this->tags,
+                    Look::of($look->key, $look->name, $look->about, Scheme::Visitor, $look->light, $other->look->dark, $look->tokens),
+                    [...$this->evidence, ...$ofDark],
+                );
+            }
+        }
+
+        return $this;
     }
 
     /** @return array<string, mixed> */

@@ -52,7 +52,7 @@
 
   const colours = (one: Read['sections'][number]): [string, string][] =>
     one.evidence
-      .filter(({ token }) => /^(light|dark)\./.test(token))
+      .filter(({ token }) => token.startsWith(one.isDark ? 'dark.' : 'light.'))
       .map(({ token, value }) => [token.split('.')[1] ?? '', String(value)]);
   const isWorn = (one: Read['sections'][number]): boolean =>
     brief.dress.name === 'window' &&
@@ -100,7 +100,9 @@
         role="radio"
         aria-checked={chosen === one.path}
         onclick={() => wear(one)}
-        style:background={String(one.evidence.find(({ token }) => token.endsWith('.behind'))?.value ?? '#fff')}
+        style:background={String(
+          one.evidence.find(({ token }) => token === (one.isDark ? 'dark.behind' : 'light.behind'))?.value ?? '#fff',
+        )}
         style:color={one.isDark ? '#fff' : '#000'}
       >
         <span class="swatches" aria-hidden="true"
@@ -131,7 +133,8 @@
         <tbody>
           {#each section.evidence as one (one.token)}
             <tr>
-              <td>{one.token.split('.')[1]}</td>
+              <td>{one.token.split('.')[1]}{one.token.startsWith('dark.') && !section.isDark ? ', in the dark' : ''}</td
+              >
               <td
                 >{#if /^#[0-9a-f]{6,8}$/.test(String(one.value))}<i class="swatch" style:background={String(one.value)}
                   ></i>{/if}

@@ -4,7 +4,7 @@
   import { api, ask, type WholeBrief } from '../../api/client';
   import { notices } from '../../parts/notices.svelte';
   import type { Bench } from '../bench.svelte';
-  import Picture from '../shape/Picture.svelte';
+  import PictureRow from '../shape/PictureRow.svelte';
   import Select from '../shape/Select.svelte';
   import Kept from './Kept.svelte';
 
@@ -12,7 +12,6 @@
 
   let pictures = $state<{ key: string; fragment: string; ground: string }[]>([]);
   let broken = $state('');
-  let row = $state<HTMLElement>();
   let accent = $state('#0e6656');
   const looks = $derived(bench.offered?.looks ?? []);
   const look = $derived(bench.proof?.dress.look);
@@ -63,38 +62,23 @@
       notices.fail(error);
     }
   }
-
-  /** Arrows move through the pictures, and the proof follows. */
-  function onkeydown(event: KeyboardEvent): void {
-    const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-    const radios = [...(row?.querySelectorAll<HTMLButtonElement>('[role=radio]') ?? [])];
-    if (!by || radios.length === 0) return;
-    event.preventDefault();
-    const at = radios.findIndex((radio) => radio === document.activeElement);
-    const next = radios[(at + by + radios.length) % radios.length];
-    next?.focus();
-    next?.click();
-  }
 </script>
 
-<!-- svelte-ignore a11y_interactive_supports_focus -->
-<div class="row" role="radiogroup" aria-label="Look" bind:this={row} {onkeydown}>
-  {#each looks as { key, name, about, light } (key)}
-    {@const isWorn = brief.dress.name === key}
-    {@const picture = pictures.find((one) => one.key === key)}
-    <button
-      class="plain"
-      role="radio"
-      aria-checked={isWorn}
-      title={about}
-      tabindex={isWorn ? 0 : -1}
-      onclick={() => wear(key)}
-    >
-      <Picture fragment={picture?.fragment ?? ''} ground={picture?.ground ?? light['ground'] ?? '#fff'} />
-      <span>{name}</span>
-    </button>
-  {/each}
-</div>
+<PictureRow
+  label="Look"
+  pictures={looks.map(({ key, name, about, light }) => {
+    const picture = pictures.find((one) => one.key === key);
+    return {
+      key,
+      name,
+      about,
+      fragment: picture?.fragment ?? '',
+      ground: picture?.ground ?? light['ground'] ?? '#fff',
+    };
+  })}
+  chosen={brief.dress.name}
+  onchoose={wear}
+/>
 {#if broken}<p class="small" role="alert">The pictures cannot be made: {broken}</p>{/if}
 
 <div class="below">
@@ -128,28 +112,6 @@
 <Kept {bench} {brief} />
 
 <style>
-  .row {
-    display: flex;
-    gap: 10px;
-    overflow-x: auto;
-    padding: 3px 3px 10px;
-    scrollbar-width: thin;
-  }
-  .row button {
-    flex: none;
-    display: grid;
-    gap: 4px;
-    padding: 5px;
-    border: 1px solid var(--line);
-    border-radius: 3px;
-    text-align: start;
-  }
-  .row button[aria-checked='true'] {
-    border-color: var(--accent);
-    box-shadow: inset 0 -3px 0 var(--accent);
-    color: var(--accent);
-    font-weight: 600;
-  }
   .below {
     display: flex;
     flex-wrap: wrap;
