@@ -16,7 +16,7 @@
   let { bench, width, scale, fragment, name, nothing = false }: Props = $props();
 
   /** CSS pixels of a page that are seen; a longer one is scrolled to where the widget stands. */
-  const MOST = 1500;
+  const MOST = 1000;
   interface Told {
     gnomicProof?: boolean;
     ready?: boolean;
