@@ -34,6 +34,8 @@ final class DressAccount
 
         return [
             'look' => $own->toArray(),
+            // Behind it where it is looked at by itself.
+            'solid' => $dressed->palette()->solid()->toHex(),
             'mended' => ['light' => $dressed->light->colours, 'dark' => $dressed->dark->colours],
             'findings' => array_map(fn (Finding $finding): array => [
                 'contrast' => $finding->contrast === null ? null : floor(100 * $finding->contrast) / 100,

@@ -19,7 +19,7 @@ const styleOf = (page: Page, selector: string, property: string): Promise<string
 
 test('a widget is dressed as the dark band of a page, stands on it in the proof, and goes out so', async ({ page }) => {
   test.setTimeout(180_000);
-  await openDress(page, 'dome4visit');
+  await openDress(page, 'shop2short');
   await part(page, 'As your page');
   await page.getByLabel('Page where the widget will stand').fill(`${SITE}/planetarium`);
   await part(page, 'Read the page');
@@ -40,7 +40,7 @@ test('a widget is dressed as the dark band of a page, stands on it in the proof,
   await part(page, /^Publish edition/);
   await expect(page.getByText(/Edition \d+ is published/)).toBeVisible();
   await page.goto(`${SITE}/visit`);
-  const html = await (await page.request.get(`${GNOMIC}/w/dome4visit.html`)).text();
+  const html = await (await page.request.get(`${GNOMIC}/w/shop2short.html`)).text();
   expect(html).toContain('--ink:#eceef5');
 });
 
@@ -105,7 +105,7 @@ test('moves, a kept look, words and rules of their own', async ({ page }) => {
 });
 
 test('a page that is not there is said so, and the owner points at another place', async ({ page }) => {
-  await openDress(page, 'shop2short');
+  await openDress(page, 'about1line');
   await part(page, 'As your page');
   await page.getByLabel('Page where the widget will stand').fill(`${SITE}/nowhere`);
   await part(page, 'Read the page');

@@ -70,11 +70,11 @@ final class GroundController
         return new Response($html, 200, [
             'Content-Type' => 'text/html; charset=utf-8',
             'Cache-Control' => 'private, no-store',
-            // No origin of its own; nothing runs but what Gnomic puts in; pictures, styles and fonts are the page's.
-            'Content-Security-Policy' => "sandbox allow-scripts; default-src 'none'; script-src $host/gnomic.js $host/b/; "
-                ."style-src * 'unsafe-inline' data:; img-src * data:; font-src * data:; media-src *; "
-                ."connect-src $host; form-action 'none'; "
-                ."frame-src 'none'; object-src 'none'; frame-ancestors 'self'",
+            // What was fetched has no origin of its own. Nothing runs but what Gnomic puts in; pictures, styles and fonts are the page's.
+            'Content-Security-Policy' => ($ground?->html === null ? '' : 'sandbox allow-scripts; ')
+                ."default-src 'none'; script-src $host/gnomic.js $host/b/; style-src * 'unsafe-inline' data:; img-src * data:; "
+                ."font-src * data:; media-src *; connect-src $host; form-action 'none'; frame-src 'none'; object-src 'none'; "
+                ."frame-ancestors 'self'",
         ]);
     }
 

@@ -8,6 +8,8 @@ interface Asked {
   key: string;
   /** A selector of what it stands in; null: where its tag stands. */
   at: string | null;
+  /** Of a neutral page: what is behind everything. */
+  ground: string | null;
   nothing: string;
 }
 
@@ -42,6 +44,7 @@ function show(asked: Asked): void {
   widget = document.createElement('gnomic-widget');
   widget.style.display = 'block';
   if (edition) widget.attachShadow({ mode: 'open' }).append(edition.content);
+  if (asked.ground) document.body.style.background = asked.ground;
   place(asked);
   document.querySelector('.gnomic-nothing')?.remove();
   if (asked.nothing) {

@@ -50,6 +50,8 @@
       fragment,
       key: bench.key,
       at: bench.ground?.at ?? null,
+      // A page of nobody's is as the look wants the page to be.
+      ground: bench.ground ? null : (bench.proof?.dress.solid ?? null),
       nothing: nothing ? 'Visitors see nothing here: no entry is left to show.' : '',
     });
   });
@@ -61,15 +63,18 @@
 
 <svelte:window {onmessage} />
 <div class="window" style:height="{seen * scale}px" style:width="{width * scale}px">
-  <iframe
-    bind:this={frame}
-    title="{name} at {width} pixels"
-    src={source}
-    sandbox="allow-scripts"
-    style:width="{width}px"
-    style:height="{seen}px"
-    style:transform="scale({scale})"
-  ></iframe>
+  {#key source}
+    <!-- What was fetched has no origin; the neutral page is our own. -->
+    <iframe
+      bind:this={frame}
+      title="{name} at {width} pixels"
+      src={source}
+      sandbox={bench.ground ? 'allow-scripts' : 'allow-scripts allow-same-origin'}
+      style:width="{width}px"
+      style:height="{seen}px"
+      style:transform="scale({scale})"
+    ></iframe>
+  {/key}
 </div>
 
 <style>

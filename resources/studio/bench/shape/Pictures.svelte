@@ -21,10 +21,7 @@
   let broken = $state('');
   const shown = $derived(pictures.filter((one) => purpose === '' || one.madeFor.includes(purpose)));
   const names = $derived((bench.offered?.layouts ?? []).map(({ name, label }) => ({ name, label })));
-  const ground = $derived(
-    bench.proof?.dress.mended[bench.proof.dress.look.scheme === 'dark' ? 'dark' : 'light']['ground']?.slice(0, 7) ??
-      '#fff',
-  );
+  const ground = $derived(bench.proof?.dress.solid ?? '#fff');
 
   // The selection, what cards show and the look: the layout itself changes nothing of the pictures.
   const asked = $derived(
