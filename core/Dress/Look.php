@@ -99,11 +99,6 @@ final readonly class Look
         );
     }
 
-    public function palette(bool $isDark): Palette
-    {
-        return $isDark ? $this->dark : $this->light;
-    }
-
     /** @return array<string, mixed> the JSON form, whole */
     public function toArray(): array
     {

@@ -119,11 +119,6 @@ final readonly class Palette
         return $this->sure('ground')->over($this->sure('behind'))->rounded();
     }
 
-    public function isDark(): bool
-    {
-        return $this->solid()->luminance() < $this->sure('ink')->luminance();
-    }
-
     /** The same hues the other way round: light where it was dark. What cannot be read then is the guard's to mend. */
     public function turned(): self
     {

@@ -98,10 +98,4 @@ final readonly class Backdrop
     {
         return [($this->least + 0.05) / $contrast - 0.05, ($this->most + 0.05) * $contrast - 0.05];
     }
-
-    /** Whether all of it is one colour. */
-    public function isPlain(): bool
-    {
-        return $this->darkest->toHex() === $this->lightest->toHex();
-    }
 }

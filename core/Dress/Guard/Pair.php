@@ -7,10 +7,8 @@ namespace Gnomic\Dress\Guard;
 /** A colour that has to be told from what is behind it. */
 final readonly class Pair
 {
-    /** Contrast of words, of large ones, and of what is no word: WCAG 2.2, 1.4.3 and 1.4.11. */
+    /** Contrast of words, which large ones (they need 3) have as well, and of what is no word: WCAG 2.2, 1.4.3 and 1.4.11. */
     public const TEXT = 4.5;
-
-    public const LARGE = 3.0;
 
     public const SIGN = 3.0;
 
@@ -49,10 +47,5 @@ final readonly class Pair
             new self('control', 'ground', self::SIGN, 'arrows, dots and edges of buttons', ['at rest', 'under the pointer', 'at an end']),
             new self('control', 'surface', self::SIGN, 'the ring around what has the focus', ['with the focus']),
         ];
-    }
-
-    public function isWords(): bool
-    {
-        return $this->least === self::TEXT;
     }
 }
