@@ -15,6 +15,7 @@ export default defineConfig({
     {
       name: 'bench',
       testMatch: [
+        'chance.spec.ts',
         'layouts.spec.ts',
         'pressed.spec.ts',
         'dressing.spec.ts',
@@ -27,7 +28,6 @@ export default defineConfig({
       name: 'around',
       testMatch: [
         'element.spec.ts',
-        'chance.spec.ts',
         'dress.spec.ts',
         'everyone.spec.ts',
         'further.spec.ts',
