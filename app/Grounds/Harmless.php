@@ -6,6 +6,7 @@ namespace App\Grounds;
 
 use DOMElement;
 use Gnomic\Dress\Page\Page;
+use Gnomic\Entry\Html;
 
 /**
  * A page as a picture of itself: nothing in it runs, nothing is sent, nothing opens. It is shown in a frame of no origin, whose policy
@@ -23,15 +24,15 @@ final class Harmless
         $document = $page->document;
         $base = $page->base();
         foreach (self::AWAY as $tag) {
-            foreach (iterator_to_array($document->getElementsByTagName($tag)) as $element) {
+            foreach (Html::elements($document, $tag) as $element) {
                 $element->parentNode?->removeChild($element);
             }
         }
-        foreach (iterator_to_array($document->getElementsByTagName('*')) as $element) {
+        foreach (Html::elements($document, '*') as $element) {
             self::disarm($element);
         }
-        $head = $document->getElementsByTagName('head')->item(0);
-        if ($head instanceof DOMElement) {
+        $head = Html::elements($document, 'head')[0] ?? null;
+        if ($head !== null) {
             $first = $document->createElement('base');
             $first->setAttribute('href', $base);
             $head->insertBefore($first, $head->firstChild);

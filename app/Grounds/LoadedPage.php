@@ -12,13 +12,14 @@ use Gnomic\Dress\Page\Page;
 use Gnomic\Dress\Page\PageSelector;
 use Gnomic\Dress\Page\Shorthands;
 use Gnomic\Dress\Page\Viewport;
+use Gnomic\Entry\Html;
 use Gnomic\Gather\Problem;
 use Gnomic\Text\Address;
 
 /** A page with its style sheets, each fetched once, and what was wrong with them. */
 final class LoadedPage
 {
-    /** For the page, and for all its sheets together. */
+    /** For the page, and for all its sheets and pictures together. */
     public const SECONDS = 15;
 
     private const SHEETS = 40;
@@ -38,6 +39,9 @@ final class LoadedPage
     private int $bytes = 0;
 
     private int $pictures = 0;
+
+    /** @var array<string, array{string, string}|null> of pictures, by address */
+    private array $extremes = [];
 
     private ?float $deadline = null;
 
@@ -64,17 +68,32 @@ final class LoadedPage
      */
     public function extremes(string $address): ?array
     {
+        return $this->extremes[$address] ??= $this->lookedAt($address);
+    }
+
+    /** @return array{string, string}|null */
+    private function lookedAt(string $address): ?array
+    {
+        // What is relative to a style sheet is not known to be.
         $isWhole = preg_match('~^(?:https?:)?/~i', $address) === 1;
-        if ($this->folder !== null || ! $isWhole || $this->pictures++ >= self::PICTURES) {
+        if ($this->folder !== null || ! $isWhole || $this->pictures++ >= self::PICTURES || $this->left() <= 0) {
             return null;
         }
         try {
-            $answer = $this->fetcher->within(self::SECONDS)->get(Address::resolved($address, $this->page->base()));
+            $answer = $this->fetcher->within($this->left())->get(Address::resolved($address, $this->page->base()));
 
             return $answer->isOk() ? PictureFiles::extremes($answer->body) : null;
         } catch (FetchFailed|PictureIsWrong) {
             return null;
         }
+    }
+
+    /** Seconds that are left for what belongs to the page. */
+    private function left(): int
+    {
+        $this->deadline ??= microtime(true) + self::SECONDS;
+
+        return (int) ceil($this->deadline - microtime(true));
     }
 
     /** @param  string  $css  pasted by the owner where the page itself says too little */
@@ -100,8 +119,7 @@ final class LoadedPage
         if (count($this->sheets) >= self::SHEETS) {
             return $this->without($name, 'there are more than '.self::SHEETS.' style sheets');
         }
-        $this->deadline ??= microtime(true) + self::SECONDS;
-        $left = (int) ceil($this->deadline - microtime(true));
+        $left = $this->left();
         if ($left <= 0) {
             return $this->without($name, 'the style sheets before it took more than '.self::SECONDS.' seconds');
         }
@@ -155,7 +173,7 @@ final class LoadedPage
         $told = [];
         foreach ($selectors as $selector) {
             $told[$selector] = null;
-            foreach ($this->page->document->getElementsByTagName('*') as $element) {
+            foreach (Html::elements($this->page->document, '*') as $element) {
                 if (array_filter(PageSelector::all($selector), fn (PageSelector $one): bool => $one->matches($element)) !== []) {
                     $computed = $styles->computed($element);
                     $told[$selector] = [

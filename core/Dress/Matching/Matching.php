@@ -8,10 +8,14 @@ use Closure;
 use DOMElement;
 use Gnomic\Dress\Page\Page;
 use Gnomic\Dress\Page\Viewport;
+use Gnomic\Entry\Html;
 
 /** What a page proposes: a look for each of its sections, with evidence, and what could not be read. */
 final readonly class Matching
 {
+    /** Bytes of text that are looked at for that. */
+    private const MOST = 10_000;
+
     /** Characters of text below which a page that has scripts is said to be built by them. */
     private const SPARSE = 200;
 
@@ -52,7 +56,7 @@ final readonly class Matching
     private static function proposals(DOMElement $body, Page $page, Closure $fetch, Viewport $viewport, ?Closure $extremes): array
     {
         $styles = $page->styles($viewport, $fetch);
-        $reading = new Proposing($styles, $page, $fetch);
+        $reading = new Proposing($styles, $body, $page, $fetch);
         $sections = Sections::of($body, $styles, $extremes);
         $tags = self::tags($page, $sections);
 
@@ -72,7 +76,7 @@ final readonly class Matching
     private static function tags(Page $page, array $sections): array
     {
         $tags = [];
-        foreach ($page->document->getElementsByTagName('gnomic-widget') as $tag) {
+        foreach (Html::elements($page->document, 'gnomic-widget') as $tag) {
             for ($place = count($sections) - 1; $place >= 0; $place--) {
                 if (self::holds($sections[$place]->element, $tag)) {
                     $tags[$place][] = $tag->getAttribute('key');
@@ -99,7 +103,7 @@ final readonly class Matching
     private static function doubts(Page $page): array
     {
         $document = $page->document;
-        $count = fn (string $tag): int => $document->getElementsByTagName($tag)->length;
+        $count = fn (string $tag): int => count(Html::elements($document, $tag));
         $text = trim((string) preg_replace('/\s+/', ' ', self::text($page)));
         $doubts = [];
         if ($count('frameset') + $count('frame') > 0 || ($count('iframe') > 0 && mb_strlen($text) < self::SPARSE)) {
@@ -109,7 +113,7 @@ final readonly class Matching
             $doubts[] = 'The page is built by scripts, and next to nothing stands in it before they run. What could be read is proposed; '
                 .'paste a style sheet or pick a colour to go on.';
         }
-        foreach ($document->getElementsByTagName('input') as $input) {
+        foreach (Html::elements($document, 'input') as $input) {
             if (strtolower($input->getAttribute('type')) === 'password') {
                 $doubts[] = 'The page asks for a password: it may be a sign-in, and not the page that visitors see.';
                 break;
@@ -121,12 +125,8 @@ final readonly class Matching
 
     private static function text(Page $page): string
     {
-        $text = $page->body()->textContent ?? '';
-        foreach (['script', 'style', 'noscript', 'template'] as $tag) {
-            foreach ($page->document->getElementsByTagName($tag) as $element) {
-                $text = $element->textContent === '' ? $text : str_replace($element->textContent, '', $text);
-            }
-        }
+        $body = $page->body();
+        $text = $body === null ? '' : Html::textOf($body, self::MOST);
 
         return $text;
     }

@@ -11,10 +11,14 @@ use Gnomic\Dress\Colour\CssColour;
 use Gnomic\Dress\Css\Values;
 use Gnomic\Dress\Page\Computed;
 use Gnomic\Dress\Page\PageStyles;
+use Gnomic\Entry\Html;
 
 /** A part of a page with what is seen behind it. */
 final readonly class Section
 {
+    /** Relative luminance below which white is told from it better than black. */
+    private const DARK = 0.18;
+
     /**
      * @param  Colour  $ground  opaque; of a gradient the first, of a picture the darkest that its veil lets through
      * @param  Colour|null  $to  the other end of a gradient or of a picture
@@ -76,6 +80,59 @@ final readonly class Section
         };
 
         return new self($this->element, $through($found[0]), $through($found[1]), $this->image, $this->style, $this->painted);
+    }
+
+    /** Whether light words stand on it. */
+    public function isDark(): bool
+    {
+        $isDark = $this->ground->luminance() < self::DARK;
+        if ($this->to === null) {
+            return $isDark;
+        }
+
+        return ($isDark && $this->to->luminance() < 2 * self::DARK) || $this->style->colour->luminance() > 0.5;
+    }
+
+    /** By its own heading, its identifier or class, or what it is. */
+    public function name(): string
+    {
+        $element = $this->element;
+        $tag = strtolower((string) $element->localName);
+        if ($tag === 'body') {
+            return 'the page itself';
+        }
+        foreach (['h1', 'h2', 'h3'] as $heading) {
+            foreach (Html::elements($element, $heading) as $one) {
+                $text = trim((string) preg_replace('/\s+/', ' ', $one->textContent));
+                if ($text !== '') {
+                    return '"'.mb_strimwidth($text, 0, 40, '…').'"';
+                }
+            }
+        }
+        $known = ['footer' => 'the foot', 'header' => 'the head', 'nav' => 'the navigation', 'aside' => 'the column beside'];
+        $own = $element->getAttribute('id') ?: (string) strtok($element->getAttribute('class'), ' ');
+
+        return $known[$tag] ?? ($own === '' ? "a part ($tag)" : "the part \"$own\"");
+    }
+
+    /** A selector that finds it, from the body down. */
+    public function path(): string
+    {
+        $steps = [];
+        for ($at = $this->element; $at instanceof DOMElement && strtolower((string) $at->localName) !== 'html'; $at = $at->parentNode) {
+            $tag = strtolower((string) $at->localName);
+            if ($tag === 'body') {
+                array_unshift($steps, 'body');
+                break;
+            }
+            $place = 1;
+            for ($other = $at->previousElementSibling; $other !== null; $other = $other->previousElementSibling) {
+                $place++;
+            }
+            array_unshift($steps, "$tag:nth-child($place)");
+        }
+
+        return implode(' > ', $steps);
     }
 
     private static function painted(DOMElement $element, self $in, Computed $style): self

@@ -8,6 +8,7 @@ use Closure;
 use DOMElement;
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Page\PageStyles;
+use Gnomic\Entry\Html;
 
 /** Parts of a page that look different from what is around them: a dark band, a picture, the foot. */
 final class Sections
@@ -82,17 +83,17 @@ final class Sections
 
     private static function isCard(DOMElement $element): bool
     {
-        $same = 0;
-        for ($other = $element->parentNode?->firstChild; $other !== null; $other = $other->nextSibling) {
-            $same += (int) ($other instanceof DOMElement && $other->localName === $element->localName
-                && $other->getAttribute('class') === $element->getAttribute('class'));
-        }
+        $isLike = fn (?DOMElement $other): bool => $other !== null && $other->localName === $element->localName
+            && $other->getAttribute('class') === $element->getAttribute('class');
+        [$before, $behind] = [$element->previousElementSibling, $element->nextElementSibling];
+        $same = 1 + (int) $isLike($before) + (int) $isLike($behind)
+            + (int) $isLike($before?->previousElementSibling) + (int) $isLike($behind?->nextElementSibling);
         $isNamed = preg_match(
             '/(?:^|[\s_-])(?:card|tile|box|item|badge|btn|button|chip|tag)(?:$|[\s_-])/i',
             $element->getAttribute('class'),
         ) === 1;
 
         return ($same >= 3 && $element->getAttribute('class') !== '') || $isNamed
-            || (trim($element->textContent) === '' && $element->getElementsByTagName('gnomic-widget')->length === 0);
+            || (trim($element->textContent) === '' && Html::elements($element, 'gnomic-widget') === []);
     }
 }

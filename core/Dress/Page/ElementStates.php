@@ -13,6 +13,9 @@ use Symfony\Component\CssSelector\Parser\Parser;
 /** States of an element that nobody uses, and its place among others: pseudo-classes of Selectors 4. */
 final class ElementStates
 {
+    /** Beyond this place nobody counts. */
+    private const MOST = 2_000;
+
     private const FIELDS = ['button', 'input', 'select', 'textarea', 'optgroup', 'option', 'fieldset'];
 
     public static function is(string $name, DOMElement $element): bool
@@ -80,10 +83,25 @@ final class ElementStates
     /** From 1, among all or among those of its kind, from the front or from the end. */
     private static function place(DOMElement $element, bool $ofKind, bool $isFromEnd): int
     {
+        /** @var DOMElement|null $counted */
+        static $counted = null;
+        /** @var array<string, int> $places */
+        static $places = [];
+        // An element is asked by one rule after the other.
+        if ($counted !== $element) {
+            [$counted, $places] = [$element, []];
+        }
+
+        return $places["$ofKind $isFromEnd"] ??= self::counted($element, $ofKind, $isFromEnd);
+    }
+
+    private static function counted(DOMElement $element, bool $ofKind, bool $isFromEnd): int
+    {
         $place = 1;
         $other = $element;
-        while (($other = $isFromEnd ? $other->nextElementSibling : $other->previousElementSibling) !== null) {
-            $place += (int) (! $ofKind || $other->localName === $element->localName);
+        for ($step = 0; $step < self::MOST && $other !== null; $step++) {
+            $other = $isFromEnd ? $other->nextElementSibling : $other->previousElementSibling;
+            $place += (int) ($other !== null && (! $ofKind || $other->localName === $element->localName));
         }
 
         return $place;

@@ -7,15 +7,12 @@ namespace Gnomic\Dress\Page;
 use Closure;
 use DOMDocument;
 use DOMElement;
+use Gnomic\Entry\Html;
 use Gnomic\Text\Address;
-use Masterminds\HTML5;
 
 /** A page of the owner's website: its elements, and what it says of style sheets. */
 final readonly class Page
 {
-    /** Elements beyond which a page is not looked through any more. */
-    public const MOST = 20_000;
-
     private function __construct(public DOMDocument $document, public string $address)
     {
     }
@@ -23,15 +20,13 @@ final readonly class Page
     /** @param  string  $html  any bytes @param  string  $address  where it came from */
     public static function of(string $html, string $address): self
     {
-        $document = (new HTML5(['disable_html_ns' => true, 'encode_entities' => false]))->loadHTML($html);
-
-        return new self($document, $address);
+        return new self(Html::document($html), $address);
     }
 
     /** Against which its links are read. */
     public function base(): string
     {
-        foreach ($this->document->getElementsByTagName('base') as $base) {
+        foreach (Html::elements($this->document, 'base') as $base) {
             if ($base->getAttribute('href') !== '') {
                 return Address::resolved($base->getAttribute('href'), $this->address);
             }
@@ -44,7 +39,7 @@ final readonly class Page
     public function sheets(): array
     {
         $sheets = [];
-        foreach ($this->document->getElementsByTagName('*') as $element) {
+        foreach (Html::elements($this->document, '*') as $element) {
             $tag = strtolower((string) $element->localName);
             $media = $element->getAttribute('media');
             if ($tag === 'style' && ! self::isClosed($element)) {
@@ -102,11 +97,7 @@ final readonly class Page
 
     public function body(): ?DOMElement
     {
-        foreach ($this->document->getElementsByTagName('body') as $body) {
-            return $body;
-        }
-
-        return null;
+        return Html::elements($this->document, 'body')[0] ?? null;
     }
 
     /** Whether a template or a fallback holds it, which nobody sees. */

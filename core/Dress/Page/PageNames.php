@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Page;
 
 use DOMDocument;
-use DOMElement;
+use Gnomic\Entry\Html;
 
 /** Names of elements, classes and identifiers that a page has: a selector that needs another matches nothing of it. */
 final class PageNames
@@ -15,16 +15,14 @@ final class PageNames
 
     public function __construct(DOMDocument $page)
     {
-        foreach ($page->getElementsByTagName('*') as $element) {
-            if ($element instanceof DOMElement) {
-                $this->names[strtolower($element->localName ?? '')] = true;
-                $classes = $element->getAttribute('class');
-                foreach ($classes === '' ? [] : (preg_split('/\s+/', $classes) ?: []) as $class) {
-                    $this->names[".$class"] = true;
-                }
-                if ($element->hasAttribute('id')) {
-                    $this->names['#'.$element->getAttribute('id')] = true;
-                }
+        foreach (Html::elements($page, '*') as $element) {
+            $this->names[strtolower($element->localName ?? '')] = true;
+            $classes = $element->getAttribute('class');
+            foreach ($classes === '' ? [] : (preg_split('/\s+/', $classes) ?: []) as $class) {
+                $this->names[".$class"] = true;
+            }
+            if ($element->hasAttribute('id')) {
+                $this->names['#'.$element->getAttribute('id')] = true;
             }
         }
     }

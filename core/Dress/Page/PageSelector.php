@@ -16,10 +16,18 @@ use Symfony\Component\CssSelector\Parser\Parser;
  * A selector of a page's style sheet, read by Symfony's parser and asked of single elements at rest: nobody points at them, none has the
  * focus. (A page has many rules and few elements that matter; asking by XPath would be asking the whole page for every rule.)
  */
-final readonly class PageSelector
+final class PageSelector
 {
-    private function __construct(private NodeInterface $tree, public Specificity $specificity, public string $key)
-    {
+    /** Questions to elements until one selector is answered. */
+    private const MOST_STEPS = 3_000;
+
+    private static int $steps = 0;
+
+    private function __construct(
+        private readonly NodeInterface $tree,
+        public readonly Specificity $specificity,
+        public readonly string $key,
+    ) {
     }
 
     /** @return list<self> of a list; those that are of no element, or of a kind that is not known, are left out */
@@ -47,6 +55,8 @@ final readonly class PageSelector
 
     public function matches(DOMElement $element): bool
     {
+        self::$steps = 0;
+
         return self::is($this->tree, $element);
     }
 
@@ -86,6 +96,11 @@ final readonly class PageSelector
 
     private static function is(NodeInterface $node, DOMElement $element): bool
     {
+        // Combinators may be tried in very many ways; what is not found soon, nobody wrote for this element.
+        if (++self::$steps > self::MOST_STEPS) {
+            return false;
+        }
+
         return match (true) {
             $node instanceof Node\SelectorNode => $node->getPseudoElement() === null && self::is($node->getTree(), $element),
             $node instanceof Node\ElementNode => $node->getElement() === null

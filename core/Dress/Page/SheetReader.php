@@ -19,6 +19,9 @@ final class SheetReader
     /** Rules that are kept: a page has no more that matter. */
     private const MOST = 60_000;
 
+    /** Characters of a selector. */
+    private const LONGEST = 20_000;
+
     /** Properties that are computed; a rule that has none of them is passed over. */
     private const RELEVANT = '/(?:^|[;{\s])(?:--|color|background|font|border|padding|line-height|all\s*:|box-shadow|opacity|gap|row-gap'
         .'|column-gap|display|text-decoration)/i';
@@ -177,6 +180,10 @@ final class SheetReader
             return;
         }
         $selector = $parent === null ? $prelude : self::nested($parent, $prelude);
+        // Rules nested in themselves grow without end; nobody's selector is that long.
+        if (strlen($selector) > self::LONGEST) {
+            return;
+        }
         $isNesting = strcspn($css, '{', $from, $to - $from) < $to - $from;
         if ($isNesting) {
             $this->block($css, $from, $to, $name, $layer, $selector, $line, $depth + 1);

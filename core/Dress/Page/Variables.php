@@ -10,6 +10,11 @@ final class Variables
     /** Of a value with all that is put into it: more is a trick. */
     private const LONGEST = 20_000;
 
+    /** Of all values together. */
+    private const MOST = 400_000;
+
+    private int $length = 0;
+
     /** @var array<string, string|null> resolved; null: not valid, as what refers to itself */
     private array $resolved = [];
 
@@ -63,7 +68,9 @@ final class Variables
         $resolved = $this->in($value);
         unset($this->open[$name]);
 
-        return $this->resolved[$name] = $resolved;
+        $this->length += strlen((string) $resolved);
+
+        return $this->resolved[$name] = $this->length > self::MOST ? null : $resolved;
     }
 
     private static function closing(string $value, int $at): int

@@ -9,6 +9,7 @@ use Gnomic\Dress\Matching\Proposal;
 use Gnomic\Dress\Page\Page;
 use Gnomic\Dress\Page\Viewport;
 use Gnomic\Dress\Scheme;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class MatchingTest extends TestCase
@@ -89,5 +90,27 @@ final class MatchingTest extends TestCase
         self::assertSame([[], 1], [$empty->proposals, count($empty->doubts)]);
         self::assertCount(1, self::match(str_repeat('@media screen{', 60), self::WORDS)->proposals);
         self::assertCount(1, self::match(':root{--a:var(--b);--b:var(--a)}body{color:var(--a);font-size:calc(1px*('.str_repeat('(', 99).'}', self::WORDS)->proposals);
+    }
+
+    /** Each of these took minutes, or all the memory there was, before it was bounded (CWE-400). */
+    #[DataProvider('hostile')]
+    public function test_what_is_made_to_take_long_does_not(string $css, string $body): void
+    {
+        self::assertNotSame([], self::match($css, $body)->proposals);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function hostile(): iterable
+    {
+        $doubled = fn (int $of): string => "--v$of:var(--v".($of - 1).')var(--v'.($of - 1).')';
+        yield 'elements in elements' => ['', str_repeat('<b><i>', 200_000)];
+        yield 'rules that nest themselves' => [str_repeat('p,a{& &{', 14).'color:red'.str_repeat('}}', 14), self::WORDS];
+        yield 'variables that double' => [':root{--v0:'.str_repeat('x', 50).';'.implode(';', array_map($doubled, range(1, 60))).'}', self::WORDS];
+        yield 'combinators' => [str_repeat(str_repeat('div ', 14).'> p ~ a{color:red}', 300), str_repeat('<div>', 240).self::WORDS];
+        yield 'counted children' => [
+            implode('', array_map(fn (int $of): string => "p:nth-child($of){color:red}", range(1, 1500))),
+            str_repeat('<p>a</p>', 9_000),
+        ];
+        yield 'brackets' => ['body{font-size:calc('.str_repeat('calc(', 400).'1px'.str_repeat(')', 400).')}', self::WORDS];
     }
 }
