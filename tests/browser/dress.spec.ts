@@ -315,4 +315,11 @@ test('own rules that are meant are taken', async ({ page }) => {
     ];
   });
   expect(style).toEqual(['3px', 'rgb(18, 52, 86)']);
+  // The same parts are reached from the page's own style sheet.
+  await show(page, dressed({}), 'gnomic-widget::part(name){color:rgb(1, 2, 3)}');
+  const name = (): Promise<string> =>
+    page.evaluate(
+      () => getComputedStyle(document.querySelector('gnomic-widget')!.shadowRoot!.querySelector('.name')!).color,
+    );
+  expect(await name()).toBe('rgb(1, 2, 3)');
 });

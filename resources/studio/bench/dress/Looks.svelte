@@ -4,35 +4,26 @@
   import { api, ask, type WholeBrief } from '../../api/client';
   import { notices } from '../../parts/notices.svelte';
   import type { Bench } from '../bench.svelte';
+  import { Drawn } from '../shape/drawn.svelte';
   import PictureRow from '../shape/PictureRow.svelte';
   import Select from '../shape/Select.svelte';
   import Kept from './Kept.svelte';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
-  let pictures = $state<{ key: string; fragment: string; ground: string }[]>([]);
-  let broken = $state('');
   let accent = $state('#0e6656');
   const looks = $derived(bench.offered?.looks ?? []);
   const look = $derived(bench.proof?.dress.look);
 
   // What it shows and how it is laid out; the look itself changes nothing of the pictures.
   const asked = $derived(JSON.stringify([{ ...brief, dress: null }, looks.map(({ key }) => key)]));
-  $effect(() => {
-    void asked;
-    const waiting = setTimeout(() => void load(), 150);
-    return () => clearTimeout(waiting);
-  });
-
-  async function load(): Promise<void> {
-    try {
+  const drawn = new Drawn<{ key: string; fragment: string; ground: string }>(
+    () => asked,
+    async () => {
       const body = { brief: $state.snapshot(untrack(() => brief)) as WholeBrief };
-      pictures = (await ask(api.POST('/looks/pictures', { body }))).looks;
-      broken = '';
-    } catch (error) {
-      broken = (error as Error).message;
-    }
-  }
+      return (await ask(api.POST('/looks/pictures', { body }))).looks;
+    },
+  );
 
   const nothing = (members: object): never =>
     Object.fromEntries(Object.keys(members).map((name) => [name, null])) as never;
@@ -67,7 +58,7 @@
 <PictureRow
   label="Look"
   pictures={looks.map(({ key, name, about, light }) => {
-    const picture = pictures.find((one) => one.key === key);
+    const picture = drawn.pictures.find((one) => one.key === key);
     return {
       key,
       name,
@@ -79,7 +70,7 @@
   chosen={brief.dress.name}
   onchoose={wear}
 />
-{#if broken}<p class="small" role="alert">The pictures cannot be made: {broken}</p>{/if}
+{#if drawn.broken}<p class="small" role="alert">The pictures cannot be made: {drawn.broken}</p>{/if}
 
 <div class="below">
   <Select

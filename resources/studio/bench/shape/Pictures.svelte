@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import { api, ask, type WholeBrief } from '../../api/client';
   import type { Bench } from '../bench.svelte';
+  import { Drawn } from './drawn.svelte';
   import PictureRow from './PictureRow.svelte';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
@@ -14,12 +15,9 @@
     ['figure', 'An overall figure'],
     ['over', 'Over the page'],
   ] as const;
-  type Drawn = { name: string; label: string; madeFor: string[]; fragment: string };
+  type Layout = { name: string; label: string; madeFor: string[]; fragment: string };
 
   let purpose = $state<string>('');
-  let pictures = $state<Drawn[]>([]);
-  let broken = $state('');
-  const shown = $derived(pictures.filter((one) => purpose === '' || one.madeFor.includes(purpose)));
   const names = $derived((bench.offered?.layouts ?? []).map(({ name, label }) => ({ name, label })));
   const ground = $derived(bench.proof?.dress.solid ?? '#fff');
 
@@ -27,21 +25,14 @@
   const asked = $derived(
     JSON.stringify({ ...brief, shape: { ...brief.shape, layout: null, at: null, more: null, actions: null } }),
   );
-  $effect(() => {
-    void asked;
-    const waiting = setTimeout(() => void load(), 150);
-    return () => clearTimeout(waiting);
-  });
-
-  async function load(): Promise<void> {
-    try {
+  const drawn = new Drawn<Layout>(
+    () => asked,
+    async () => {
       const body = { brief: $state.snapshot(untrack(() => brief)) as WholeBrief };
-      pictures = (await ask(api.POST('/layouts', { body }))).layouts;
-      broken = '';
-    } catch (error) {
-      broken = (error as Error).message;
-    }
-  }
+      return (await ask(api.POST('/layouts', { body }))).layouts;
+    },
+  );
+  const shown = $derived(drawn.pictures.filter((one) => purpose === '' || one.madeFor.includes(purpose)));
 </script>
 
 <div class="purposes" role="group" aria-label="Made for">
@@ -51,16 +42,16 @@
 </div>
 <PictureRow
   label="Layout"
-  pictures={(pictures.length > 0 ? shown : names).map((one) => ({
+  pictures={(drawn.pictures.length > 0 ? shown : names).map((one) => ({
     key: one.name,
     name: one.label,
-    fragment: 'fragment' in one ? (one as Drawn).fragment : '',
+    fragment: 'fragment' in one ? (one as Layout).fragment : '',
     ground,
   }))}
   chosen={brief.shape.layout.name}
   onchoose={(name) => bench.layOut(name)}
 />
-{#if broken}<p class="small" role="alert">The pictures cannot be made: {broken}</p>{/if}
+{#if drawn.broken}<p class="small" role="alert">The pictures cannot be made: {drawn.broken}</p>{/if}
 
 <style>
   .purposes {
