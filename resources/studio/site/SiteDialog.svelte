@@ -72,11 +72,13 @@
       >
       <fieldset>
         <legend>Languages of your pages</legend>
-        {#each site.offered as language (language.key)}
-          <Choice type="checkbox" checked={site.languages.includes(language.key)} onchange={() => turn(language.key)}
-            >{language.name}</Choice
-          >
-        {/each}
+        <div class="languages">
+          {#each site.offered as language (language.key)}
+            <Choice type="checkbox" checked={site.languages.includes(language.key)} onchange={() => turn(language.key)}
+              >{language.name}</Choice
+            >
+          {/each}
+        </div>
         <span class="small quiet">Buttons, dates and notes of a widget are in the language of its page.</span>
       </fieldset>
       {#if site.languages.length > 1}
@@ -104,5 +106,8 @@
   }
   form {
     gap: 16px;
+  }
+  .languages {
+    columns: 2;
   }
 </style>

@@ -113,7 +113,9 @@
         >
         <span>{one.name}</span>
         <span class="small"
-          >{one.tags.includes(bench.key) ? 'its code stands here' : ''}{isWorn(one) ? ' · worn' : ''}</span
+          >{[one.tags.includes(bench.key) && 'its code stands here', isWorn(one) && 'worn']
+            .filter(Boolean)
+            .join(' · ')}</span
         >
       </button>
     {/each}
