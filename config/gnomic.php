@@ -25,6 +25,12 @@ return [
     /** Addresses of web servers in front, whose word counts for who is asking and how; commas between them. None by default. */
     'trusted_proxies' => (string) env('GNOMIC_TRUSTED_PROXIES', ''),
 
+    /** With which the picture of the rating is written for e-mails. */
+    'font' => (string) env('GNOMIC_FONT', '/usr/share/fonts/truetype/noto/NotoSerif-Regular.ttf'),
+
+    /** Where the web server writes down what visitors do, a file an hour. */
+    'beacons' => "$data/run/beacons",
+
     'locks' => "$data/run/locks",
 
     'channels' => [

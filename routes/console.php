@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Counting\CountBeacons;
 use App\Editions\NewDay;
 use App\Editions\Pointers;
 use App\Grounds\Grounds;
 use App\Host\ClockJumps;
 use App\Imports\BrokenOff;
 use App\Outbox\Outbox;
+use App\Pages\CheckDuePages;
 use App\Pictures\FetchPictures;
 use App\Rounds\DueRounds;
 use App\Sources\Removal;
@@ -24,3 +26,6 @@ Schedule::call(fn (NewDay $day): int => $day->turn())->name('new day')->everyMin
 Schedule::call(fn (Removal $removal): int => $removal->forget())->name('removed sources')->hourly()->withoutOverlapping(10);
 Schedule::call(fn (Grounds $grounds): int => $grounds->refresh())->name('pages to proof on')->hourly()->withoutOverlapping(30);
 Schedule::call(fn (BrokenOff $imports): int => $imports->mend())->name('broken imports')->everyTenSeconds()->withoutOverlapping(1);
+// Without a lock that a clock ends: it has one of the host's.
+Schedule::call(fn (CountBeacons $count): int => $count->run())->name('counts')->everyMinute();
+Schedule::call(fn (): int => CheckDuePages::sweep())->name('spots')->everyTenMinutes()->withoutOverlapping(10);

@@ -9,6 +9,7 @@ use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Fetching\HttpResponse;
 use App\Models\Site;
+use App\Pages\SiteRobots;
 use App\Reading\ConfinedReading;
 use Gnomic\Gather\Page\Described;
 use Gnomic\Gather\Page\Robots;
@@ -26,13 +27,11 @@ final readonly class Discover
 
     private const LONGEST_SECONDS = 30;
 
-    private const AGENT = 'Gnomic';
-
     /** What runs a site or sells is a subject; what only builds a page is none. */
     private const SUBJECTS = '/^(?:Organization|LocalBusiness|Place|Product|Service|Event|Course|Person|Museum|TouristAttraction'
         .'|.*(?:Business|Store|Attraction|Venue|Organization|Restaurant|Hotel))$/';
 
-    public function __construct(private Fetcher $fetcher, private ConfinedReading $reading, private Channels $channels)
+    public function __construct(private Fetcher $fetcher, private ConfinedReading $reading, private Channels $channels, private SiteRobots $robots)
     {
     }
 
@@ -44,7 +43,7 @@ final readonly class Discover
             throw FetchFailed::status($front->status, (string) parse_url($address, PHP_URL_HOST));
         }
         $deadline = microtime(true) + self::LONGEST_SECONDS;
-        $robots = $this->robots($front->address);
+        $robots = $this->robots->at($front->address);
         $found = new Findings($this->channels);
         $page = $this->reading->page($front);
         $found->page($front->address, $page, $page->links);
@@ -55,7 +54,7 @@ final readonly class Discover
             }
             if (
                 in_array(rtrim($page, '/'), array_map(fn (string $one): string => rtrim($one, '/'), $read), true)
-                || ! $robots->allows((string) parse_url($page, PHP_URL_PATH) ?: '/')
+                || ! SiteRobots::lets($robots, $page)
             ) {
                 continue;
             }
@@ -79,17 +78,6 @@ final readonly class Discover
     public static function isSubject(Described $described): bool
     {
         return preg_match(self::SUBJECTS, $described->type) === 1;
-    }
-
-    private function robots(string $front): Robots
-    {
-        try {
-            $answer = $this->fetcher->get(Address::resolved('/robots.txt', $front));
-
-            return Robots::read($answer->isOk() ? $answer->body : '', self::AGENT);
-        } catch (FetchFailed) {
-            return Robots::read('', self::AGENT);
-        }
     }
 
     /**

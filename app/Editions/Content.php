@@ -41,6 +41,7 @@ final readonly class Content
      * @param  Further|null  $further  entries that visitors can have beside those shown
      * @param  Font  $font  that the page is set in, where that is known
      * @param  int  $collected  entries of the brief's sources
+     * @param  bool  $counts  whether what visitors do with it is counted
      */
     public function __construct(
         public Brief $brief,
@@ -59,6 +60,7 @@ final readonly class Content
         public ?Further $further = null,
         public Font $font = Font::Page,
         public int $collected = 0,
+        public bool $counts = false,
     ) {
     }
 
@@ -112,6 +114,12 @@ final readonly class Content
     public function as(Brief $brief): self
     {
         return new self(...['brief' => $brief] + get_object_vars($this));
+    }
+
+    /** The same, counted or not. */
+    public function counted(bool $counts): self
+    {
+        return new self(...['counts' => $counts] + get_object_vars($this));
     }
 
     /** The same in another look. */
@@ -171,6 +179,7 @@ final readonly class Content
             'look' => $this->look->inputs(),
             'choices' => array_map(fn (Flattery $choice): string => $choice->value, $this->choices),
             'offered' => $this->offered,
+            'counts' => $this->counts,
         ];
     }
 }

@@ -130,7 +130,7 @@ final readonly class EditionFiles
         $kept = [...$kept, $out, ...array_merge([], ...$further)];
         foreach (@scandir("$this->folder/$key") ?: [] as $name) {
             $path = "$this->folder/$key/$name";
-            if (in_array($name, ['.', '..', 'current'], true) || in_array($name, $kept, true)) {
+            if (in_array($name, ['.', '..', 'current', 'for'], true) || in_array($name, $kept, true)) {
                 continue;
             }
             is_link($path) ? @unlink($path) : (new Filesystem)->deleteDirectory($path);

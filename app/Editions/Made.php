@@ -14,9 +14,15 @@ final readonly class Made
      *     nothing
      * @param  list<EverythingPage>  $pages  of everything, the newest first; none where nothing leads there
      * @param  list<string>  $shown  references of what the usual one shows
+     * @param  array<string, mixed>|null  $placement  what shows on which pages, as Placements::of(); null: the same everywhere
      */
-    public function __construct(public ?Variants $variants, public array $contents, public array $pages, public array $shown)
-    {
+    public function __construct(
+        public ?Variants $variants,
+        public array $contents,
+        public array $pages,
+        public array $shown,
+        public ?array $placement = null,
+    ) {
     }
 
     /** Of a widget that was taken away: whoever still has its code on a page shows nothing there. */

@@ -6,8 +6,11 @@ namespace App\Editions;
 
 use App\Host\HostLocks;
 use App\Models\Edition;
-use App\Models\Site;
+use App\Models\SpotRecord;
 use App\Models\Widget;
+use App\Placing\Forms;
+use App\Placing\Placements;
+use App\Placing\SiteScript;
 use App\Sift\SiteContexts;
 use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
@@ -26,12 +29,17 @@ final readonly class Publish
     /** Editions whose files are kept, so that they can be brought back. */
     private const KEPT = 10;
 
+    /** Of forms for spots there may be a thousand, and they come back with their widget. */
+    private const KEPT_OF_FORMS = 2;
+
     public function __construct(
         private Contents $contents,
         private Catalogues $catalogues,
         private Renderer $renderer,
         private EditionFiles $files,
         private HostLocks $locks,
+        private Forms $forms,
+        private SiteScript $script,
     ) {
     }
 
@@ -40,10 +48,19 @@ final readonly class Publish
     {
         $lock = $this->locks->waited("publish-$widget->id", self::PATIENCE);
         try {
-            return $this->alone($widget->refresh(), $brief, $cause);
+            $edition = $this->alone($widget->refresh(), $brief, $cause);
         } finally {
             $lock->release();
         }
+        if ($widget->variant_of === null) {
+            $this->forms->follow($widget, $brief);
+        }
+        // The site's own tag keeps the room of what it puts in.
+        if ($edition !== null && SpotRecord::query()->where('widget_id', $widget->variant_of ?? $widget->id)->exists()) {
+            $this->script->write($widget->site);
+        }
+
+        return $edition;
     }
 
     private function alone(Widget $widget, Brief $brief, string $cause): ?Edition
@@ -53,7 +70,7 @@ final readonly class Publish
         $isSound = $current !== null && $this->files->isSound($widget->key, $current->hash);
         $before = $current !== null && $isSound ? $this->files->pages($widget->key, $current->hash) : [];
         $frame = $this->renderer->frame($widget->key, $widget->name);
-        $made = $widget->isEmptied() ? Made::nothing() : $this->made($widget->site, $brief, $frame, $before);
+        $made = $widget->isEmptied() ? Made::nothing() : $this->made($widget, $brief, $frame, $before);
         $fingerprint = $this->renderer->fingerprint($frame, $made);
         if ($current !== null && $isSound && $current->fingerprint === $fingerprint) {
             return $this->same($widget, $current, $brief, $fingerprint);
@@ -70,6 +87,7 @@ final readonly class Publish
                 'fingerprint' => $fingerprint,
                 'brief' => $brief->toArray(),
                 'shown' => count($made->shown),
+                'room' => $rendering->room,
                 'cause' => $cause,
                 'created_at' => now(),
             ]);
@@ -83,7 +101,7 @@ final readonly class Publish
             $edition->hash,
             max($edition->created_at->getTimestamp(), ($current?->created_at->getTimestamp() ?? 0) + 1),
         );
-        $kept = $widget->editions()->latest('number')->limit(self::KEPT)->pluck('hash');
+        $kept = $widget->editions()->latest('number')->limit($widget->variant_of === null ? self::KEPT : self::KEPT_OF_FORMS)->pluck('hash');
         $this->files->tidy($widget->key, array_map(strval(...), array_values($kept->all())));
 
         return $edition;
@@ -104,11 +122,12 @@ final readonly class Publish
      * @param  string  $frame  as Renderer::frame()
      * @param  array<string, string>  $before  digests of the pages of everything that are out, by their names
      */
-    private function made(Site $site, Brief $brief, string $frame, array $before): Made
+    private function made(Widget $widget, Brief $brief, string $frame, array $before): Made
     {
+        $site = $widget->site;
         $contexts = SiteContexts::of($site);
         $sieve = SiteSieve::of($site, $brief->criteria, $contexts->for($brief->criteria));
-        $variants = Variants::of($brief, $site->spoken(), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : []);
+        $variants = Variants::of($brief, $widget->spoken($site), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : []);
         $sieves = $chosen = $wanted = [];
         $everything = null;
         /** @var Variant $variant */
@@ -135,9 +154,16 @@ final readonly class Publish
 
         return new Made(
             $variants,
-            array_combine(array_keys($wanted), $this->contents->each($site, array_values($wanted))),
+            array_combine(
+                array_keys($wanted),
+                array_map(
+                    fn (Content $content): Content => $content->counted($site->counts),
+                    $this->contents->each($site, array_values($wanted)),
+                ),
+            ),
             $everything?->pages($this->contents, $this->catalogues, $frame, $before) ?? [],
             $wanted['']->refs,
+            Placements::of($site, $widget),
         );
     }
 

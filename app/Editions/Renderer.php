@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Placing\Placements;
 use Gnomic\Edition\JsonFeed;
 use Gnomic\Edition\Plan;
+use Gnomic\Edition\PlannedHeight;
+use Gnomic\Edition\Room;
 use Gnomic\Edition\StructuredData;
+use Gnomic\Edition\Syndication;
 use Gnomic\Entry\Entry;
 use Illuminate\Contracts\View\Factory;
 
@@ -22,6 +26,7 @@ final class Renderer
         private readonly Behaviours $behaviours,
         private readonly string $host,
         private readonly string $folder,
+        private readonly RatingPicture $rating,
     ) {
     }
 
@@ -46,14 +51,63 @@ final class Renderer
         return new Rendering(
             $fragments[''],
             $this->document($content, $fragments[''], $key, $name),
-            JsonFeed::shown($this->host, $key, $name, $plan, $content->shown),
+            $this->told($content, $plan, $key, $name),
             array_diff_key($fragments, ['' => true]),
             $this->everything($made, $key, $name),
             array_column($made->pages, 'digest', 'name'),
-            $made->variants?->manifest(),
-            $this->markup($content, $plan)."\n",
+            $this->choice($made, $fragments['']),
             $further,
+            self::room($plan),
         );
+    }
+
+    /**
+     * What it shows, in other forms than a page.
+     *
+     * @return array<string, string> by file name
+     */
+    private function told(Content $content, Plan $plan, string $key, string $name): array
+    {
+        return array_filter([
+            'feed.json' => JsonFeed::shown($this->host, $key, $name, $plan, $content->shown),
+            'feed.atom' => Syndication::atom($this->host, $key, $name, $plan, $content->shown),
+            'feed.rss' => Syndication::rss($this->host, $key, $name, $plan, $content->shown),
+            'data.jsonld' => $this->markup($content, $plan)."\n",
+            'rating.svg' => $this->rating->svg($content),
+            'rating.png' => $this->rating->png($content),
+        ], is_string(...));
+    }
+
+    /**
+     * What the element on the page decides by, where there is something to decide; with the usual edition in it, where only its host has
+     * a say.
+     */
+    private function choice(Made $made, string $usual): ?string
+    {
+        $manifest = $made->variants?->manifest();
+        if ($manifest === null && $made->placement === null) {
+            return null;
+        }
+        $written = fn (mixed $value): string => htmlspecialchars(
+            is_string($value) ? $value : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE),
+            ENT_QUOTES,
+        );
+        $attributes = ($manifest === null ? '' : " data-variants=\"{$written($manifest)}\"")
+            .($made->placement === null ? ''
+                : " data-place=\"{$this->behaviours->file('place')}\" data-placing=\"{$written($made->placement)}\"");
+
+        return $manifest === null && Placements::isUsual($made->placement)
+            ? (string) preg_replace('/^<template /', "<template$attributes ", $usual, 1)
+            : "<template$attributes></template>\n";
+    }
+
+    /** @return array{length: string, phone: int, wide: int} that it takes at every width, and on phones and desktops in pixels */
+    private static function room(Plan $plan): array
+    {
+        $height = new PlannedHeight($plan);
+        $room = Room::of($height->at(...));
+
+        return ['length' => $room->length(), 'phone' => (int) ceil($height->at(360)), 'wide' => (int) ceil($height->at(1120))];
     }
 
     /** Of a widget that was taken away. */
@@ -64,8 +118,12 @@ final class Renderer
         return new Rendering(
             $fragment,
             $this->tight('widget::removed', ['fragment' => $fragment]),
-            JsonFeed::shown($this->host, $key, $name, null, []),
-            markup: "{}\n",
+            [
+                'feed.json' => JsonFeed::shown($this->host, $key, $name, null, []),
+                'feed.atom' => Syndication::atom($this->host, $key, $name, null, []),
+                'feed.rss' => Syndication::rss($this->host, $key, $name, null, []),
+                'data.jsonld' => "{}\n",
+            ],
         );
     }
 
@@ -84,7 +142,11 @@ final class Renderer
         return $this->tight('widget::fragment', ['count' => self::count($plan, $pages)] + $this->parts($plan) + [
             'template' => 'widget::layouts.'.$plan->leading()::name().'.template',
             'styles' => $this->styles->of($plan, $content->look),
-            'with' => $this->behaviours->of($plan, $content->look->scheme),
+            'with' => [
+                ...$this->behaviours->of($plan, $content->look->scheme),
+                ...($content->counts ? array_filter([$this->behaviours->file('count')]) : []),
+            ],
+            'key' => $content->counts ? $key : null,
             'enlarged' => $large === null ? null : ['script' => $large, 'page' => "$at/large.html"],
             'more' => $pages === [] ? null : ['from' => "$at/", 'pages' => count($pages)],
             'markup' => $content->brief->shape->markup ? $this->markup($content, $plan) : null,
@@ -216,6 +278,7 @@ final class Renderer
         return hash('xxh128', json_encode([
             $frame,
             $made->variants?->manifest(),
+            $made->placement,
             array_map(fn (Content $content): array => $content->inputs(), $made->contents),
             array_map(fn (EverythingPage $page): array => [$page->name, $page->digest], $made->pages),
         ],
@@ -233,6 +296,8 @@ final class Renderer
                 'look' => $content->look,
                 'words' => $content->words,
                 'page' => $page,
+                'frame' => $this->behaviours->file('frame'),
+                'host' => $this->host,
             ],
         );
     }

@@ -8,30 +8,31 @@ namespace App\Editions;
 final readonly class Rendering
 {
     /**
+     * @param  array<string, string>  $told  the same in other forms, by file name
      * @param  array<string, string>  $others  fragments of the variants, by name
      * @param  array<string, string>  $everything  pages of everything, by file name; those that are as before are left out
      * @param  array<string, string>  $pages  digests of all pages of everything, by file name
-     * @param  string  $markup  schema.org data of what is shown
+     * @param  string|null  $choice  what the element on the page chooses by; null where there is one for all
      * @param  array<string, array<string, string>>  $further  files beside the edition that never change, by folder and name
-     * @param  string|null  $manifest  of the variants, for the element on the page to choose by; null where there is one for all
+     * @param  array{length: string, phone: int, wide: int}|null  $room  that it takes
      */
     public function __construct(
         public string $fragment,
         public string $document,
-        public string $feed,
+        public array $told = [],
         public array $others = [],
         public array $everything = [],
         public array $pages = [],
-        public ?string $manifest = null,
-        public string $markup = '',
+        public ?string $choice = null,
         public array $further = [],
+        public ?array $room = null,
     ) {
     }
 
     /** @param  array<string, string>  $files  by name, and no edition with them */
     public static function ofFiles(array $files): self
     {
-        return new self('', '', '', everything: $files);
+        return new self('', '', everything: $files);
     }
 
     /** @return array<string, string> contents by file name */
@@ -40,18 +41,12 @@ final readonly class Rendering
         if ($this->fragment === '') {
             return $this->everything;
         }
-        $files = [
-            'widget.html' => $this->fragment,
-            'document.html' => $this->document,
-            'feed.json' => $this->feed,
-            'data.jsonld' => $this->markup,
-        ] + $this->everything;
+        $files = ['widget.html' => $this->fragment, 'document.html' => $this->document] + $this->told + $this->everything;
         foreach ($this->others as $name => $fragment) {
             $files["at.$name.html"] = $fragment;
         }
-
-        if ($this->manifest !== null) {
-            $files['choose.html'] = '<template data-variants="'.htmlspecialchars($this->manifest, ENT_QUOTES)."\"></template>\n";
+        if ($this->choice !== null) {
+            $files['choose.html'] = $this->choice;
         }
 
         return $files;

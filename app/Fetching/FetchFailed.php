@@ -53,7 +53,7 @@ final class FetchFailed extends RuntimeException
     {
         $megabytes = round($bytes / 1_048_576, 1);
 
-        return new self("$host answered with more than $megabytes MB, unpacked. No feed needs that; check the address.");
+        return new self("$host answered with more than $megabytes MB, unpacked, which is more than Gnomic reads. Check the address.");
     }
 
     /** A service names an address of somebody else's for what it wants a token for. */

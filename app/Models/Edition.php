@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $fingerprint  of all that it was made from
  * @property array<string, mixed> $brief
  * @property int $shown
+ * @property array{length: string, phone: int, wide: int}|null $room  that it takes: at every width, and on phones and desktops in pixels
  * @property string $cause
  * @property Carbon $created_at
  */
@@ -31,7 +32,7 @@ final class Edition extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['brief' => 'array', 'created_at' => 'datetime'];
+        return ['brief' => 'array', 'room' => 'array', 'created_at' => 'datetime'];
     }
 
     public function toBrief(): Brief

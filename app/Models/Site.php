@@ -8,6 +8,8 @@ use DateTimeZone;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
 
 /**
  * One website being looked after. Everything else belongs to one, and nobody sees another's.
@@ -16,6 +18,12 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $address
  * @property string $timezone
+ * @property string|null $key  by which its script is found
+ * @property string|null $website  its front page, whole
+ * @property list<string>|null $allowed  hosts on which its widgets show; null: everywhere
+ * @property bool $counts  whether views are counted
+ * @property Carbon|null $pages_read_at
+ * @property array<string, mixed>|null $pages_read  how reading its pages went
  * @property list<string>|null $languages  that its widgets speak to visitors, the usual one first
  * @property list<array{key: string, language: string|null, says: string}>|null $words  that visitors read instead of the usual ones
  * @property string|null $turned_on  the day at the site that its widgets have been turned to
@@ -30,7 +38,30 @@ final class Site extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['languages' => 'array', 'words' => 'array', 'never' => 'array', 'hold' => 'array'];
+        return ['languages' => 'array', 'words' => 'array', 'never' => 'array', 'hold' => 'array', 'allowed' => 'array',
+            'counts' => 'boolean', 'pages_read_at' => 'datetime', 'pages_read' => 'array'];
+    }
+
+    protected static function booted(): void
+    {
+        self::creating(function (self $site): void {
+            $site->key ??= Str::lower(Str::random(12));
+        });
+    }
+
+    /** The address of its front page. */
+    public function front(): string
+    {
+        return $this->website ?? (preg_match('~^https?://~i', $this->address) === 1 ? $this->address : "https://$this->address/");
+    }
+
+    /** @return list<string> hosts on which its widgets show: its own, and those that were named */
+    public function hosts(): array
+    {
+        $parts = parse_url($this->front());
+        $own = ($parts['host'] ?? '').(isset($parts['port']) ? ":{$parts['port']}" : '');
+
+        return array_values(array_unique([$own, ...$this->allowed ?? []]));
     }
 
     /** @return list<string> */
@@ -68,7 +99,7 @@ final class Site extends Model
     public function widgets(): HasMany
     {
         $widgets = $this->hasMany(Widget::class);
-        $widgets->whereNull('removed_at');
+        $widgets->whereNull('removed_at')->whereNull('variant_of');
 
         return $widgets;
     }
@@ -119,6 +150,21 @@ final class Site extends Model
     public function grounds(): HasMany
     {
         return $this->hasMany(Ground::class);
+    }
+
+    /** @return HasMany<Page, $this> */
+    public function pages(): HasMany
+    {
+        return $this->hasMany(Page::class);
+    }
+
+    /** @return HasMany<SpotRecord, $this> those that were not removed */
+    public function spots(): HasMany
+    {
+        $spots = $this->hasMany(SpotRecord::class);
+        $spots->whereNull('removed_at')->orderBy('id');
+
+        return $spots;
     }
 
     /** @return HasMany<View, $this> */

@@ -17,10 +17,17 @@ use Illuminate\Support\Str;
  * @property string $name
  * @property string|null $reopened_on  a day
  * @property string|null $kind
+ * @property list<string>|null $identities  what pages call it beside its name: an article number, an identifier
  */
 final class Subject extends Model
 {
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['identities' => 'array'];
+    }
 
     /** The site's subject of this name, made where there is none. */
     public static function named(Site $site, string $name, ?string $kind = null): self

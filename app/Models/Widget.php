@@ -21,6 +21,9 @@ use Illuminate\Support\Carbon;
  * @property array<string, mixed> $brief
  * @property int|null $edition_id
  * @property Edition|null $edition
+ * @property int|null $variant_of  the widget that it is a form of
+ * @property string|null $variant  which form of it
+ * @property array<string, mixed>|null $overrides  what of that widget's brief is other here, as Overrides::toArray()
  * @property Carbon|null $removed_at
  * @property bool $stays  on the pages that have its code, though it was removed
  * @property Site $site
@@ -33,7 +36,7 @@ final class Widget extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['brief' => 'array', 'removed_at' => 'datetime', 'stays' => 'boolean'];
+        return ['brief' => 'array', 'overrides' => 'array', 'removed_at' => 'datetime', 'stays' => 'boolean'];
     }
 
     /** Whether it shows nothing any more, wherever its code stands. */
@@ -45,6 +48,49 @@ final class Widget extends Model
     public function draft(): Brief
     {
         return BriefReader::read($this->brief);
+    }
+
+    /** @return non-empty-list<string> languages that it speaks, the usual one first */
+    public function spoken(Site $site): array
+    {
+        $language = $this->overrides['language'] ?? null;
+
+        return is_string($language) ? array_values(array_unique([$language, ...$site->spoken()])) : $site->spoken();
+    }
+
+    /** @return HasMany<Widget, $this> made for its spots */
+    public function forms(): HasMany
+    {
+        return $this->hasMany(self::class, 'variant_of');
+    }
+
+    /** @return array<string, self> forms of it made for its spots, by variant; also those that were removed */
+    public function formsByVariant(): array
+    {
+        $query = self::query();
+        $query->where('variant_of', $this->id)->whereNotNull('overrides')->orderBy('id');
+        $forms = [];
+        /** @var self $form */
+        foreach ($query->with('edition')->get() as $form) {
+            $forms[(string) $form->variant] = $form;
+        }
+
+        return $forms;
+    }
+
+    /** @return list<SpotRecord> those that were not removed, the earliest first */
+    public function spotRecords(): array
+    {
+        return SpotRecord::ofQuery(fn ($query) => $query->where('widget_id', $this->id)->whereNull('removed_at'));
+    }
+
+    /** @return HasMany<SpotRecord, $this> those that were not removed */
+    public function spots(): HasMany
+    {
+        $spots = $this->hasMany(SpotRecord::class);
+        $spots->whereNull('removed_at')->orderBy('id');
+
+        return $spots;
     }
 
     /** @return BelongsTo<Site, $this> */

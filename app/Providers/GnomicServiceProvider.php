@@ -12,12 +12,14 @@ use App\Channels\Page\PageChannel;
 use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafClient;
+use App\Counting\CountBeacons;
 use App\Database\WritingConnection;
 use App\Editions\Behaviours;
 use App\Editions\BringUpToDate;
 use App\Editions\Catalogues;
 use App\Editions\EditionFiles;
 use App\Editions\LookFiles;
+use App\Editions\RatingPicture;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
 use App\Editions\WidthRules;
@@ -29,9 +31,17 @@ use App\Host\HostLocks;
 use App\Http\KeptSessions;
 use App\Listing\Export;
 use App\Members\SignIn;
+use App\Outbox\Outbox;
 use App\Outbox\Renders;
+use App\Pages\CheckPage;
+use App\Pages\ExpectedOnPage;
+use App\Pages\FindPages;
+use App\Pages\SiteRobots;
 use App\Pictures\PictureFiles;
 use App\Pictures\Pictures;
+use App\Placing\Forms;
+use App\Placing\SiteScript;
+use App\Placing\WidgetKeys;
 use App\Reading\ConfinedReading;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Foundation\Application;
@@ -135,6 +145,7 @@ final class GnomicServiceProvider extends ServiceProvider
                 $app->make(Behaviours::class),
                 rtrim((string) config('app.url'), '/'),
                 resource_path('widget'),
+                new RatingPicture(config('gnomic.font')),
             ),
         );
         $this->app->bind(Grounds::class, fn (Application $app): Grounds => new Grounds(
@@ -143,6 +154,34 @@ final class GnomicServiceProvider extends ServiceProvider
             rtrim((string) config('app.url'), '/'),
         ));
         $this->app->bind(Renders::class, BringUpToDate::class);
+        $this->app->bind(CountBeacons::class, fn (Application $app): CountBeacons => new CountBeacons(
+            config('gnomic.beacons'),
+            $app->make(HostLocks::class),
+        ));
+        $host = fn (): string => rtrim((string) config('app.url'), '/');
+        $this->app->bind(FindPages::class, fn (Application $app): FindPages => new FindPages(
+            $app->make(Fetcher::class),
+            $app->make(ConfinedReading::class),
+            $app->make(SiteRobots::class),
+            $host(),
+        ));
+        $this->app->bind(ExpectedOnPage::class, fn (): ExpectedOnPage => new ExpectedOnPage($host()));
+        $this->app->bind(CheckPage::class, fn (Application $app): CheckPage => new CheckPage(
+            $app->make(Fetcher::class),
+            $app->make(ExpectedOnPage::class),
+            $host(),
+        ));
+        $this->app->bind(SiteScript::class, fn (Application $app): SiteScript => new SiteScript(
+            public_path('site.js'),
+            config('gnomic.editions'),
+            rtrim((string) config('app.url'), '/'),
+            $app->make(HostLocks::class),
+        ));
+        $this->app->bind(Forms::class, fn (Application $app): Forms => new Forms(
+            $app->make(Outbox::class),
+            $app->make(WidgetKeys::class),
+            config('gnomic.editions'),
+        ));
         $this->app->bind(SignIn::class, fn (Application $app): SignIn => new SignIn(
             $app->make(RateLimiter::class),
             $app->make(Hasher::class),

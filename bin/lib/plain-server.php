@@ -8,8 +8,8 @@ $path = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH);
 $root = dirname(__DIR__, 2).'/public';
 $data = (string) getenv('GNOMIC_DATA');
 /**
- * @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string,
- *     further: string, behaviour: string, picture: string, built: string} $paths
+ * @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string, for: string,
+ *     beacon: string, robots: string, site: string, further: string, behaviour: string, picture: string, built: string} $paths
  */
 $paths = require __DIR__.'/public-paths.php';
 // PHP remembers where a link led; the pointer to what is out moves.
@@ -47,7 +47,7 @@ $missing = static function (string $says): bool {
 };
 
 foreach ($paths['widget'] as [$pattern, $files, $type]) {
-    if (preg_match("~^/w/({$paths['key']})$pattern\$~D", $path, $found) === 1) {
+    if (preg_match("~^/w/({$paths['key']}(?:{$paths['for']})?)$pattern\$~D", $path, $found) === 1) {
         foreach ($files as $file) {
             $file = "$data/w/$found[1]/current/".str_replace('$2', $found[2] ?? '', $file);
             if (is_file($file)) {
@@ -72,6 +72,26 @@ if (str_starts_with($path, '/w/')) {
 }
 if (preg_match("~^/b/{$paths['behaviour']}\$~D", $path) === 1 && is_file($root.$path)) {
     return $send($root.$path, 'text/javascript', 'public, max-age=31536000, immutable');
+}
+if ($path === $paths['beacon']) {
+    $isCounted = ! str_contains(($_SERVER['HTTP_DNT'] ?? '').($_SERVER['HTTP_SEC_GPC'] ?? ''), '1')
+        && preg_match("~{$paths['robots']}~i", (string) ($_SERVER['HTTP_USER_AGENT'] ?? '')) !== 1;
+    $query = substr((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_QUERY), 0, 8000);
+    if ($isCounted) {
+        $line = sprintf('%.3f %s', microtime(true), (string) preg_replace('/[\x00-\x1F\x7F]/', '', $query));
+        file_put_contents("$data/run/beacons/".date('Y-m-d\TH').'.log', "$line\n", FILE_APPEND | LOCK_EX);
+    }
+    http_response_code(204);
+    header('Access-Control-Allow-Origin: *');
+    header('Cache-Control: no-store');
+
+    return true;
+}
+if (preg_match("~^/s/({$paths['site']})\$~D", $path, $found) === 1 && is_file("$data/w/s/$found[1]")) {
+    return $send("$data/w/s/$found[1]", 'text/javascript', 'public, max-age=60');
+}
+if ($path === '/owner.js') {
+    return $send("$data/run/public/owner.js", 'text/javascript', 'public, max-age=3600');
 }
 if ($path === '/gnomic.js') {
     return $send("$data/run/public/gnomic.js", 'text/javascript', 'public, max-age=3600');

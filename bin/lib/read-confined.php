@@ -19,7 +19,7 @@ try {
     $read = match ($how) {
         'feed' => FeedReader::read($bytes, $type, $address),
         'page' => PageReader::read($bytes, $type, $address),
-        'sitemap' => Sitemap::read($bytes, 200),
+        'sitemap' => Sitemap::read($bytes, 50_000),
     };
     fwrite(STDOUT, serialize(['read' => $read]));
 } catch (PayloadIsUnreadable $unreadable) {

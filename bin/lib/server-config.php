@@ -9,8 +9,8 @@ $root = dirname(__DIR__, 2);
 $run = "$data/run";
 $isRoot = posix_geteuid() === 0;
 /**
- * @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string,
- *     further: string, behaviour: string, picture: string, built: string} $paths
+ * @var array{studio: list<string>, interface: list<string>, widget: list<array{string, list<string>, string}>, key: string, for: string,
+ *     beacon: string, robots: string, site: string, further: string, behaviour: string, picture: string, built: string} $paths
  */
 $paths = require __DIR__.'/public-paths.php';
 $settings = (array) @parse_ini_file("$data/.env", false, INI_SCANNER_RAW);
@@ -24,6 +24,14 @@ file_put_contents("$run/public/gnomic.js", $script);
 file_put_contents("$run/public/gnomic.js.gz", (string) gzencode($script, 9));
 @unlink("$run/public/gnomic.js.br");
 exec('command -v brotli >/dev/null && brotli --best --keep --force '.escapeshellarg("$run/public/gnomic.js").' 2>/dev/null');
+
+// What shows owners their links has a name that stays, as the script that asks for it has.
+$manifest = (array) json_decode((string) @file_get_contents("$root/public/b/manifest.json"), true);
+@copy("$root/public/b/".(string) ($manifest['owner'] ?? ''), "$run/public/owner.js");
+@mkdir("$run/beacons", 0755, true);
+if ($isRoot) {
+    chown("$run/beacons", $user);
+}
 
 $brotli = '/usr/lib/nginx/modules/ngx_http_brotli_static_module.so';
 $load = is_file($brotli) ? "load_module $brotli;" : '';
@@ -54,7 +62,7 @@ $editions = implode("\n", array_map(function (array $form) use ($paths, $data, $
     $found = implode(' ', array_map(fn (string $file): string => "/\$1/current/$file", $files));
 
     return <<<NGINX
-        location ~ "^/w/({$paths['key']})$pattern\$" {
+        location ~ "^/w/({$paths['key']}(?:{$paths['for']})?)$pattern\$" {
             root $data/w;
             types {}
             default_type $type;
@@ -79,7 +87,7 @@ http {
     include /etc/nginx/mime.types;
     default_type application/octet-stream;
     charset utf-8;
-    charset_types text/html text/css application/javascript application/json application/feed+json application/ld+json text/plain;
+    charset_types text/html text/css application/javascript application/json application/feed+json application/ld+json application/atom+xml application/rss+xml text/plain;
     client_body_temp_path $run/tmp/body;
     proxy_temp_path $run/tmp/proxy;
     fastcgi_temp_path $run/tmp/fastcgi;
@@ -91,6 +99,12 @@ http {
     absolute_redirect off;
     client_max_body_size 10m;
     $packed
+    # What visitors do is written down without who they are; whoever asks not to be followed, and robots, are not.
+    map \$time_iso8601 \$beacon_hour { default 0; "~^(?<hour>\d{4}-\d\d-\d\dT\d\d)" \$hour; }
+    map \$http_user_agent \$is_robot { default 0; "~*{$paths['robots']}" 1; }
+    map "\$http_dnt\$http_sec_gpc\$is_robot" \$is_counted { default 1; "~1" 0; }
+    log_format beacon '\$msec \$args';
+    open_log_file_cache max=4 inactive=60s valid=60s min_uses=1;
     server {
         listen 127.0.0.1:$port;
         $nosniff
@@ -125,6 +139,26 @@ $editions
             root $run/public;
             $shared
             add_header Cache-Control "public, max-age=3600, stale-while-revalidate=86400, stale-if-error=604800";
+        }
+        location = {$paths['beacon']} {
+            root $run;
+            access_log $run/beacons/\$beacon_hour.log beacon if=\$is_counted;
+            client_max_body_size 1k;
+            add_header Access-Control-Allow-Origin * always;
+            add_header Cache-Control no-store always;
+            return 204;
+        }
+        location ~ "^/s/({$paths['site']})\$" {
+            alias $data/w/s/\$1;
+            types {}
+            default_type application/javascript;
+            $shared
+            add_header Cache-Control "public, max-age=60, stale-while-revalidate=86400, stale-if-error=604800";
+        }
+        location = /owner.js {
+            root $run/public;
+            $shared
+            add_header Cache-Control "public, max-age=3600";
         }
         location ~ "^/b/{$paths['behaviour']}\$" {
             root $root/public;

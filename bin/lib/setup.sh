@@ -66,14 +66,14 @@ install_npm() {
 setup_build() {
     # The framework notes which packages it found, in a folder that the unprivileged server cannot write.
     if [ ! -f bootstrap/cache/services.php ]; then php artisan --version >/dev/null && chmod go+r bootstrap/cache/*.php; fi
-    when_changed public/build/.stamp "$(digest_of resources docs/openapi.yaml core/Brief/brief.schema.json package-lock.json vite.config.ts vite.embed.config.ts bin/build-behaviours.mjs)" build
+    when_changed public/build/.stamp "$(digest_of resources docs/openapi.yaml core/Brief/brief.schema.json package-lock.json vite.config.ts vite.embed.config.ts vite.site.config.ts bin/build-behaviours.mjs)" build
 }
 
 build() {
     say "setup: building the studio and the element"
     npm run --silent types >/dev/null
     npm run --silent build >/dev/null
-    for file in public/gnomic.js public/b/*.js $(find public/build -name '*.js' -o -name '*.css'); do
+    for file in public/gnomic.js public/site.js public/b/*.js $(find public/build -name '*.js' -o -name '*.css'); do
         gzip -9 -k -f "$file"
         if command -v brotli >/dev/null; then brotli --best -k -f "$file"; fi
     done

@@ -4,7 +4,7 @@ export type Behaviour = (root: ShadowRoot, signal: AbortSignal, host: string) =>
 /** What enlarges an entry: opens it, of those of a widget. */
 export type Enlarge = (box: HTMLElement, key: string, ref: string, host: string) => void;
 
-const load = async <T>(address: string): Promise<T> =>
+export const load = async <T>(address: string): Promise<T> =>
   ((await import(/* @vite-ignore */ address)) as { default: T }).default;
 
 /** Fetches what a widget needs to live, and nothing for one that only wants to be read. What cannot be had is done without. */

@@ -13,6 +13,9 @@ export function settle(own: Element | null): void {
   if (own && !originOf(own) && baked) own.setAttribute('data-gnomic', baked);
 }
 
+/** Where the running script comes from. */
+export const homeOf = (): string => home;
+
 /** For tests, and for pages that make elements themselves. */
 export function comeFrom(host: string): void {
   home = host;

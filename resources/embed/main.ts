@@ -1,5 +1,9 @@
 import { define } from './define';
-import { settle } from './hosts';
+import { load } from './enliven';
+import { homeOf, settle } from './hosts';
 
 settle(document.currentScript);
 define();
+// The owner, who came from the studio, sees a link beside each widget; nobody else fetches anything for it.
+if (location.hash.startsWith('#gnomic-owner='))
+  load<(host: string) => void>(`${homeOf()}/owner.js`).then((show) => show(homeOf()));

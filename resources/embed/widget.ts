@@ -1,10 +1,13 @@
-import { enliven } from './enliven';
+import { enliven, load } from './enliven';
 import { broken, Failure, noWidget, policyOf, refused, unreached } from './failure';
 import { hostsOf } from './hosts';
 import { editionIn, parsed } from './parsed';
 import { adoptStyles } from './sheets';
 import { fitting, languageAround } from './variants';
 import { whole } from './whole';
+
+/** Which keys a tag shows on this page, the likeliest first; empty: the usual edition. */
+type Decide = (element: Element, placing: string, key: string) => string[];
 
 /**
  * `<gnomic-widget key="…">`: shows the edition that is out. Sets no cookie, keeps nothing, asks nobody but its host.
@@ -48,7 +51,7 @@ export class GnomicWidget extends HTMLElement {
     try {
       if (!/^[a-z0-9]{4,40}$/.test(key)) throw noWidget(key);
       const edition = await this.#found(key, signal);
-      if (signal.aborted) return;
+      if (signal.aborted || !edition) return;
       const root = there ?? this.attachShadow({ mode: 'open' });
       const content = document.importNode(edition.content, true);
       root.adoptedStyleSheets &&= [];
@@ -71,7 +74,7 @@ export class GnomicWidget extends HTMLElement {
   }
 
   /** At the host of the tag; where it has no such widget and the page knows another Gnomic, there. */
-  async #found(key: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
+  async #found(key: string, signal: AbortSignal): Promise<HTMLTemplateElement | null> {
     let first: unknown;
     for (const host of hostsOf(this)) {
       try {
@@ -86,13 +89,28 @@ export class GnomicWidget extends HTMLElement {
     throw first;
   }
 
-  async #at(host: string, key: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
+  /** Null: nothing is to show on this page. */
+  async #at(host: string, key: string, signal: AbortSignal): Promise<HTMLTemplateElement | null> {
     const first = await this.#patiently(host, `${key}/open.html`, signal);
+    const { place, placing } = first.dataset;
+    // What shows on which pages, where that is not the same on all, is decided by a part of its own.
+    if (place) {
+      const decide = await load<Decide>(`${host}/b/${place}`).catch(() => () => ['']);
+      for (const found of [...decide(this, placing ?? '', key), null]) {
+        if (found === null) return null;
+        if (!found) break;
+        try {
+          return await this.#at(host, found, signal);
+        } catch (error) {
+          if (!(error instanceof Failure && error.reason === 'address')) throw error;
+        }
+      }
+    }
     // An edition of several says which there are before one of them is fetched.
     const manifest = first.getAttribute('data-variants');
-    if (!manifest) return first;
-    const variant = fitting(manifest, languageAround(this), location.pathname);
     const usual = (): Promise<HTMLTemplateElement> => this.#patiently(host, `${key}.html`, signal);
+    if (!manifest) return first.matches('[shadowrootmode]') ? first : usual();
+    const variant = fitting(manifest, languageAround(this), location.pathname);
     // One that cannot be had leaves the usual one, which is never wrong.
     return variant ? this.#edition(host, `${key}/at.${variant}.html`, signal).catch(usual) : usual();
   }

@@ -8,6 +8,10 @@
 <link rel="icon" href="data:,">
 <title>{{ $name }}</title>
 <link rel="alternate" type="application/feed+json" title="{{ $name }}" href="/w/{{ $key }}.json">
+<link rel="alternate" type="application/atom+xml" title="{{ $name }}" href="/w/{{ $key }}.atom">
+<link rel="alternate" type="application/rss+xml" title="{{ $name }}" href="/w/{{ $key }}.rss">
+<link rel="alternate" type="application/json+oembed" title="{{ $name }}" href="{{ $host }}/oembed?url={{ rawurlencode("$host/w/$key") }}&amp;format=json">
+<link rel="alternate" type="text/xml+oembed" title="{{ $name }}" href="{{ $host }}/oembed?url={{ rawurlencode("$host/w/$key") }}&amp;format=xml">
 <style>body{margin:0;font-family:system-ui,sans-serif;background:{{ $look->palette()->solid()->toHex() }}}h1{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}.note,.pages{margin:0;padding:8px 20px 24px;color:{{ $look->palette()->colours['quiet'] }}}.pages{display:flex;gap:24px}.pages a{color:inherit;padding:6px 0}</style>
 </head>
 <body>
@@ -19,6 +23,7 @@
 </nav>
 @endif
 </main>
-<script async src="/gnomic.js"></script>
+<script async src="/gnomic.js"></script>@if ($frame !== null && $page === null)<script type="module" src="/b/{{ $frame }}"></script>@endif
+
 </body>
 </html>

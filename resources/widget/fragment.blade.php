@@ -4,7 +4,7 @@
 <style>:host{display:none!important}</style>
 @else
 <style>{!! $styles !!}</style>
-<div class="box"{!! $with === [] ? '' : ' data-with="'.e(implode(' ', $with)).'"' !!}{!! $enlarged === null ? '' : ' data-enlarge="'.e($enlarged['script']).'" data-large="'.e($enlarged['page']).'"' !!}>
+<div class="box"{!! $with === [] ? '' : ' data-with="'.e(implode(' ', $with)).'"' !!}{!! $key === null ? '' : ' data-key="'.e($key).'"' !!}{!! $enlarged === null ? '' : ' data-enlarge="'.e($enlarged['script']).'" data-large="'.e($enlarged['page']).'"' !!}>
 <div class="g{{ $plan->shape->headIsAside() ? " head-{$plan->shape->headAt}" : '' }}" part="widget" role="group" lang="{{ $words->language }}" aria-label="{{ $plan->head->heading ?? $words->say('widget.name') }}">
 @include($template)
 </div>

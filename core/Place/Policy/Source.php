@@ -6,8 +6,6 @@ namespace Gnomic\Place\Policy;
 
 /**
  * One host or scheme of a list, and what it lets in: "match response to source list" of Content Security Policy Level 3, §6.7.2.
- *
- * @internal
  */
 final readonly class Source
 {

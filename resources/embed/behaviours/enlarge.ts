@@ -84,6 +84,10 @@ function listen(view: View, key: string): void {
     if (link) {
       event.preventDefault();
       play(link);
+    } else if ((event.target as Element).closest('a[href]')) {
+      // For whoever counts what leads to the source.
+      const ref = view.items[view.at]?.dataset['e'];
+      document.dispatchEvent(new CustomEvent('gnomic-followed', { detail: { key, ref } }));
     }
   });
   dialog.addEventListener('keydown', (event) => {

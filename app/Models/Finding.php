@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * Whether a widget is on a page where it should be, as it was found the last time.
+ *
+ * @property int $id
+ * @property int $site_id
+ * @property int $page_id
+ * @property int $widget_id
+ * @property string $verdict  of Verdict
+ * @property list<array<string, mixed>> $told
+ * @property Carbon|null $first_there_at
+ * @property Carbon|null $last_there_at
+ * @property Carbon|null $missing_since
+ * @property Carbon $checked_at
+ * @property Page $page
+ * @property Widget $widget
+ */
+final class Finding extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['told' => 'array', 'first_there_at' => 'datetime', 'last_there_at' => 'datetime', 'missing_since' => 'datetime',
+            'checked_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Page, $this> */
+    public function page(): BelongsTo
+    {
+        return $this->belongsTo(Page::class);
+    }
+
+    /** @return BelongsTo<Widget, $this> */
+    public function widget(): BelongsTo
+    {
+        return $this->belongsTo(Widget::class);
+    }
+}

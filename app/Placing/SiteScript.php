@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Placing;
+
+use App\Host\HostLocks;
+use App\Models\Site;
+use App\Models\SpotRecord;
+use Gnomic\Place\Pattern\PathPattern;
+use Gnomic\Place\Spot\Position;
+use Gnomic\Place\Spot\Rules;
+use Symfony\Component\Process\ExecutableFinder;
+use Symfony\Component\Process\Process;
+
+/** The one script of a site: the rules of its spots, and what puts widgets there, in a file that the web server hands out. */
+final readonly class SiteScript
+{
+    public function __construct(private string $script, private string $editions, private string $host, private HostLocks $locks)
+    {
+    }
+
+    /** Writes it, where it is other than it was. @return bool whether it was */
+    public function write(Site $site): bool
+    {
+        $lock = $this->locks->waited("site-script-$site->id", 20);
+        try {
+            $script = $this->of($site);
+            $folder = "$this->editions/s";
+            $file = "$folder/$site->key.js";
+            if ((string) @file_get_contents($file) === $script) {
+                return false;
+            }
+            is_dir($folder) || @mkdir($folder, 0755, true);
+            file_put_contents("$file.new", $script);
+            file_put_contents("$file.gz.new", (string) gzencode($script, 9));
+            $brotli = (new ExecutableFinder)->find('brotli');
+            if ($brotli !== null && (new Process([$brotli, '--best', '--force', '-o', "$file.br.new", "$file.new"]))->run() === 0) {
+                rename("$file.br.new", "$file.br");
+            } else {
+                @unlink("$file.br");
+            }
+            rename("$file.gz.new", "$file.gz");
+            rename("$file.new", $file);
+
+            return true;
+        } finally {
+            $lock->release();
+        }
+    }
+
+    public function of(Site $site): string
+    {
+        [$rules, $places] = $this->rules($site);
+        $written = fn (mixed $value): string => json_encode(
+            $value,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_HEX_TAG,
+        );
+
+        return '(function(GNOMIC_HOST,GNOMIC_RULES,GNOMIC_PLACES){'.rtrim((string) file_get_contents($this->script))
+            .'})('.$written($this->host).','.$written($rules).','.$written($places).');';
+    }
+
+    /** @return array{list<array<mixed>>, list<array{string, string}>} */
+    private function rules(Site $site): array
+    {
+        $records = $spots = [];
+        $forms = [];
+        foreach (SpotRecord::ofQuery(fn ($query) => $query->where('site_id', $site->id)->whereNull('removed_at')) as $record) {
+            $spot = $record->toCore();
+            if ($spot->position !== Position::Tag && $record->widget->removed_at === null) {
+                $records[$record->key] = $record;
+                $spots[$record->key] = ['spot' => $spot, 'widget' => $record->widget->key];
+                $forms[$record->widget_id] ??= $record->widget->formsByVariant();
+            }
+        }
+        $rules = $places = [];
+        foreach ((new Rules($spots))->ordered() as ['key' => $key, 'pattern' => $pattern]) {
+            $spot = $spots[$key]['spot'];
+            $widget = $forms[$records[$key]->widget_id]["s{$records[$key]->id}"] ?? $records[$key]->widget;
+            if ($widget->edition === null) {
+                continue;
+            }
+            [$from, $to] = $spot->span($site->zone());
+            $place = $spot->place('');
+            $places[$place] ??= [$spot->position->value, (string) $spot->selector];
+            $rules[] = [
+                $pattern,
+                array_map(fn (PathPattern $except): mixed => $except->compiled(), $spot->except),
+                (int) array_search($place, array_keys($places), true),
+                $widget->key,
+                // What follows the page may be of any height.
+                $spot->follows === null ? (string) ($widget->edition->room['length'] ?? '') : '',
+                $from ?? 0,
+                $to ?? 0,
+            ];
+        }
+
+        return [$rules, array_values($places)];
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Placing;
+
+use RuntimeException;
+
+/** More forms of widgets would have to be made ahead than a site has room for. */
+final class TooManyForms extends RuntimeException
+{
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Place\Check;
+
+use DOMElement;
+
+/** Something of Gnomic in a page. @internal */
+final readonly class Tag
+{
+    private const UNSEEN = ['template', 'noscript', 'head', 'script', 'textarea', 'title'];
+
+    /**
+     * @param  string  $key  of a widget or a site; empty where it has none
+     * @param  string  $address  whole; empty for what stands in the page itself
+     * @param  bool  $isHeld  whether something keeps it from running until visitors agree
+     * @param  bool  $isOther  whether it comes from another host
+     */
+    public function __construct(
+        public string $key,
+        public string $address,
+        public DOMElement $element,
+        public bool $isHeld = false,
+        public bool $isOther = false,
+    ) {
+    }
+
+    /** Whether the markup itself hides it: an attribute, a style of its own, an element that shows nothing. */
+    public function isHidden(): bool
+    {
+        for ($at = $this->element; $at instanceof DOMElement; $at = $at->parentNode) {
+            $style = strtolower((string) preg_replace('/\s+/', '', $at->getAttribute('style')));
+            if ($at->hasAttribute('hidden') || preg_match('/(?:^|;)display:none/', $style) === 1 || in_array($at->localName, self::UNSEEN, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether the page has the edition in it already, put there by its server. */
+    public function hasEdition(): bool
+    {
+        for ($child = $this->element->firstChild; $child !== null; $child = $child->nextSibling) {
+            if ($child instanceof DOMElement && $child->localName === 'template' && $child->hasAttribute('shadowrootmode')) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,154 @@
+// Counts what visitors do, for the owner, and knows nothing of who they are: numbers are added up in the page and sent once, when it is
+// left. Nothing is stored; whoever asks not to be tracked is not counted.
+
+/** Of a widget, what has not been sent yet. */
+interface Tally {
+  host: string;
+  element: Element;
+  shown: number;
+  views: number;
+  openings: number;
+  reads: number;
+  clicks: number;
+  /** 1 when somebody has done something with it on this page for the first time. */
+  engaged: number;
+  wasEngaged: boolean;
+  /** By entry: openings, reads, clicks. */
+  entries: Map<string, [number, number, number]>;
+}
+
+const SECOND = 1000;
+const MOST_ENTRIES = 40;
+/** Of the window, that a widget taller than it fills when it counts as seen. */
+const FILLED = 0.5;
+
+const tallies = new Map<string, Tally>();
+const counted = new WeakSet<ShadowRoot>();
+const ALSO = ['openings', 'reads', 'clicks'] as const;
+
+export default function count(root: ShadowRoot, signal: AbortSignal, host: string): void {
+  const box = root.querySelector<HTMLElement>('.box');
+  const key = box?.dataset['key'];
+  const asked = navigator as Navigator & { globalPrivacyControl?: boolean };
+  if (!box || !key || counted.has(root) || asked.globalPrivacyControl || navigator.doNotTrack === '1') return;
+  counted.add(root);
+  if (tallies.size === 0) {
+    addEventListener('pagehide', send);
+    document.addEventListener('visibilitychange', () => document.hidden && send());
+  }
+  const tally = tallies.get(key) ?? {
+    host,
+    element: root.host,
+    shown: 0,
+    views: 0,
+    openings: 0,
+    reads: 0,
+    clicks: 0,
+    engaged: 0,
+    wasEngaged: false,
+    entries: new Map(),
+  };
+  tallies.set(key, tally);
+  tally.shown++;
+  watch(root, tally, signal);
+
+  const note = (
+    what: (typeof ALSO)[number],
+    target: Element | null,
+    ref = target?.closest<HTMLElement>('.item')?.dataset['e'],
+  ): void => {
+    tally[what]++;
+    if (!tally.wasEngaged) [tally.engaged, tally.wasEngaged] = [1, true];
+    if (!ref || (tally.entries.size >= MOST_ENTRIES && !tally.entries.has(ref))) return;
+    const of = tally.entries.get(ref) ?? [0, 0, 0];
+    of[ALSO.indexOf(what)]!++;
+    tally.entries.set(ref, of);
+  };
+  const press = (event: Event): void => {
+    const target = event.target as Element;
+    const link = target.closest<HTMLAnchorElement>('a[href]');
+    // What leads to more of the same is an opening; what leads away is a click to the source.
+    if (link) note(isOpening(link, box, host, event as MouseEvent) ? 'openings' : 'clicks', link);
+    else if (target.closest('[popovertarget], .opener')) note('openings', target);
+  };
+  root.addEventListener('click', press, { signal, capture: true });
+  root.addEventListener('auxclick', (event) => (event as MouseEvent).button === 1 && press(event), {
+    signal,
+    capture: true,
+  });
+  root.addEventListener(
+    'toggle',
+    (event) => (event.target as Element).matches('details.more[open]') && note('reads', event.target as Element),
+    { signal, capture: true },
+  );
+  // The enlarged view stands over the page, and tells what is pressed there.
+  document.addEventListener(
+    'gnomic-followed',
+    (event) =>
+      (event as CustomEvent<{ key: string; ref: string }>).detail.key === root.host.getAttribute('key') &&
+      note('clicks', null, (event as CustomEvent<{ ref: string }>).detail.ref),
+    { signal },
+  );
+}
+
+const isOpening = (
+  link: HTMLAnchorElement,
+  box: HTMLElement,
+  host: string,
+  { ctrlKey, metaKey, shiftKey }: MouseEvent,
+): boolean =>
+  link.href.startsWith(`${host}/w/`) ||
+  (link.matches('a.open') && !!box.dataset['enlarge'] && !ctrlKey && !metaKey && !shiftKey);
+
+/** Seen: half of it, or half of the window full of it, for a second. */
+function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
+  const parts = [root.host, ...root.querySelectorAll('.g, .g > *, .g button')];
+  const shape = parts.find((part) => part.getBoundingClientRect().height > 0) ?? root.host;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const view = new IntersectionObserver(
+    ([entry]) => {
+      const isSeen =
+        !!entry &&
+        entry.isIntersecting &&
+        !document.hidden &&
+        (entry.intersectionRatio >= 0.5 ||
+          entry.intersectionRect.height >= FILLED * (entry.rootBounds?.height ?? innerHeight));
+      clearTimeout(timer);
+      if (isSeen) timer = setTimeout(() => [tally.views++, view.disconnect()], SECOND);
+    },
+    { threshold: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.8, 1] },
+  );
+  view.observe(shape);
+  signal.addEventListener('abort', () => [view.disconnect(), clearTimeout(timer)]);
+}
+
+/** KEY.width.shown.views.openings.reads.clicks.engaged.fault, and for each entry ~REF.openings.reads.clicks. */
+function written(key: string, tally: Tally): string {
+  const rect = tally.element.getBoundingClientRect();
+  const isContents = getComputedStyle(tally.element).display === 'contents';
+  const fault = isContents || rect.width > 0 ? '' : tally.element.getClientRects().length === 0 ? 'hidden' : 'narrow';
+  const { shown, views, openings, reads, clicks, engaged } = tally;
+  const entries = [...tally.entries].map(([ref, of]) => `~${[ref, ...of].join('.')}`).join('');
+  return (
+    [key, isContents ? innerWidth : Math.round(rect.width), shown, views, openings, reads, clicks, engaged, fault].join(
+      '.',
+    ) + entries
+  );
+}
+
+function send(): void {
+  const hosts = new Map<string, string[]>();
+  for (const [key, tally] of tallies) {
+    if (tally.shown + tally.views + tally.openings + tally.reads + tally.clicks === 0) continue;
+    hosts.set(tally.host, [...(hosts.get(tally.host) ?? []), written(key, tally)]);
+    Object.assign(tally, { shown: 0, views: 0, openings: 0, reads: 0, clicks: 0, engaged: 0, entries: new Map() });
+  }
+  for (const [host, told] of hosts) {
+    const query = new URLSearchParams([
+      ['h', location.host],
+      ['p', location.pathname.slice(0, 300)],
+      ...told.map((one) => ['d', one]),
+    ]);
+    navigator.sendBeacon(`${host}/t?${query}`);
+  }
+}
