@@ -16,7 +16,12 @@ use Illuminate\Http\Request;
 $data = require __DIR__.'/data.php';
 
 $app = Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
+        // For everybody: without a session, a cookie or a token.
+        then: fn () => require __DIR__.'/../routes/public.php',
+    )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         // What other origins may read are files; nothing that PHP answers is for them.

@@ -11,6 +11,7 @@ use App\Imports\BrokenOff;
 use App\Outbox\Outbox;
 use App\Pages\CheckDuePages;
 use App\Pictures\FetchPictures;
+use App\Placing\Forms;
 use App\Rounds\DueRounds;
 use App\Sources\Removal;
 use Illuminate\Support\Facades\Schedule;
@@ -28,4 +29,6 @@ Schedule::call(fn (Grounds $grounds): int => $grounds->refresh())->name('pages t
 Schedule::call(fn (BrokenOff $imports): int => $imports->mend())->name('broken imports')->everyTenSeconds()->withoutOverlapping(1);
 // Without a lock that a clock ends: it has one of the host's.
 Schedule::call(fn (CountBeacons $count): int => $count->run())->name('counts')->everyMinute();
+// Subjects come by tables and by sources, too.
+Schedule::call(fn (Forms $forms) => $forms->sweep())->name('forms of widgets')->hourly()->withoutOverlapping(30);
 Schedule::call(fn (): int => CheckDuePages::sweep())->name('spots')->everyTenMinutes()->withoutOverlapping(10);

@@ -40,7 +40,7 @@ final readonly class Proof
      */
     public function of(Site $site, Brief $brief, string $key, array $widths): array
     {
-        $tried = $this->tried($site, $brief);
+        $tried = $this->tried($site, $brief, $key);
         [$sieve, $selection, $content] = [$tried->sieve, $tried->selection, $tried->content];
         $plan = $this->renderer->plan($content, $key);
         $height = new PlannedHeight($plan);
@@ -84,9 +84,9 @@ final readonly class Proof
         return $this->renderer->fragment($content, $this->renderer->plan($content, $key), $key);
     }
 
-    private function tried(Site $site, Brief $brief): Tried
+    private function tried(Site $site, Brief $brief, ?string $key = null): Tried
     {
-        $context = $this->contexts->brief($site, $brief);
+        $context = $this->contexts->brief($site, $brief, $key);
         $sieve = SiteSieve::of($site, $brief->criteria, $context->site);
         $selection = $sieve->selection();
         $choices = Honesty::choices($brief, $context->site, $selection);

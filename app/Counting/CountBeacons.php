@@ -71,7 +71,11 @@ final readonly class CountBeacons
             $offset += strlen($lines);
             DB::transaction(function () use ($sums, $name, $inode, $offset): void {
                 $sums->write();
-                DB::table('counted_files')->upsert([['name' => $name, 'inode' => $inode, 'offset' => $offset]], ['name'], ['inode', 'offset']);
+                DB::table('counted_files')->upsert(
+                    [['name' => $name, 'inode' => $inode, 'offset' => $offset]],
+                    ['name'],
+                    ['inode', 'offset'],
+                );
             });
         }
         fclose($file);

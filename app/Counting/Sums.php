@@ -11,7 +11,11 @@ use Gnomic\Place\Count\Told;
 use Gnomic\Shape\WidthClass;
 use Illuminate\Support\Facades\DB;
 
-/** Beacons added up by widget, page, day and width, until they are written. */
+/**
+ * Beacons added up by widget, page, day and width, until they are written.
+ *
+ * @phpstan-type Seen array{first: int, last: int, narrowest: int|null, widest: int|null, width: int, errors: array<string, int>}
+ */
 final class Sums
 {
     /** Pages of a widget on a day that are told apart; beyond them somebody makes them up. */
@@ -28,7 +32,7 @@ final class Sums
     /** @var array<string, array<int, array<string, array{int, int, int}>>> by key, quarter of an hour, and entry */
     private array $entries = [];
 
-    /** @var array<string, array<string, array{first: int, last: int, narrowest: int|null, widest: int|null, width: int, errors: array<string, int>}>> */
+    /** @var array<string, array<string, Seen>> by key and page */
     private array $sightings = [];
 
     public function add(Beacon $beacon): void
@@ -62,7 +66,12 @@ final class Sums
         }
         foreach ($widgets as $key => $widget) {
             if ((bool) $widget->counts) {
-                $this->writeCounts((int) $widget->id, $key, (string) $widget->timezone, self::hostOf((string) ($widget->website ?? "https://$widget->address/")));
+                $this->writeCounts(
+                    (int) $widget->id,
+                    $key,
+                    (string) $widget->timezone,
+                    self::hostOf((string) ($widget->website ?? "https://$widget->address/")),
+                );
             }
         }
     }
@@ -189,7 +198,10 @@ final class Sums
         DB::table($table)->upsert(
             [$key + $counts],
             array_keys($key),
-            array_combine(array_keys($counts), array_map(fn (string $kind) => DB::raw("$table.$kind + excluded.$kind"), array_keys($counts))),
+            array_combine(
+                array_keys($counts),
+                array_map(fn (string $kind) => DB::raw("$table.$kind + excluded.$kind"), array_keys($counts)),
+            ),
         );
     }
 }

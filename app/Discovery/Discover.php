@@ -31,8 +31,12 @@ final readonly class Discover
     private const SUBJECTS = '/^(?:Organization|LocalBusiness|Place|Product|Service|Event|Course|Person|Museum|TouristAttraction'
         .'|.*(?:Business|Store|Attraction|Venue|Organization|Restaurant|Hotel))$/';
 
-    public function __construct(private Fetcher $fetcher, private ConfinedReading $reading, private Channels $channels, private SiteRobots $robots)
-    {
+    public function __construct(
+        private Fetcher $fetcher,
+        private ConfinedReading $reading,
+        private Channels $channels,
+        private SiteRobots $robots,
+    ) {
     }
 
     /** @throws FetchFailed where not even the front page can be read */

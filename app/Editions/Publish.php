@@ -101,7 +101,9 @@ final readonly class Publish
             $edition->hash,
             max($edition->created_at->getTimestamp(), ($current?->created_at->getTimestamp() ?? 0) + 1),
         );
-        $kept = $widget->editions()->latest('number')->limit($widget->variant_of === null ? self::KEPT : self::KEPT_OF_FORMS)->pluck('hash');
+        $kept = $widget->editions()->latest('number')->limit(
+            $widget->variant_of === null ? self::KEPT : self::KEPT_OF_FORMS,
+        )->pluck('hash');
         $this->files->tidy($widget->key, array_map(strval(...), array_values($kept->all())));
 
         return $edition;

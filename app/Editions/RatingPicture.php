@@ -38,8 +38,12 @@ final readonly class RatingPicture
         $glyphs = '';
         foreach (range(0, 4) as $place) {
             $share = max(0.0, min(1.0, ($content->overall->mean ?? 0) - $place));
-            $glyphs .= '<g transform="translate('.(96 + $place * 24).",12)\"><polygon points=\"$points\" fill=\"none\" stroke=\"{$colours['rating']}\"/>"
-                .($share > 0 ? '<svg width="'.round(18 * $share, 1)."\" height=\"20\"><polygon points=\"$points\" fill=\"{$colours['rating']}\"/></svg>" : '')
+            $glyphs .= '<g transform="translate('.(96 + $place * 24).",12)\"><polygon points=\"$points\" fill=\"none\" "
+                ."stroke=\"{$colours['rating']}\"/>"
+                .(
+                    $share > 0 ? '<svg width="'.round(18 * $share, 1)
+                        ."\" height=\"20\"><polygon points=\"$points\" fill=\"{$colours['rating']}\"/></svg>" : ''
+                )
                 .'</g>';
         }
 
@@ -69,7 +73,14 @@ final readonly class RatingPicture
         imagefilledrectangle($image, 0, 0, self::WIDTH * self::DENSITY, self::HEIGHT * self::DENSITY, $colour('ground'));
         $this->write($image, $figure, 34, 14, 54, 74, $colour('ink'));
         foreach (range(0, 4) as $place) {
-            $this->lozenge($image, 96 + $place * 24, 12, max(0.0, min(1.0, ($content->overall->mean ?? 0) - $place)), $colour('rating'), $colour('ground'));
+            $this->lozenge(
+                $image,
+                96 + $place * 24,
+                12,
+                max(0.0, min(1.0, ($content->overall->mean ?? 0) - $place)),
+                $colour('rating'),
+                $colour('ground'),
+            );
         }
         $this->write($image, $base, 10.5, 96, 55, self::WIDTH - 106, $colour('quiet'));
         ob_start();

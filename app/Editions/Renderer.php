@@ -73,8 +73,9 @@ final class Renderer
             'feed.atom' => Syndication::atom($this->host, $key, $name, $plan, $content->shown),
             'feed.rss' => Syndication::rss($this->host, $key, $name, $plan, $content->shown),
             'data.jsonld' => $this->markup($content, $plan)."\n",
-            'rating.svg' => $this->rating->svg($content),
-            'rating.png' => $this->rating->png($content),
+            // Of a widget that does not show the overall rating, nobody asks for its picture.
+            'overall.svg' => $plan->head->figure !== null ? $this->rating->svg($content) : null,
+            'overall.png' => $plan->head->figure !== null ? $this->rating->png($content) : null,
         ], is_string(...));
     }
 
@@ -101,13 +102,14 @@ final class Renderer
             : "<template$attributes></template>\n";
     }
 
-    /** @return array{length: string, phone: int, wide: int} that it takes at every width, and on phones and desktops in pixels */
+    /** @return array{length: string, phone: int, wide: int, pictured: bool} that it takes at every width, and in pixels on phones and desktops */
     private static function room(Plan $plan): array
     {
         $height = new PlannedHeight($plan);
         $room = Room::of($height->at(...));
 
-        return ['length' => $room->length(), 'phone' => (int) ceil($height->at(360)), 'wide' => (int) ceil($height->at(1120))];
+        return ['length' => $room->length(), 'phone' => (int) ceil($height->at(360)), 'wide' => (int) ceil($height->at(1120)),
+            'pictured' => $plan->head->figure !== null];
     }
 
     /** Of a widget that was taken away. */

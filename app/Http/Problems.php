@@ -7,10 +7,13 @@ namespace App\Http;
 use App\Fetching\FetchFailed;
 use App\Host\DiskIsFull;
 use App\Pictures\PictureIsWrong;
+use App\Placing\TooManyForms;
+use App\Placing\TooManySpots;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Json\MemberIsWrong;
+use Gnomic\Place\Pattern\PatternIsWrong;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,6 +35,9 @@ final class Problems
             FetchFailed::class,
             TableIsWrong::class,
             PictureIsWrong::class,
+            PatternIsWrong::class,
+            TooManyForms::class,
+            TooManySpots::class,
         ]);
         $exceptions->render(fn (BriefIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
         $exceptions->render(fn (MemberIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
@@ -40,7 +46,9 @@ final class Problems
             $wrong->getMessage(),
             array_filter(['needs' => $wrong->needs]),
         ));
-        $exceptions->render(fn (TableIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
+        foreach ([TableIsWrong::class, PatternIsWrong::class, TooManyForms::class, TooManySpots::class] as $type) {
+            $exceptions->render(fn (Throwable $wrong): ?JsonResponse => $wrong instanceof $type ? self::say($wrong->getMessage()) : null);
+        }
         $exceptions->dontReportWhen(self::isBusy(...));
         $exceptions->render(fn (Throwable $fault, Request $request): ?Response => match (true) {
             self::isBusy($fault) => self::unavailable($request, self::BUSY, ['Retry-After' => '2']),

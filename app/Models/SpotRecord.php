@@ -41,7 +41,7 @@ final class SpotRecord extends Model
     {
         $query = self::query();
         $narrow($query);
-        $query->with(['widget.edition'])->orderBy('id');
+        $query->with(['widget' => ['edition']])->orderBy('id');
 
         return array_values($query->get()->all());
     }

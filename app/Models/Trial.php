@@ -14,12 +14,14 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $site_id
  * @property int $widget_id
- * @property int $other_id
+ * @property int $this_id  the form that is as the widget is
+ * @property int $other_id  the form that is the other version
  * @property Carbon $started_at
  * @property Carbon|null $ended_at
  * @property 'this'|'other'|null $kept
  * @property array<string, mixed>|null $told  how it stood when it was ended
  * @property Widget $widget
+ * @property Widget $same
  * @property Widget $other
  */
 final class Trial extends Model
@@ -38,6 +40,12 @@ final class Trial extends Model
     public function widget(): BelongsTo
     {
         return $this->belongsTo(Widget::class);
+    }
+
+    /** @return BelongsTo<Widget, $this> */
+    public function same(): BelongsTo
+    {
+        return $this->belongsTo(Widget::class, 'this_id');
     }
 
     /** @return BelongsTo<Widget, $this> */

@@ -39,7 +39,9 @@ final class CheckDuePages implements ShouldQueue
     {
         $sent = 0;
         foreach (Site::query()->lazyById(200) as $site) {
-            if ($site instanceof Site && ($site->spots()->exists() || $site->pages()->whereNotNull('widgets')->exists()) && self::due($site, false) !== []) {
+            if ($site instanceof Site && (
+                $site->spots()->exists() || $site->pages()->whereNotNull('widgets')->exists()
+            ) && self::due($site, false) !== []) {
                 dispatch(new self($site->id));
                 $sent++;
             }
@@ -85,7 +87,10 @@ final class CheckDuePages implements ShouldQueue
             array_filter($patterns, fn (PathPattern $pattern): bool => $pattern->isOnePage()),
         ));
         $query = $site->pages();
-        $query->where(fn ($any) => $any->whereIn('path', $exact)->orWhereIn('id', Finding::query()->where('site_id', $site->id)->select('page_id'))->orWhereIn('id', self::fitting($site, $patterns)));
+        $query->where(fn ($any) => $any->whereIn('path', $exact)->orWhereIn(
+            'id',
+            Finding::query()->where('site_id', $site->id)->select('page_id'),
+        )->orWhereIn('id', self::fitting($site, $patterns)));
         if (! $now) {
             $query->where(fn ($any) => $any->whereNull('checked_at')->orWhere('checked_at', '<', now()->subDay()));
         }
@@ -111,7 +116,10 @@ final class CheckDuePages implements ShouldQueue
             }
             $query = $site->pages();
             $query->where('path', '>=', $prefix)->where('path', '<', $prefix."\u{10FFFF}")->orderBy('path')->limit(500);
-            $found = array_filter($query->get(['id', 'path'])->all(), fn (Page $page): bool => $pattern->matches((string) preg_replace('/\?.*$/', '', $page->path)));
+            $found = array_filter(
+                $query->get(['id', 'path'])->all(),
+                fn (Page $page): bool => $pattern->matches((string) preg_replace('/\?.*$/', '', $page->path)),
+            );
             array_push($fitting, ...array_map(fn (Page $page): int => $page->id, array_slice(array_values($found), 0, 10)));
         }
 

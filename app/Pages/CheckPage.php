@@ -40,7 +40,11 @@ final readonly class CheckPage
         try {
             $answer = $this->fetched($page->address);
         } catch (FetchFailed $failed) {
-            $this->keepAll($page, $expected, new Told(Verdict::Unreachable, $failed->getMessage(), 'Look whether the page opens in a browser.'));
+            $this->keepAll(
+                $page,
+                $expected,
+                new Told(Verdict::Unreachable, $failed->getMessage(), 'Look whether the page opens in a browser.'),
+            );
 
             return;
         }
@@ -62,9 +66,16 @@ final readonly class CheckPage
         $again = null;
         foreach ($expected as [$widget, $one]) {
             $told = $check->of($tags, $fetched, $one, $this->frameHeaders($tags, $one));
-            if (! $told[0]->verdict->shows() && in_array($told[0]->verdict, [Verdict::Missing, Verdict::OtherKey, Verdict::ScriptGone], true)) {
+            if (! $told[0]->verdict->shows() && in_array(
+                $told[0]->verdict,
+                [Verdict::Missing, Verdict::OtherKey, Verdict::ScriptGone],
+                true,
+            )) {
                 $again ??= $this->again($page->address);
-                $told = $again !== null && $check->of($again[1], $again[0], $one)[0]->verdict->shows() ? [self::oldCopy($fetched), ...$told] : $told;
+                $told = $again !== null && $check->of($again[1], $again[0], $one)[0]->verdict->shows() ? [
+                    self::oldCopy($fetched),
+                    ...$told,
+                ] : $told;
             }
             $this->keep($page, $widget, $one, $this->withEvidence($page, $one, $told));
         }
@@ -83,7 +94,9 @@ final readonly class CheckPage
     /** @throws FetchFailed */
     private function fetched(string $address, bool $fresh = false): HttpResponse
     {
-        $headers = ['Accept' => 'text/html,application/xhtml+xml'] + ($fresh ? ['Cache-Control' => 'no-cache', 'Pragma' => 'no-cache'] : []);
+        $headers = ['Accept' => 'text/html,application/xhtml+xml'] + (
+            $fresh ? ['Cache-Control' => 'no-cache', 'Pragma' => 'no-cache'] : []
+        );
 
         return $this->fetcher->within(self::SECONDS)->get($address, $headers);
     }
@@ -91,16 +104,27 @@ final readonly class CheckPage
     private function fault(Page $page, HttpResponse $answer): ?Told
     {
         $host = (string) parse_url($answer->address, PHP_URL_HOST);
-        if (in_array($answer->status, [401, 403], true) || ($answer->redirects > 0 && preg_match(self::SIGN_IN, self::path($answer->address)) === 1
+        if (in_array($answer->status, [401, 403], true) || ($answer->redirects > 0 && preg_match(
+            self::SIGN_IN,
+            self::path($answer->address),
+        ) === 1
             && preg_match(self::SIGN_IN, self::path($page->address)) !== 1)) {
             return self::signIn($answer->address);
         }
         if (! $answer->isOk()) {
-            return new Told(Verdict::Unreachable, FetchFailed::status($answer->status, $host)->getMessage(), 'Look whether the page opens in a browser.');
+            return new Told(
+                Verdict::Unreachable,
+                FetchFailed::status($answer->status, $host)->getMessage(),
+                'Look whether the page opens in a browser.',
+            );
         }
         $type = (string) $answer->header('Content-Type');
         if ($type !== '' && preg_match('~^\s*(?:text/html|application/xhtml\+xml)~i', $type) !== 1) {
-            return new Told(Verdict::Unreachable, "$host sent no web page but ".mb_strimwidth($type, 0, 60, '…').'.', 'Give the address of a page.');
+            return new Told(
+                Verdict::Unreachable,
+                "$host sent no web page but ".mb_strimwidth($type, 0, 60, '…').'.',
+                'Give the address of a page.',
+            );
         }
 
         return strlen($answer->body) <= self::LARGEST ? null : new Told(
@@ -171,11 +195,15 @@ final readonly class CheckPage
                 'Look at the page in a browser: a tab, an accordion or a column of no width may be around it.',
             ), ...$told];
         }
-        $isPutIn = in_array($told[0]->verdict, [Verdict::Missing, Verdict::ScriptGone, Verdict::NoPlace], true) && (int) $seen->last_width > 0;
+        $isPutIn = in_array(
+            $told[0]->verdict,
+            [Verdict::Missing, Verdict::ScriptGone, Verdict::NoPlace],
+            true,
+        ) && (int) $seen->last_width > 0;
 
         return $isPutIn ? [new Told(
             Verdict::Right,
-            "It is not in the page as it is sent, and visitors have it all the same, $seen->last_width pixels wide: a script of the page puts it in.",
+            "A script of the page puts it in: it is not in the page as it is sent, and visitors have it, $seen->last_width pixels wide.",
         )] : $told;
     }
 
@@ -210,7 +238,11 @@ final readonly class CheckPage
     private static function page(HttpResponse $answer): FetchedPage
     {
         $lines = fn (string $name): array => $answer->header($name) === null ? [] : [$answer->header($name)];
-        $cached = array_filter([$answer->header('Age') === null ? null : "Age: {$answer->header('Age')}", $answer->header('X-Cache'), $answer->header('CF-Cache-Status')]);
+        $cached = array_filter([
+            $answer->header('Age') === null ? null : "Age: {$answer->header('Age')}",
+            $answer->header('X-Cache'),
+            $answer->header('CF-Cache-Status'),
+        ]);
 
         return new FetchedPage(
             mb_scrub($answer->body),
@@ -234,7 +266,9 @@ final readonly class CheckPage
     {
         return new Told(
             Verdict::OldCopy,
-            'A cache in front of the page serves a copy from before'.($page->age === null ? '' : " ($page->age)").'; behind it, the code is there.',
+            'A cache in front of the page serves a copy from before'.(
+                $page->age === null ? '' : " ($page->age)"
+            ).'; behind it, the code is there.',
             'Empty the cache of the page builder, of a plug-in or of the content network, for this page.',
         );
     }

@@ -33,7 +33,10 @@ final readonly class ExpectedOnPage
         foreach ($this->spots($page->site) as $record) {
             $spot = $record->toCore();
             if (isset($deciding[$record->key]) && $spot->isDue(now()->toDateTimeImmutable(), $page->site->zone())) {
-                $isNamed = array_filter($spot->pages, fn (PathPattern $pattern): bool => $pattern->isOnePage() && $pattern->matches($path)) !== [];
+                $isNamed = array_filter(
+                    $spot->pages,
+                    fn (PathPattern $pattern): bool => $pattern->isOnePage() && $pattern->matches($path),
+                ) !== [];
                 $expected[$record->widget_id] = [$record->widget, self::of(
                     $record->widget,
                     $spot->position === Position::Tag ? null : $spot->selector,
@@ -77,7 +80,12 @@ final readonly class ExpectedOnPage
     {
         $keys = $site->allWidgets()->pluck('key')->map(fn (mixed $key): string => (string) $key);
 
-        return new PageCheck($this->host, (string) $site->key, $site->allowed === null ? null : $site->hosts(), array_values($keys->all()));
+        return new PageCheck(
+            $this->host,
+            (string) $site->key,
+            $site->allowed === null ? null : $site->hosts(),
+            array_values($keys->all()),
+        );
     }
 
     /** @return list<SpotRecord> */
@@ -93,6 +101,13 @@ final readonly class ExpectedOnPage
     {
         $forms = Widget::query()->where('variant_of', $widget->id)->pluck('key')->map(fn (mixed $key): string => (string) $key)->all();
 
-        return new Expected($widget->key, $widget->name, [$widget->key, ...array_values($forms)], $selector, $isSure, $widget->edition_id !== null);
+        return new Expected(
+            $widget->key,
+            $widget->name,
+            [$widget->key, ...array_values($forms)],
+            $selector,
+            $isSure,
+            $widget->edition_id !== null,
+        );
     }
 }

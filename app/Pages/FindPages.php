@@ -71,7 +71,12 @@ final class FindPages
         $added = $this->keep($site, array_keys($pages), $modified, $by);
         $this->titles($site, $robots);
 
-        return ['found' => count($pages), 'added' => $added, 'sitemaps' => $sitemaps, 'problems' => array_slice(array_unique($this->problems), 0, 20)];
+        return [
+            'found' => count($pages),
+            'added' => $added,
+            'sitemaps' => $sitemaps,
+            'problems' => array_slice(array_unique($this->problems), 0, 20),
+        ];
     }
 
     /** One page by hand. @return Page the one that was there, where it was */
@@ -161,8 +166,12 @@ final class FindPages
             }
             foreach ($links as $link) {
                 $link = (string) preg_replace('/#.*$/', '', $link);
-                $isPage = preg_match('~\.(?:jpe?g|png|gif|webp|svg|pdf|zip|mp[34]|css|js|xml|ico|woff2?)$~i', (string) parse_url($link, PHP_URL_PATH)) !== 1;
-                if ($isPage && ! isset($pages[$link]) && count($pages) < self::MOST && Address::origin($link) === Address::origin($front)) {
+                $isPage = preg_match(
+                    '~\.(?:jpe?g|png|gif|webp|svg|pdf|zip|mp[34]|css|js|xml|ico|woff2?)$~i',
+                    (string) parse_url($link, PHP_URL_PATH),
+                ) !== 1;
+                $isOwn = Address::origin($link) === Address::origin($front);
+                if ($isPage && $isOwn && ! isset($pages[$link]) && count($pages) < self::MOST) {
                     $pages[$link] = true;
                     $waiting[] = $link;
                 }
@@ -195,7 +204,9 @@ final class FindPages
     private function titles(Site $site, Robots $robots): void
     {
         $query = $site->pages();
-        $query->whereNull('title')->whereNull('seen_at')->orderByRaw("length(path) - length(replace(path, '/', ''))")->orderBy('path')->limit(self::MOST_TITLES);
+        $query->whereNull('title')->whereNull('seen_at')->orderByRaw(
+            "length(path) - length(replace(path, '/', ''))",
+        )->orderBy('path')->limit(self::MOST_TITLES);
         foreach ($query->get() as $page) {
             if (microtime(true) > $this->deadline) {
                 return;
@@ -209,7 +220,12 @@ final class FindPages
                 $answer = $this->fetcher->within(8)->get($page->address, ['Accept' => 'text/html']);
                 if ($answer->isOk() && self::isHtml($answer->header('Content-Type')) && strlen($answer->body) < 2_000_000) {
                     $tags = PageTags::of(new FetchedPage($answer->body, $answer->address), $this->host);
-                    $page->update(['title' => mb_strcut((string) $tags->title, 0, 290), 'language' => mb_strcut((string) $tags->language, 0, 35) ?: null, 'seen_at' => now(), 'failure' => null]);
+                    $page->update([
+                        'title' => mb_strcut((string) $tags->title, 0, 290),
+                        'language' => mb_strcut((string) $tags->language, 0, 35) ?: null,
+                        'seen_at' => now(),
+                        'failure' => null,
+                    ]);
                 }
             } catch (FetchFailed $failed) {
                 $page->update(['failure' => $failed->getMessage()]);

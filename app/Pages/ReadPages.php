@@ -29,7 +29,10 @@ final class ReadPages implements ShouldQueue
 
     public static function begin(Site $site): void
     {
-        $site->update(['pages_read' => ['state' => 'reading', 'found' => 0, 'added' => 0, 'sitemaps' => 0, 'problems' => [], 'reason' => null], 'pages_read_at' => now()]);
+        $site->update([
+            'pages_read' => ['state' => 'reading', 'found' => 0, 'added' => 0, 'sitemaps' => 0, 'problems' => [], 'reason' => null],
+            'pages_read_at' => now(),
+        ]);
         dispatch(new self($site->id));
     }
 
@@ -62,6 +65,8 @@ final class ReadPages implements ShouldQueue
 
     private function tell(Site $site, string $reason): void
     {
-        $site->update(['pages_read' => ['state' => 'failed', 'reason' => $reason] + ($site->pages_read ?? ['found' => 0, 'added' => 0, 'sitemaps' => 0, 'problems' => []])]);
+        $site->update(['pages_read' => ['state' => 'failed', 'reason' => $reason] + (
+            $site->pages_read ?? ['found' => 0, 'added' => 0, 'sitemaps' => 0, 'problems' => []]
+        )]);
     }
 }

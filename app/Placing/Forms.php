@@ -112,7 +112,10 @@ final readonly class Forms
         $forms = ["s$record->id" => [$spot->overrides->toArray(), implode(', ', $spot->overrides->phrases())]];
         if ($spot->follows !== null) {
             foreach (DB::table('subjects')->where('site_id', $record->site_id)->orderBy('id')->get(['key', 'name']) as $subject) {
-                $forms["s$record->id.$subject->key"] = [$spot->overrides->about((string) $subject->key)->toArray(), (string) $subject->name];
+                $forms["s$record->id.$subject->key"] = [
+                    $spot->overrides->about((string) $subject->key)->toArray(),
+                    (string) $subject->name,
+                ];
             }
         }
 
@@ -135,19 +138,7 @@ final readonly class Forms
     /** @param  array<string, Widget>  $forms  by variant */
     private function linkSpot(SpotRecord $record, Widget $own, ?Follows $follows, array $forms): void
     {
-        $links = [];
-        $subjects = Subject::query();
-        $subjects->where('site_id', $record->site_id)->orderBy('id');
-        foreach ($follows === null ? [] : $subjects->get() as $subject) {
-            $form = $forms["s$record->id.$subject->key"] ?? null;
-            if ($form === null || $follows === null) {
-                continue;
-            }
-            foreach (self::called($subject, $follows) as $words) {
-                // Of two that are called the same, the earlier.
-                $links[SubjectDigest::of($words)] ??= $form->key;
-            }
-        }
+        $links = $follows === null ? [] : self::digests($record, $follows, $forms);
         $folder = "$this->editions/$own->key/for";
         is_dir($folder) || @mkdir($folder, 0755, true);
         foreach (@scandir($folder) ?: [] as $name) {
@@ -163,6 +154,31 @@ final readonly class Forms
         }
     }
 
+    /**
+     * By what pages may say that they are about.
+     *
+     * @param  array<string, Widget>  $forms  by variant
+     * @return array<string, string> keys of forms by digest
+     */
+    public static function digests(SpotRecord $record, Follows $follows, array $forms): array
+    {
+        $digests = [];
+        $subjects = Subject::query();
+        $subjects->where('site_id', $record->site_id)->orderBy('id');
+        foreach ($subjects->get() as $subject) {
+            $form = $forms["s$record->id.$subject->key"] ?? null;
+            if ($form === null || $form->removed_at !== null) {
+                continue;
+            }
+            foreach (self::called($subject, $follows) as $words) {
+                // Of two that are called the same, the earlier.
+                $digests[SubjectDigest::of($words)] ??= $form->key;
+            }
+        }
+
+        return $digests;
+    }
+
     /** @return list<string> what pages may call it */
     private static function called(Subject $subject, Follows $follows): array
     {
@@ -172,6 +188,20 @@ final readonly class Forms
     private function name(Widget $widget, string $about): string
     {
         return mb_strimwidth($about === '' ? $widget->name : "$widget->name, $about", 0, 100, '…');
+    }
+
+    /** @return int sites that were looked at */
+    public function sweep(): int
+    {
+        $looked = 0;
+        foreach (Site::query()->lazyById(200) as $site) {
+            if ($site instanceof Site && $site->spots()->exists()) {
+                $this->subjectsChanged($site);
+                $looked++;
+            }
+        }
+
+        return $looked;
     }
 
     /** Every widget of a site that has a spot by what pages say, when its subjects have changed. */

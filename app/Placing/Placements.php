@@ -15,6 +15,12 @@ use Gnomic\Place\Spot\Rules;
 /** What of a widget shows on which pages, for the element on the page to decide by; as resources/embed/behaviours/place.ts reads it. */
 final class Placements
 {
+    /** Subjects of which pages are told beforehand whether they are known; of more, they ask. */
+    private const KNOWN = 400;
+
+    /** Signs of a digest that are told beforehand. */
+    private const BEGINNING = 5;
+
     /** @return array<string, mixed>|null null where the same shows everywhere */
     public static function of(Site $site, Widget $widget): ?array
     {
@@ -73,19 +79,28 @@ final class Placements
     private static function ofForm(Widget $form): array
     {
         $id = preg_match('/^s(\d+)$/', (string) $form->variant, $found) === 1 ? (int) $found[1] : 0;
-        $spot = (SpotRecord::ofQuery(fn ($query) => $query->whereKey($id)->whereNull('removed_at'))[0] ?? null)?->toCore();
+        $record = SpotRecord::ofQuery(fn ($query) => $query->whereKey($id)->whereNull('removed_at'))[0] ?? null;
+        $spot = $record?->toCore();
+        if ($record === null || $spot?->follows === null) {
+            return [];
+        }
+        $digests = array_map(strval(...), array_keys(Forms::digests($record, $spot->follows, $record->widget->formsByVariant())));
+        $target = ['by' => $spot->follows->value, 'usual' => $spot->elseUsual];
+        if (count($digests) <= self::KNOWN) {
+            $target['known'] = implode('.', array_map(fn (string $digest): string => substr($digest, 0, self::BEGINNING), $digests));
+        }
 
-        return $spot?->follows === null ? []
-            : [[['', ''], [], ['by' => $spot->follows->value, 'usual' => $spot->elseUsual], 0, 0]];
+        return [[['', ''], [], $target, 0, 0]];
     }
 
-    /** @return array{string, string}|null keys of the versions that are tried; empty for the widget as it is */
+    /** @return array{string, string}|null keys of the versions that are tried, where both are out */
     private static function versions(Widget $widget): ?array
     {
         $query = Trial::query();
         $query->where('widget_id', $widget->id)->whereNull('ended_at');
-        $trial = $query->with('other')->first();
+        $trial = $query->with(['same', 'other'])->first();
 
-        return ! $trial instanceof Trial || $trial->other->edition_id === null ? null : ['', $trial->other->key];
+        return ! $trial instanceof Trial || $trial->same->edition_id === null || $trial->other->edition_id === null ? null
+            : [$trial->same->key, $trial->other->key];
     }
 }

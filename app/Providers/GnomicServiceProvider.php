@@ -33,12 +33,14 @@ use App\Listing\Export;
 use App\Members\SignIn;
 use App\Outbox\Outbox;
 use App\Outbox\Renders;
+use App\Owner\OwnerLinks;
 use App\Pages\CheckPage;
 use App\Pages\ExpectedOnPage;
 use App\Pages\FindPages;
 use App\Pages\SiteRobots;
 use App\Pictures\PictureFiles;
 use App\Pictures\Pictures;
+use App\Placing\Codes;
 use App\Placing\Forms;
 use App\Placing\SiteScript;
 use App\Placing\WidgetKeys;
@@ -145,7 +147,7 @@ final class GnomicServiceProvider extends ServiceProvider
                 $app->make(Behaviours::class),
                 rtrim((string) config('app.url'), '/'),
                 resource_path('widget'),
-                new RatingPicture(config('gnomic.font')),
+                $app->make(RatingPicture::class),
             ),
         );
         $this->app->bind(Grounds::class, fn (Application $app): Grounds => new Grounds(
@@ -158,6 +160,9 @@ final class GnomicServiceProvider extends ServiceProvider
             config('gnomic.beacons'),
             $app->make(HostLocks::class),
         ));
+        $this->app->bind(RatingPicture::class, fn (): RatingPicture => new RatingPicture(config('gnomic.font')));
+        $this->app->bind(Codes::class, fn (): Codes => new Codes(rtrim((string) config('app.url'), '/')));
+        $this->app->bind(OwnerLinks::class, fn (): OwnerLinks => new OwnerLinks((string) config('app.key')));
         $host = fn (): string => rtrim((string) config('app.url'), '/');
         $this->app->bind(FindPages::class, fn (Application $app): FindPages => new FindPages(
             $app->make(Fetcher::class),

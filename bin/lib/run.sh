@@ -128,12 +128,13 @@ real_settings() { if [ -f "$GNOMIC_DATA/more.env" ]; then cat "$GNOMIC_DATA/more
 
 demo_settings() {
     say "GNOMIC_STANDINS=http://127.0.0.1:$STANDINS_PORT"
+    say "GNOMIC_SITE=http://127.0.0.1:$SITE_PORT/"
     for service in wayleaf ticketwick shutterfen corkwall barrowfair; do
         say "GNOMIC_$(printf %s "$service" | tr a-z A-Z)=http://127.0.0.1:$STANDINS_PORT/$service"
     done
     say "GNOMIC_TICKETWICK_SECRET=gnomic-demo-secret"
     say "GNOMIC_SHUTTERFEN_SECRET=gnomic-demo-secret"
-    say "GNOMIC_PRIVATE_HOSTS=127.0.0.1:$STANDINS_PORT,localhost:$STANDINS_PORT,127.0.0.1:$SITE_PORT,localhost:$SITE_PORT"
+    say "GNOMIC_PRIVATE_HOSTS=127.0.0.1:$STANDINS_PORT,localhost:$STANDINS_PORT,127.0.0.1:$SITE_PORT,localhost:$SITE_PORT,127.0.0.1:$HTTP_PORT"
     say "GNOMIC_CADENCE=${GNOMIC_CADENCE:-60}"
     say "GNOMIC_FETCH_SECONDS=8"
 }
@@ -249,7 +250,7 @@ run_demo() {
 
   Gnomic            http://127.0.0.1:$HTTP_PORT      sign in: owner@quillmoor.example / harrow-lane-1926
   The stand-ins     http://127.0.0.1:$STANDINS_PORT      make a review arrive, or a service fail
-  The observatory   http://127.0.0.1:$SITE_PORT/visit   its widgets are on /visit and /planetarium
+  The observatory   http://127.0.0.1:$SITE_PORT/visit   break its pages on /workshop
 
   Ctrl-C stops everything. The data stays in $GNOMIC_DATA; --fresh begins anew.
 EOF

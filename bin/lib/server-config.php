@@ -87,7 +87,8 @@ http {
     include /etc/nginx/mime.types;
     default_type application/octet-stream;
     charset utf-8;
-    charset_types text/html text/css application/javascript application/json application/feed+json application/ld+json application/atom+xml application/rss+xml text/plain;
+    charset_types text/html text/css application/javascript application/json application/feed+json application/ld+json
+        application/atom+xml application/rss+xml text/plain;
     client_body_temp_path $run/tmp/body;
     proxy_temp_path $run/tmp/proxy;
     fastcgi_temp_path $run/tmp/fastcgi;

@@ -33,6 +33,7 @@ final class Sentence
             ...($head === null ? [] : [new Phrase(', '), new Phrase($head, 'head', 'shape')]),
             new Phrase(', in '),
             new Phrase(self::dress($brief, $context), 'dress', 'dress'),
+            ...($context->places === '' ? [] : [new Phrase(', on '), new Phrase($context->places, 'place', 'place')]),
             ...(
                 $context->cadences === []
                     ? []
@@ -40,7 +41,7 @@ final class Sentence
             ),
             new Phrase('.'),
             ...($head === null ? [new Phrase('Add figures or a heading', 'head', 'shape', true)] : []),
-            new Phrase('Put it on a page', 'place', 'place', true),
+            ...($context->places === '' ? [new Phrase('Put it on a page', 'place', 'place', true)] : []),
         ];
     }
 

@@ -117,7 +117,7 @@ final readonly class Cards
 
         return new Card(
             id: $entry->id,
-            ref: hash('xxh32', "$entry->source:$entry->id"),
+            ref: self::refOf((string) $entry->source, $entry->id),
             blocks: Fields::blocks(array_values(array_filter($parts, fn (string $part): bool => ($values[$part] ?? null) !== null))),
             rating: $of('rating'),
             twentieths: $shows('rating') && $stars !== null ? (int) round($stars * 20) : null,
@@ -243,5 +243,11 @@ final readonly class Cards
         $short = Shortening::to(self::CALLED, (string) preg_replace('/\s+/u', ' ', $text));
 
         return $short->text === '' ? null : $short->text.($short->isShortened && ! $short->endsOpen() ? ' …' : '');
+    }
+
+    /** What names an entry on pages: of letters and figures, and nothing of it is told. */
+    public static function refOf(string $source, string $id): string
+    {
+        return hash('xxh32', "$source:$id");
     }
 }

@@ -131,6 +131,8 @@ return new class extends Migration
             $table->id();
             $table->foreignId('site_id')->constrained()->cascadeOnDelete();
             $table->foreignId('widget_id')->constrained()->cascadeOnDelete();
+            // The widget as it is published, and the other version: forms of it, so that each is counted by itself.
+            $table->foreignId('this_id')->constrained('widgets')->cascadeOnDelete();
             $table->foreignId('other_id')->constrained('widgets')->cascadeOnDelete();
             $table->timestamp('started_at');
             $table->timestamp('ended_at')->nullable();

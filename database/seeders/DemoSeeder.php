@@ -10,15 +10,19 @@ use App\Models\Subject;
 use App\Models\User;
 use App\Outbox\Outbox;
 use App\Outbox\Renders;
+use App\Pages\CheckDuePages;
+use App\Pages\ReadPages;
+use App\Placing\Spots;
 use App\Rounds\Rounds;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Place\Spot\Spot;
 use Illuminate\Database\Seeder;
 use RuntimeException;
 
 /** The invented observatory: an owner, a site, three sources with one round each, and two widgets that are out. */
 final class DemoSeeder extends Seeder
 {
-    public function run(Rounds $rounds, Outbox $outbox, Renders $editions): void
+    public function run(Rounds $rounds, Outbox $outbox, Renders $editions, Spots $spots): void
     {
         $standins = rtrim((string) env('GNOMIC_STANDINS'), '/');
         if (Site::query()->exists()) {
@@ -33,12 +37,16 @@ final class DemoSeeder extends Seeder
                 );
             }
 
+            Site::query()->update(['website' => env('GNOMIC_SITE')]);
+
             return;
         }
         $owner = User::query()->create(['name' => 'Hester Quill', 'email' => 'owner@quillmoor.example', 'password' => 'harrow-lane-1926']);
         $site = Site::query()->create([
             'name' => 'Quillmoor Observatory',
             'address' => 'quillmoor.example',
+            'key' => 'quillmoor1926',
+            'website' => env('GNOMIC_SITE'),
             'timezone' => 'Europe/London',
             'languages' => ['en', 'de'],
         ]);
@@ -138,6 +146,28 @@ final class DemoSeeder extends Seeder
             }
         }
         $editions->workOff($site->id);
+        $this->spots($site, $spots);
+        $editions->workOff($site->id);
+        ReadPages::begin($site);
+        dispatch((new CheckDuePages($site->id))->delay(5));
+    }
+
+    /** Where widgets stand: by their own tags, and by the one tag of the site. */
+    private function spots(Site $site, Spots $spots): void
+    {
+        foreach ([
+            ['dome4visit', ['pages' => ['/visit']]],
+            ['harrow7talk', ['pages' => ['/planetarium']]],
+            ['home3band0', ['pages' => ['/']]],
+            ['hill9strip', ['pages' => ['/', '/about', '/shop'], 'position' => 'inside', 'selector' => '.edge', 'named' => 'the edge above the foot']],
+            ['quill7mark', ['pages' => ['/*'], 'except' => ['/members/*', '/workshop'], 'position' => 'after', 'selector' => 'body > footer',
+                'named' => 'the foot of the page']],
+            ['shop2short', ['pages' => ['/venues/*'], 'position' => 'after', 'selector' => '.place', 'named' => 'the picture of the place',
+                'follows' => 'schema', 'elseUsual' => false, 'overrides' => ['most' => 3, 'layout' => 'grid']]],
+            ['shop2short', ['pages' => ['/shop']]],
+        ] as [$key, $spot]) {
+            $spots->put($site, $site->widgets()->where('key', $key)->firstOrFail(), Spot::read($spot));
+        }
     }
 
     /** What the observatory is spoken of for, and where each can be found; most of it waits to be connected. */

@@ -3,6 +3,7 @@
 /** @var string $body */
 /** @var string $path */
 /** @var string $standins */
+/** @var string $gnomic */
 /** @var array<string, mixed>|null $linked */
 /** @var Closure(string): string $paste */
 ?>
@@ -23,6 +24,7 @@
         ['@context' => 'https://schema.org'] + $linked,
         JSON_THROW_ON_ERROR | JSON_HEX_TAG | JSON_UNESCAPED_UNICODE,
     )."</script>\n" ?>
+<script async src="<?= $gnomic ?>/s/quillmoor1926.js"></script>
 </head>
 <body>
 <header class="top"><div class="wide">
@@ -37,7 +39,7 @@
 <?= $body ?>
 </main>
 <?php if (in_array($path, ['', '/about', '/shop'], true)) { ?>
-<div class="edge"><?= $paste('hill9strip') ?><?= $paste('quill7mark') ?></div>
+<div class="edge"></div>
 <?php } ?>
 <footer><div class="wide"><p>Quillmoor Observatory Trust, Beacon Road, Upper Quillmoor. Open when the sky is, and on Thursdays regardless.</p></div></footer>
 </body>

@@ -5,6 +5,12 @@ declare(strict_types=1);
 // The observatory's own website: five small pages at an origin of their own. It knows of Gnomic what any site knows:
 // the code it was given, and the address of an edition that it may include (GNOMIC_HOST).
 
+$venues = [
+    '/venues/the-dome' => ['The Dome', 'A hundred steps, one great refractor, and the whole of the sky.', 'Beacon Road, Upper Quillmoor', 'sky-0.svg'],
+    '/venues/harrow-lane-planetarium' => ['Harrow Lane Planetarium', 'In town, warm, and live at every show.', 'Harrow Lane, Tarnbridge',
+        'sky-3.svg'],
+    '/venues/skerry-field-station' => ['Skerry Field Station', 'Where the sea takes the heat out of the air.', 'Skerry Point', 'sky-4.svg'],
+];
 $path = rtrim((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH), '/');
 $file = __DIR__.$path;
 if ($path !== '' && preg_match('~^/(pictures/[\w-]+\.svg|site\.css)$~', $path) === 1 && is_file($file)) {
@@ -21,13 +27,14 @@ if ($path === '/robots.txt' || $path === '/sitemap.xml') {
             '',
             array_map(
                 static fn (string $page): string => "<url><loc>$origin$page</loc></url>",
-                ['/', '/visit', '/planetarium', '/shop', '/about', '/staff'],
+                ['/', '/visit', '/planetarium', '/shop', ...array_keys($venues), '/about', '/staff'],
             ),
         ).'</urlset>';
 
     return;
 }
-$pages = ['' => 'home', '/visit' => 'visit', '/planetarium' => 'planetarium', '/shop' => 'shop', '/about' => 'about'];
+$pages = ['' => 'home', '/visit' => 'visit', '/planetarium' => 'planetarium', '/shop' => 'shop', '/about' => 'about',
+    '/workshop' => 'workshop', '/members/sign-in' => 'members'] + array_fill_keys(array_keys($venues), 'venue');
 $name = $pages[$path] ?? null;
 if ($name === null) {
     http_response_code(404);
@@ -57,8 +64,20 @@ $paste = static function (string $key) use ($gnomic): string {
         ."style=\"display:block;--gnomic-room:$room;padding-top:var(--gnomic-room)\"></gnomic-widget>";
 };
 
+/** @var object{set: callable, on: callable} $faults */
+$faults = require __DIR__.'/faults.php';
+if ($path === '/workshop' && ($_SERVER['REQUEST_METHOD'] ?? '') === 'POST') {
+    $faults->set((string) ($_POST['page'] ?? ''), (string) ($_POST['fault'] ?? ''));
+    header('Location: /workshop', true, 303);
+
+    return;
+}
+
 ob_start();
 $title = '';
 require __DIR__."/pages/$name.php";
 $body = (string) ob_get_clean();
+ob_start();
 require __DIR__.'/layout.php';
+$page = $faults->on($path === '' ? '/' : $path, (string) ob_get_clean(), $gnomic);
+echo (string) $page;

@@ -18,6 +18,9 @@
   import Sources from './sources/Sources.svelte';
   import Subjects from './sources/subjects/Subjects.svelte';
   import Today from './today/Today.svelte';
+  import PageDetail from './pages/PageDetail.svelte';
+  import Pages from './pages/Pages.svelte';
+  import Counts from './widgets/counts/Counts.svelte';
   import Widgets from './widgets/Widgets.svelte';
 
   let session = $state<Session | null>();
@@ -27,18 +30,25 @@
   let leader = false; // "g" was pressed, a letter follows
 
   const bench = $derived(/^\/widgets\/([a-z0-9]+)$/.exec(router.path)?.[1]);
+  const counts = $derived(/^\/widgets\/([a-z0-9]+)\/counts$/.exec(router.path)?.[1]);
+  const page = $derived(/^\/pages\/(\d+)$/.exec(router.path)?.[1]);
   const title = $derived(
     bench
       ? 'The bench'
-      : router.path.startsWith('/sources/add')
-        ? 'Add a source'
-        : ({
-            '/sources/subjects': 'Subjects',
-            '/': 'Today',
-            '/sources': 'Sources',
-            '/entries': 'Entries',
-            '/widgets': 'Widgets',
-          }[router.path] ?? 'Nothing here'),
+      : counts
+        ? 'Who sees it'
+        : page
+          ? 'A page'
+          : router.path.startsWith('/sources/add')
+            ? 'Add a source'
+            : ({
+                '/sources/subjects': 'Subjects',
+                '/': 'Today',
+                '/sources': 'Sources',
+                '/entries': 'Entries',
+                '/widgets': 'Widgets',
+                '/pages': 'Pages',
+              }[router.path] ?? 'Nothing here'),
   );
 
   onMount(() => {
@@ -74,7 +84,7 @@
   function onkeydown(event: KeyboardEvent): void {
     if (isTyping(event) || inDialog() || !session) return;
     if (event.defaultPrevented) return;
-    const to = { t: '/', s: '/sources', e: '/entries', w: '/widgets' }[event.key];
+    const to = { t: '/', s: '/sources', e: '/entries', w: '/widgets', p: '/pages' }[event.key];
     if (leader && to) {
       event.preventDefault(); // the letter is the leader's, and no key of the screen that is left
       router.go(to);
@@ -114,6 +124,12 @@
         <Entries />
       {:else if router.path === '/widgets'}
         <Widgets />
+      {:else if counts}
+        {#key counts}<Counts key={counts} />{/key}
+      {:else if router.path === '/pages'}
+        <Pages />
+      {:else if page}
+        {#key page}<PageDetail id={Number(page)} />{/key}
       {:else}
         <Situation alone kind="empty" title="There is nothing at this address">
           {#snippet step()}<a class="link" href="/">Go to Today</a>{/snippet}

@@ -28,7 +28,7 @@ final class EditionFilesTest extends TestCase
 
     private function rendering(string $words): Rendering
     {
-        return new Rendering("<p>$words</p>", "<html>$words</html>", '{"items":[]}');
+        return new Rendering("<p>$words</p>", "<html>$words</html>", ['feed.json' => '{"items":[]}']);
     }
 
     public function test_a_pointer_moves_and_comes_back(): void
@@ -56,7 +56,7 @@ final class EditionFilesTest extends TestCase
     public function test_two_workers_writing_at_once_end_with_one_whole_edition(): void
     {
         $script = 'require $argv[1]; $f = new App\Editions\EditionFiles($argv[2]); for ($i = 0; $i < 20; $i++) { $r = new '
-            .'App\Editions\Rendering("<p>$i</p>", "d$i", "{}"); $f->write("k3yk3y", $r); $f->point("k3yk3y", $r->hash(), time()); }';
+            .'App\Editions\Rendering("<p>$i</p>", "d$i", ["feed.json" => "{}"]); $f->write("k3yk3y", $r); $f->point("k3yk3y", $r->hash(), time()); }';
         $workers = array_map(
             fn (): Process => new Process([PHP_BINARY, '-r', $script, dirname(__DIR__, 2).'/vendor/autoload.php', $this->folder]),
             range(1, 3),
@@ -91,7 +91,7 @@ final class EditionFilesTest extends TestCase
         $files->point('k3yk3y', $this->rendering('small')->hash(), 1_700_000_000);
         $words = implode(' ', array_map(fn (int $number): string => hash('sha256', (string) $number), range(1, 2_000)));
         $script = 'require $argv[1]; $f = new App\Editions\EditionFiles($argv[2]); $w = file_get_contents($argv[3]); '
-            .'$r = new App\Editions\Rendering("<p>$w</p>", "d", "{}"); try { $f->write("k3yk3y", $r); $f->point("k3yk3y", $r->hash(), time()); } '
+            .'$r = new App\Editions\Rendering("<p>$w</p>", "d", ["feed.json" => "{}"]); try { $f->write("k3yk3y", $r); $f->point("k3yk3y", $r->hash(), time()); } '
             .'catch (App\Editions\EditionNotWritten $e) { echo $e->getMessage(); exit(3); }';
         file_put_contents("$this->folder/words", $words);
         // In blocks of 1,024 bytes: too few for any file, for the one itself, and enough.
@@ -151,10 +151,10 @@ final class EditionFilesTest extends TestCase
     {
         $files = new EditionFiles($this->folder);
         $page = fn (string $words): string => "<html>$words</html>";
-        $one = new Rendering('a', 'b', 'c', [], ['all.html' => $page('new'), 'all.1.html' => $page('old')], ['all.html' => 'x', 'all.1.html' => 'y']);
+        $one = new Rendering('a', 'b', ['feed.json' => 'c'], [], ['all.html' => $page('new'), 'all.1.html' => $page('old')], ['all.html' => 'x', 'all.1.html' => 'y']);
         $files->write('k3yk3y', $one);
         self::assertSame(['all.html' => 'x', 'all.1.html' => 'y'], $files->pages('k3yk3y', $one->hash()));
-        $two = new Rendering('a', 'b', 'c', [], ['all.html' => $page('newer')], ['all.html' => 'z', 'all.1.html' => 'y']);
+        $two = new Rendering('a', 'b', ['feed.json' => 'c'], [], ['all.html' => $page('newer')], ['all.html' => 'z', 'all.1.html' => 'y']);
         $files->write('k3yk3y', $two, $one->hash());
         self::assertSame($page('old'), $files->read('k3yk3y', $two->hash(), 'all.1.html'));
         self::assertSame(
@@ -164,7 +164,7 @@ final class EditionFilesTest extends TestCase
         );
         self::assertTrue($files->isSound('k3yk3y', $two->hash()));
         $this->expectException(RuntimeException::class);
-        $files->write('k3yk3y', new Rendering('d', 'e', 'f', [], [], ['all.html' => 'x']), 'nothing');
+        $files->write('k3yk3y', new Rendering('d', 'e', ['feed.json' => 'f'], [], [], ['all.html' => 'x']), 'nothing');
     }
 
     public function test_what_is_left_over_goes_and_the_last_stay(): void

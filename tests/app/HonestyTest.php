@@ -6,6 +6,7 @@ namespace Tests\app;
 
 use App\Editions\Behaviours;
 use App\Editions\Pointers;
+use App\Editions\RatingPicture;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
 use App\Models\EntryRecord;
@@ -146,6 +147,7 @@ final class HonestyTest extends TestCase
             $this->app->make(Behaviours::class),
             'https://elsewhere.example',
             $folder,
+            app(RatingPicture::class),
         ));
         $this->publish($widget);
         self::assertSame([true, true, true], $pages('<footer>Newer</footer>'));

@@ -9,6 +9,7 @@ use App\Editions\BringUpToDate;
 use App\Editions\Catalogues;
 use App\Editions\LookFiles;
 use App\Editions\NewDay;
+use App\Editions\RatingPicture;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
 use App\Editions\WidthRules;
@@ -329,7 +330,7 @@ final class InputsTest extends TestCase
             'words' => $this->app->instance(Catalogues::class, new Catalogues($this->copied)),
             default => $this->app->instance(
                 Renderer::class,
-                new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied, new WidthRules), app(Behaviours::class), 'http://gnomic.test', $this->copied),
+                new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied, new WidthRules), app(Behaviours::class), 'http://gnomic.test', $this->copied, app(RatingPicture::class)),
             ),
         };
         app(Outbox::class)->site($this->mine, 'A new version');

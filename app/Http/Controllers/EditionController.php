@@ -31,7 +31,8 @@ final class EditionController
 
         return new JsonResponse([
             'number' => $edition->number,
-            'fragment' => $kept ?? $proof->fragment($site, $edition->toBrief(), $key),
+            // What the owner looks at is not counted.
+            'fragment' => $kept !== null ? (string) preg_replace('/ data-key="[a-z0-9]+"/', '', $kept) : $proof->fragment($site, $edition->toBrief(), $key),
             'isKept' => $kept !== null,
             'brief' => $edition->toBrief()->toArray(),
         ]);

@@ -7,21 +7,31 @@ namespace App\Http\Controllers;
 use App\Editions\Catalogues;
 use App\Models\Site;
 use App\Outbox\Outbox;
+use App\Placing\Codes;
+use App\Placing\SiteScript;
+use Gnomic\Place\Check\AllowedHosts;
+use Gnomic\Text\Address;
 use Gnomic\Text\Catalogue;
+use Gnomic\Text\Echoed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
+use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
 
 /** The site that is looked after: its time zone, and the languages that its widgets speak to visitors. */
 final class SiteController
 {
-    public function show(Site $site, Catalogues $catalogues): JsonResponse
+    public function show(Site $site, Catalogues $catalogues, Codes $codes): JsonResponse
     {
         return new JsonResponse([
             'name' => $site->name,
             'address' => $site->address,
             'timezone' => $site->timezone,
+            'website' => $site->front(),
+            'allowed' => $site->allowed,
+            'counts' => $site->counts,
+            'tag' => $codes->site($site),
             'languages' => $site->spoken(),
             'offered' => array_values(array_map(
                 fn (Catalogue $catalogue): array => ['key' => $catalogue->language, 'name' => $catalogue->name],
@@ -30,21 +40,83 @@ final class SiteController
         ]);
     }
 
-    public function update(Request $request, Site $site, Catalogues $catalogues, Outbox $outbox): JsonResponse
-    {
+    public function update(
+        Request $request,
+        Site $site,
+        Catalogues $catalogues,
+        Outbox $outbox,
+        Codes $codes,
+        SiteScript $script,
+    ): JsonResponse {
         $given = $request->validate([
             'timezone' => ['sometimes', 'timezone:all'],
+            'website' => ['sometimes', 'string', 'max:2000'],
+            'allowed' => ['sometimes', 'nullable', 'array', 'max:50'],
+            'allowed.*' => ['string', 'max:300'],
+            'counts' => ['sometimes', 'boolean'],
             'languages' => ['sometimes', 'array', 'min:1'],
             'languages.*' => ['string', 'distinct', Rule::in(array_keys($catalogues->all()))],
         ]);
-        DB::transaction(function () use ($site, $given, $outbox): void {
+        $placed = $this->placed($given);
+        DB::transaction(function () use ($site, $given, $placed, $outbox): void {
             $site->update(
-                array_intersect_key($given, ['timezone' => true])
+                $placed + array_intersect_key($given, ['timezone' => true, 'counts' => true])
                     + (isset($given['languages']) ? ['languages' => array_values($given['languages'])] : []),
             );
             $outbox->site($site, 'The site was changed');
         });
 
-        return $this->show($site->refresh(), $catalogues);
+        // Days begin by its time zone.
+        $script->write($site->refresh());
+
+        return $this->show($site, $catalogues, $codes);
+    }
+
+    /** Who would be locked out by addresses, before anybody is: hosts on which widgets were seen in the last 30 days. */
+    public function hosts(Request $request, Site $site): JsonResponse
+    {
+        $given = $request->validate(['allowed' => ['present', 'nullable', 'array', 'max:50'], 'allowed.*' => ['string', 'max:300']]);
+        $allowed = $this->placed($given)['allowed'] ?? null;
+        $own = $site->replicate()->fill(['allowed' => $allowed])->hosts();
+        $out = [];
+        $seen = DB::table('sightings')->join('widgets', 'widgets.id', '=', 'sightings.widget_id')->where('widgets.site_id', $site->id)
+            ->where('last_at', '>', now()->subDays(30))->distinct()->pluck('page');
+        foreach ($seen as $page) {
+            // Pages of the site's own are known by their path alone.
+            $host = str_starts_with((string) $page, '/') ? '' : (string) strtok((string) $page, '/');
+            [$name, $port] = explode(':', $host, 2) + [1 => ''];
+            if ($host !== '' && $allowed !== null && ! AllowedHosts::of($own)->allows($name, $port === '' ? null : (int) $port)) {
+                $out[$host] = true;
+            }
+        }
+
+        return new JsonResponse(['hosts' => $own, 'lockedOut' => array_map(strval(...), array_keys($out))]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @return array<string, mixed> columns
+     */
+    private function placed(array $given): array
+    {
+        $columns = [];
+        if (isset($given['website'])) {
+            $website = trim((string) $given['website']);
+            $website = preg_match('~^https?://~i', $website) === 1 ? $website : "https://$website";
+            if (! Address::isWeb($website)) {
+                throw new UnprocessableEntityHttpException('Give the address of the front page, such as https://quillmoor.example/.');
+            }
+            $columns['website'] = (string) preg_replace('~^(https?://[^/?#]+)$~i', '$1/', $website);
+        }
+        if (array_key_exists('allowed', $given)) {
+            $columns['allowed'] = $given['allowed'] === null ? null : array_values(array_unique(array_map(
+                fn (mixed $host): string => AllowedHosts::tidy((string) $host) ?? throw new UnprocessableEntityHttpException(
+                    Echoed::quoted((string) $host).' is no host. Write it as quillmoor.example, *.quillmoor.example or localhost:8080.',
+                ),
+                $given['allowed'],
+            )));
+        }
+
+        return $columns;
     }
 }

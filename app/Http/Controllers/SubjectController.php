@@ -10,6 +10,7 @@ use App\Models\Source;
 use App\Models\Subject;
 use App\Models\SubjectAddress;
 use App\Outbox\Outbox;
+use App\Placing\Forms;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -41,6 +42,7 @@ final class SubjectController
                 'key' => $subject->key,
                 'name' => $subject->name,
                 'kind' => $subject->kind,
+                'identities' => $subject->identities ?? [],
                 'reopenedOn' => $subject->reopened_on === null ? null : substr($subject->reopened_on, 0, 10),
                 'entries' => (int) ($loose[$subject->id] ?? 0),
                 'cells' => array_values(array_filter(
@@ -54,22 +56,33 @@ final class SubjectController
         ]);
     }
 
-    public function store(Request $request, Site $site): JsonResponse
+    public function store(Request $request, Site $site, Forms $forms): JsonResponse
     {
         $given = $request->validate(['name' => ['required', 'string', 'max:100'], 'kind' => ['nullable', 'string', 'max:40']]);
         $subject = Subject::named($site, (string) $given['name'], $given['kind'] ?? null);
+        $forms->subjectsChanged($site);
 
         return new JsonResponse(['key' => $subject->key, 'name' => $subject->name], JsonResponse::HTTP_CREATED);
     }
 
-    /** The day on which it reopened: briefs can show what was said since. */
-    public function update(Request $request, Site $site, Outbox $outbox, string $key): JsonResponse
+    /** The day on which it reopened: briefs can show what was said since. And what pages call it: an article number, an identifier. */
+    public function update(Request $request, Site $site, Outbox $outbox, Forms $forms, string $key): JsonResponse
     {
-        $given = $request->validate(['reopenedOn' => ['present', 'nullable', 'date_format:Y-m-d']]);
+        $given = $request->validate([
+            'reopenedOn' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
+            'identities' => ['sometimes', 'array', 'max:20'],
+            'identities.*' => ['string', 'max:300'],
+        ]);
         $subject = $site->subjects()->where('key', $key)->firstOrFail();
-        DB::transaction(function () use ($subject, $site, $outbox, $given): void {
-            $subject->update(['reopened_on' => $given['reopenedOn']]);
-            $outbox->site($site, 'A subject reopened');
+        DB::transaction(function () use ($subject, $site, $outbox, $forms, $given): void {
+            if (array_key_exists('reopenedOn', $given)) {
+                $subject->update(['reopened_on' => $given['reopenedOn']]);
+                $outbox->site($site, 'A subject reopened');
+            }
+            if (isset($given['identities'])) {
+                $subject->update(['identities' => array_values($given['identities'])]);
+                $forms->subjectsChanged($site);
+            }
         });
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);

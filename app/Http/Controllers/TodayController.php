@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Resources\RoundResource;
+use App\Models\Finding;
 use App\Models\Round;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
@@ -13,6 +14,8 @@ use Illuminate\Http\JsonResponse;
 final class TodayController
 {
     private const SHOWN = 40;
+
+    private const MISSING = 20;
 
     public function __invoke(Site $site): JsonResponse
     {
@@ -25,11 +28,33 @@ final class TodayController
                 'source' => ['key' => $round->source->key, 'name' => $round->source->name],
                 'round' => RoundResource::make($round),
             ], $rounds->get()->all()),
+            'missing' => self::missing($site),
             'held' => $site->entries()->where('held', true)->where('gone', false)->count(),
             'entries' => $site->entries()->where('gone', false)->count(),
             'sources' => $site->sources()->whereNull('disconnected_at')->count(),
             'widgets' => $site->widgets()->count(),
             'out' => $site->widgets()->whereNotNull('edition_id')->count(),
         ]);
+    }
+
+    /** @return list<array<string, mixed>> widgets that are not where they should be, those first that went missing last */
+    private static function missing(Site $site): array
+    {
+        $query = Finding::query();
+        $query->where('site_id', $site->id)->whereNotNull('missing_since')->orderByDesc('missing_since')->limit(self::MISSING);
+        $missing = [];
+        foreach ($query->with(['page', 'widget'])->get() as $finding) {
+            if ($finding->widget->removed_at === null) {
+                $missing[] = [
+                    'widget' => ['key' => $finding->widget->key, 'name' => $finding->widget->name],
+                    'page' => ['id' => $finding->page->id, 'path' => $finding->page->path],
+                    'since' => $finding->missing_since?->toRfc3339String(),
+                    'wasThere' => $finding->last_there_at !== null,
+                    'told' => $finding->told[0] ?? null,
+                ];
+            }
+        }
+
+        return $missing;
     }
 }

@@ -4,31 +4,36 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Counting\WidgetCounts;
 use App\Http\Requests\BriefBody;
 use App\Http\Resources\WidgetResource;
 use App\Models\Site;
 use App\Models\Widget;
 use App\Outbox\Outbox;
+use App\Placing\Forms;
+use App\Placing\SiteScript;
+use App\Placing\WidgetKeys;
 use Gnomic\Brief\Brief;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Random\Randomizer;
 
 /** The site's widgets: their names, their briefs on the bench, and their publishing, which goes on in the background. */
 final class WidgetController
 {
-    /** Of keys: none that is taken for another. */
-    private const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
-
     public function index(Site $site, Outbox $outbox): JsonResponse
     {
         $waiting = $outbox->widgets($site->id);
         $query = $site->widgets();
         $query->with(['edition', 'site'])->orderBy('id');
+        $views = WidgetCounts::views($site->id);
 
         return new JsonResponse(['widgets' => $query->get()->map(
-            fn (Widget $widget): WidgetResource => new WidgetResource($widget, in_array($widget->id, $waiting, true)),
+            fn (Widget $widget): WidgetResource => new WidgetResource(
+                $widget,
+                in_array($widget->id, $waiting, true),
+                $views[$widget->id] ?? 0,
+            ),
         )]);
     }
 
@@ -41,13 +46,12 @@ final class WidgetController
     }
 
     /** A new widget starts with the usual: the ten newest entries, in a carousel, three across. */
-    public function store(Request $request, Site $site, Randomizer $chance): JsonResponse
+    public function store(Request $request, Site $site, WidgetKeys $keys): JsonResponse
     {
         $given = $request->validate(['name' => ['required', 'string', 'max:100'], 'brief' => ['sometimes', 'array']]);
         $brief = isset($given['brief']) ? BriefBody::of($request) : Brief::usual();
         $widget = $site->widgets()->create([
-            // Ten of these are enough that no two widgets ever share a key, and that none can be guessed.
-            'key' => implode('', array_map(fn (): string => self::LETTERS[$chance->getInt(0, strlen(self::LETTERS) - 1)], range(1, 10))),
+            'key' => $keys->new(),
             'name' => $given['name'],
             'brief' => $brief->toArray(),
         ]);
@@ -78,17 +82,27 @@ final class WidgetController
      * Takes it off the list. Where its code still stands it shows nothing from now on; by stays=1 it stays there, and shows no more
      * what is hidden or gone later. By removed=0 it is brought back.
      */
-    public function destroy(Request $request, Site $site, Outbox $outbox, string $key): JsonResponse
-    {
+    public function destroy(
+        Request $request,
+        Site $site,
+        Outbox $outbox,
+        Forms $forms,
+        SiteScript $script,
+        string $key,
+    ): JsonResponse {
         $given = $request->validate(['removed' => ['sometimes', 'boolean'], 'stays' => ['sometimes', 'boolean']]);
         $removed = (bool) ($given['removed'] ?? true);
-        $widget = $site->allWidgets()->where('key', $key)->firstOrFail();
-        DB::transaction(function () use ($widget, $removed, $given, $outbox): void {
+        $query = $site->allWidgets();
+        $query->whereNull('variant_of')->where('key', $key);
+        $widget = $query->firstOrFail();
+        DB::transaction(function () use ($widget, $removed, $given, $outbox, $forms): void {
             $widget->update(['removed_at' => $removed ? now() : null, 'stays' => $removed && (bool) ($given['stays'] ?? false)]);
             if ($widget->edition_id !== null) {
                 $outbox->widget($widget, null, $removed ? 'It was removed' : 'It was brought back');
             }
+            $forms->turnWith($widget, $removed, (bool) ($given['stays'] ?? false));
         });
+        $script->write($site);
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Bench\SentenceContexts;
+use App\Counting\Trials;
 use App\Models\Widget;
 use Gnomic\Brief\Sentence;
 use Illuminate\Http\Request;
@@ -15,8 +16,11 @@ final class WidgetResource extends JsonResource
 {
     public static $wrap = null;
 
-    /** @param  bool  $publishing  whether an edition is being made; asked before the widget was read, so that none is missed between */
-    public function __construct(Widget $widget, private readonly bool $publishing)
+    /**
+     * @param  bool  $publishing  whether an edition is being made; asked before the widget was read, so that none is missed between
+     * @param  int|null  $views  of the last 30 days; null where that is not told
+     */
+    public function __construct(Widget $widget, private readonly bool $publishing, private readonly ?int $views = null)
     {
         parent::__construct($widget);
     }
@@ -33,6 +37,8 @@ final class WidgetResource extends JsonResource
             'brief' => $brief->toArray(),
             'sentence' => Sentence::short($brief, app(SentenceContexts::class)->brief($this->site, $brief)),
             'publishing' => $this->publishing,
+            'views' => $this->views,
+            'trial' => Trials::running($this->resource) !== null,
             'edition' => $edition === null ? null : [
                 'number' => $edition->number,
                 'hash' => $edition->hash,

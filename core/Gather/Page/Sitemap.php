@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Page;
 
+use DOMDocument;
+use DOMElement;
+use Gnomic\Entry\Html;
 use Gnomic\Text\Address;
-use XMLReader;
 
 /** The addresses of a sitemap (sitemaps.org): pages, or further sitemaps. */
 final readonly class Sitemap
@@ -42,37 +44,46 @@ final readonly class Sitemap
 
             return new self(array_slice($found[0], 0, $most), [], left: max(0, count($found[0]) - $most));
         }
-        // Elements are read one by one: a sitemap may have 50,000 addresses. No entity is ever resolved.
-        $xml = new XMLReader;
+        $document = new DOMDocument;
         $before = libxml_use_internal_errors(true);
-        $xml->XML((string) preg_replace('/<!DOCTYPE[^>\[]*(?:\[.*?\]\s*)?>/s', '', $text), null, LIBXML_NONET | LIBXML_COMPACT);
-        $found = ['url' => [], 'sitemap' => []];
-        $modified = [];
-        [$in, $address, $left] = ['', '', 0];
-        while (@$xml->read()) {
-            if ($xml->nodeType !== XMLReader::ELEMENT) {
-                continue;
-            }
-            $name = $xml->localName;
-            if ($name === 'url' || $name === 'sitemap') {
-                [$in, $address] = [$name, ''];
-            } elseif ($in !== '' && $name === 'loc' && $address === '') {
-                $address = trim(html_entity_decode($xml->readString(), ENT_QUOTES | ENT_XML1));
-                if (! Address::isWeb($address) || strlen($address) > self::LONGEST) {
-                    $in = '';
-                } elseif (count($found[$in]) >= $most) {
-                    $left++;
-                } else {
-                    $found[$in][] = $address;
-                }
-            } elseif ($in === 'url' && $name === 'lastmod' && $address !== '' && count($found['url']) <= $most) {
-                $modified[$address] = mb_strcut(trim($xml->readString()), 0, 40);
-            }
-        }
-        $xml->close();
+        // What is broken is read as far as it can be. No entity is ever resolved.
+        $document->recover = true;
+        $text = (string) preg_replace('/<!DOCTYPE[^>\[]*(?:\[.*?\]\s*)?>/s', '', $text);
+        $document->loadXML($text, LIBXML_NONET | LIBXML_COMPACT);
         libxml_clear_errors();
         libxml_use_internal_errors($before);
+        $found = ['url' => [], 'sitemap' => []];
+        $modified = [];
+        $left = 0;
+        foreach (Html::elements($document, 'loc') as $element) {
+            $in = (string) $element->parentNode?->localName;
+            $address = trim($element->textContent);
+            if (! isset($found[$in]) || ! Address::isWeb($address) || strlen($address) > self::LONGEST) {
+                continue;
+            }
+            if (count($found[$in]) >= $most) {
+                $left++;
+
+                continue;
+            }
+            $found[$in][] = $address;
+            $changed = self::beside($element, 'lastmod');
+            if ($in === 'url' && $changed !== '') {
+                $modified[$address] = mb_strcut($changed, 0, 40);
+            }
+        }
 
         return new self($found['url'], $found['sitemap'], $modified, $left);
+    }
+
+    private static function beside(DOMElement $element, string $name): string
+    {
+        for ($at = $element->parentNode?->firstChild; $at !== null; $at = $at->nextSibling) {
+            if ($at instanceof DOMElement && $at->localName === $name) {
+                return trim($at->textContent);
+            }
+        }
+
+        return '';
     }
 }

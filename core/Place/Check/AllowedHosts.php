@@ -25,7 +25,10 @@ final readonly class AllowedHosts
     {
         $host = strtolower(trim((string) preg_replace('~^(?:https?:)?//|[/?#].*$~i', '', trim($written))));
 
-        return preg_match('/^(?:\*\.)?[a-z0-9_-]+(?:\.[a-z0-9_-]+)*(?::(?:\d{1,5}|\*))?$/D', $host) === 1 && strlen($host) <= 200 ? $host : null;
+        return preg_match(
+            '/^(?:\*\.)?[a-z0-9_-]+(?:\.[a-z0-9_-]+)*(?::(?:\d{1,5}|\*))?$/D',
+            $host,
+        ) === 1 && strlen($host) <= 200 ? $host : null;
     }
 
     /** As resources/embed/behaviours/place.ts decides. @param  int|null  $port  null for the usual one */

@@ -8,7 +8,7 @@ use Gnomic\Place\Policy\ContentPolicy;
 use Gnomic\Place\Policy\Source;
 use Gnomic\Text\Address;
 
-/** Whether what is in a frame lets itself be framed: X-Frame-Options (RFC 7034), and frame-ancestors (CSP 3, §6.4.2), which comes before it. */
+/** Whether what is in a frame lets itself be framed: frame-ancestors (CSP 3, §6.4.2), and without it X-Frame-Options (RFC 7034). */
 final class FrameHeaders
 {
     /**
@@ -41,6 +41,8 @@ final class FrameHeaders
         $isSame = Address::origin($page) === Address::origin($frame);
         $forbids = $options === 'deny' || ($options === 'sameorigin' && ! $isSame);
 
-        return $ancestors === [] && $forbids ? "The widget was sent with X-Frame-Options: $options, which forbids a frame on this page." : null;
+        return $ancestors === [] && $forbids
+            ? "The widget was sent with X-Frame-Options: $options, which forbids a frame on this page."
+            : null;
     }
 }

@@ -64,7 +64,11 @@ final readonly class PageCheck
         }
         $told = [];
         if (count($seen) + count($frames) > 1) {
-            $told[] = new Told(Verdict::Twice, 'Its code is on the page '.(count($seen) + count($frames)).' times.', 'Take out all but one, unless you want it so.');
+            $told[] = new Told(
+                Verdict::Twice,
+                'Its code is on the page '.(count($seen) + count($frames)).' times.',
+                'Take out all but one, unless you want it so.',
+            );
         }
         if ($frames !== []) {
             $told = [...$told, ...$this->ofFrame($tags, $page, $frames[0], $frameHeaders)];
@@ -74,7 +78,7 @@ final readonly class PageCheck
                 $told[] = new Told(
                     Verdict::Hidden,
                     'Its code stands inside something that the page hides.',
-                    'Move it out, or show that part of the page; a widget in a hidden part is not seen and not counted.',
+                    'Move it out, or show that part of the page; in a hidden part it is not seen and not counted.',
                 );
             }
             $told = [...$told, ...$this->ofScript($tags, $page, ($seen[0] ?? $elements[0])->hasEdition(), $tags->scripts)];
@@ -102,7 +106,8 @@ final readonly class PageCheck
 
             return new Told(
                 Verdict::OtherKey,
-                $key === '' ? 'There is a widget without a key.' : "There is a widget with the key \"$key\", which this site does not have.",
+                $key === '' ? 'There is a widget without a key.'
+                    : "There is a widget with the key \"$key\", which this site does not have.",
                 'Copy the code of the widget once more, whole.',
             );
         }
@@ -111,7 +116,7 @@ final readonly class PageCheck
             return new Told(
                 Verdict::ElementGone,
                 'The script is there, and the element beside it was taken out.',
-                'The page builder takes out elements that it does not know when the page is saved: use the code with the frame.',
+                'The page builder takes out elements that it does not know when it saves: use the code with the frame.',
             );
         }
 
@@ -134,7 +139,7 @@ final readonly class PageCheck
             return $hasEdition ? [] : [new Told(
                 Verdict::ScriptGone,
                 'The element is there, and the script beside it was taken out.',
-                'The page builder takes out scripts when the page is saved: use the code with the frame, or paste the site’s own tag once.',
+                'The page builder takes out scripts when it saves: use the code with the frame, or the site’s own tag once.',
             )];
         }
         if ($running === []) {
@@ -161,7 +166,12 @@ final readonly class PageCheck
     {
         $nonce = $script->element->getAttribute('nonce');
         $wanted = [
-            new Wanted(Need::Script, $script->address === '' ? "$this->host/gnomic.js" : $script->address, $nonce, $script->element->getAttribute('integrity')),
+            new Wanted(
+                Need::Script,
+                $script->address === '' ? "$this->host/gnomic.js" : $script->address,
+                $nonce,
+                $script->element->getAttribute('integrity'),
+            ),
             new Wanted(Need::Script, "$this->host/b/0123456789ab.js", $nonce),
             new Wanted(Need::Connect, "$this->host/w/".($this->known[0] ?? 'key').'.html'),
             new Wanted(Need::Picture, "$this->host/w/p/0-640.webp"),
@@ -179,39 +189,55 @@ final readonly class PageCheck
     {
         $told = [];
         foreach (ContentPolicy::all($page->policies, $page->reporting, $tags->metas) as $policy) {
-            $refusals = array_filter(array_map(fn (Wanted $one): ?Refusal => $policy->refuses($one, $page->address), $wanted));
-            foreach ($refusals as $index => $refusal) {
-                $same = $told["$refusal->directive $refusal->next"] ?? null;
-                if ($same === null) {
-                    $told["$refusal->directive $refusal->next"] = self::refusal($refusal, $wanted[$index]);
+            $refusals = [];
+            foreach ($wanted as $one) {
+                $refusal = $policy->refuses($one, $page->address);
+                if ($refusal !== null) {
+                    $refusals[] = [$refusal, $one];
                 }
+            }
+            if ($refusals !== []) {
+                $told[] = self::refusal($policy, $refusals);
             }
         }
 
-        return array_values($told);
+        return $told;
     }
 
-    private static function refusal(Refusal $refusal, Wanted $wanted): Told
+    /** @param  non-empty-list<array{Refusal, Wanted}>  $refusals  of one policy */
+    private static function refusal(ContentPolicy $policy, array $refusals): Told
     {
-        $policy = $refusal->policy->from === 'meta' ? 'The Content-Security-Policy in a meta element of the page'
+        $whose = $policy->from === 'meta' ? 'The Content-Security-Policy in a meta element of the page'
             : 'The Content-Security-Policy that the page is sent with';
-        $what = $wanted->address === null ? 'styles in the page' : (parse_url($wanted->address, PHP_URL_PATH) ?: $wanted->address);
-        $isVital = $refusal->need->isVital() && ! str_contains((string) $wanted->address, '/b/');
-        $consequence = str_contains((string) $wanted->address, '/b/') ? 'what moves or opens stays still' : $refusal->need->consequence();
-        if (! $refusal->policy->isEnforced) {
-            return new Told(
-                Verdict::Right,
-                "A policy that only reports would refuse $what by its $refusal->directive; nothing is refused yet.",
-                'Before it is enforced: '.lcfirst($refusal->next),
-                $refusal->line,
-            );
+        $said = $lines = $others = [];
+        $isVital = false;
+        foreach ($refusals as [$refusal, $wanted]) {
+            $isBehaviour = str_contains((string) $wanted->address, '/b/');
+            $isVital = $isVital || ($refusal->need->isVital() && ! $isBehaviour);
+            $what = $wanted->address === null ? 'styles in the page' : (parse_url($wanted->address, PHP_URL_PATH) ?: $wanted->address);
+            $consequence = $isBehaviour ? 'what moves or opens stays still' : $refusal->need->consequence();
+            // What follows from a script that does not run need not be told as well.
+            if (! ($isBehaviour && $said !== [])) {
+                $said[] = "$what by its $refusal->directive ($consequence)";
+            }
+            $refusal->line === null ? $others[$refusal->next] = true : $lines[$refusal->line] = true;
         }
+        $where = $policy->from === 'meta' ? 'in the meta element of the page' : 'in the header of the page';
+        $next = [
+            ...array_keys($others),
+            ...($lines === [] ? [] : ["Write this $where, instead of directives of these names, or as new ones beside the others."]),
+        ];
+        $verdict = match (true) {
+            ! $policy->isEnforced => Verdict::Reported,
+            $isVital => Verdict::Policy,
+            default => Verdict::Partly,
+        };
 
         return new Told(
-            $isVital ? Verdict::Policy : Verdict::Right,
-            "$policy refuses $what by its $refusal->directive: $consequence.",
-            $refusal->next,
-            $refusal->line,
+            $verdict,
+            ($policy->isEnforced ? "$whose refuses " : 'A policy that only reports would refuse ').implode('; ', $said).'.',
+            ($policy->isEnforced ? '' : 'Before it is enforced: ').implode(' ', $next),
+            $lines === [] ? null : implode('; ', array_keys($lines)),
         );
     }
 
@@ -229,7 +255,9 @@ final readonly class PageCheck
             )];
         }
         if ($frame->isHidden()) {
-            return [new Told(Verdict::Hidden, 'The frame stands inside something that the page hides.', 'Move it out, or show that part.')];
+            return [
+                new Told(Verdict::Hidden, 'The frame stands inside something that the page hides.', 'Move it out, or show that part.'),
+            ];
         }
         if (self::isMixed($page->address, $frame->address)) {
             return [new Told(
@@ -240,14 +268,18 @@ final readonly class PageCheck
         }
         $blocked = $headers === null ? null : FrameHeaders::blocks($headers, $page->address, $frame->address);
         if ($blocked !== null) {
-            return [new Told(Verdict::FrameBlocked, $blocked, 'Something between Gnomic and its visitors adds this header. Take it away for addresses under /w/.')];
+            return [new Told(
+                Verdict::FrameBlocked,
+                $blocked,
+                'Something between Gnomic and its visitors adds this header. Take it away for addresses under /w/.',
+            )];
         }
         $told = $this->refusals($tags, $page, [new Wanted(Need::Frame, $frame->address)]);
         $sandbox = $frame->element->hasAttribute('sandbox') ? strtolower($frame->element->getAttribute('sandbox')) : null;
         if ($sandbox !== null && ! str_contains($sandbox, 'allow-scripts')) {
             $told[] = new Told(
-                str_contains($sandbox, 'allow-popups') ? Verdict::Right : Verdict::FrameBlocked,
-                'The frame has the attribute sandbox, and lets no script run: it keeps its stated height, nothing moves, and links may not open.',
+                str_contains($sandbox, 'allow-popups') ? Verdict::Partly : Verdict::FrameBlocked,
+                'The frame has the attribute sandbox, and lets no script run: it keeps its stated height, and links may not open.',
                 'Write sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox", or take the attribute away.',
                 'sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox"',
             );
@@ -262,18 +294,26 @@ final readonly class PageCheck
         $own = array_values(array_filter($tags->siteScripts, fn (Tag $tag): bool => $tag->key === $this->siteKey));
         if ($own === []) {
             return [$tags->siteScripts === []
-                ? new Told(Verdict::Missing, 'The tag of the site is not on the page.', 'Paste it once into the head or the foot of all pages.')
+                ? new Told(
+                    Verdict::Missing,
+                    'The tag of the site is not on the page.',
+                    'Paste it once into the head or the foot of all pages.',
+                )
                 : new Told(Verdict::OtherKey, 'The tag is that of another site.', 'Copy the tag of this site, and paste it instead.')];
         }
         $told = [];
         $places = self::found($tags, (string) $expected->selector);
         if ($places === null) {
-            $told[] = new Told(Verdict::NoPlace, "\"$expected->selector\" is no selector that browsers understand.", 'Point at the place once more.');
+            $told[] = new Told(
+                Verdict::NoPlace,
+                "\"$expected->selector\" is no selector that browsers understand.",
+                'Point at the place once more.',
+            );
         } elseif ($places === 0) {
             $told[] = new Told(
                 Verdict::NoPlace,
                 "Nothing on the page fits \"$expected->selector\", where it should stand.",
-                'The page has changed: point at the place once more. Should a script make that part of the page, it is there for visitors all the same.',
+                'The page has changed: point at the place once more. Where a script makes that part of the page, visitors have it.',
             );
         } elseif ($places > 1) {
             $told[] = new Told(

@@ -31,7 +31,11 @@ final readonly class Tag
     {
         for ($at = $this->element; $at instanceof DOMElement; $at = $at->parentNode) {
             $style = strtolower((string) preg_replace('/\s+/', '', $at->getAttribute('style')));
-            if ($at->hasAttribute('hidden') || preg_match('/(?:^|;)display:none/', $style) === 1 || in_array($at->localName, self::UNSEEN, true)) {
+            if ($at->hasAttribute('hidden') || preg_match('/(?:^|;)display:none/', $style) === 1 || in_array(
+                $at->localName,
+                self::UNSEEN,
+                true,
+            )) {
                 return true;
             }
         }

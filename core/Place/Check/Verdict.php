@@ -10,6 +10,8 @@ enum Verdict: string
     case Right = 'right';
     case Missing = 'missing';
     case OtherKey = 'other-key';
+    case Partly = 'partly';
+    case Reported = 'reported';
     case Twice = 'twice';
     case Escaped = 'escaped';
     case ScriptGone = 'script-gone';
@@ -34,6 +36,8 @@ enum Verdict: string
             self::Right => 'there',
             self::Missing => 'missing',
             self::OtherKey => 'another key',
+            self::Partly => 'there in part',
+            self::Reported => 'there, and reported',
             self::Twice => 'there twice',
             self::Escaped => 'shown as text',
             self::ScriptGone => 'script taken out',
@@ -56,7 +60,7 @@ enum Verdict: string
     /** Whether visitors see it all the same. */
     public function shows(): bool
     {
-        return in_array($this, [self::Right, self::Twice, self::ManyPlaces], true);
+        return in_array($this, [self::Right, self::Reported, self::Partly, self::Twice, self::ManyPlaces], true);
     }
 
     /** Of several, the one that is told first. */
@@ -64,7 +68,7 @@ enum Verdict: string
     {
         return match ($this) {
             self::Right => 0,
-            self::Twice, self::ManyPlaces => 1,
+            self::Twice, self::ManyPlaces, self::Partly, self::Reported => 1,
             self::Hidden, self::Held => 2,
             default => 3,
         };

@@ -30,7 +30,11 @@ final class PathPattern
     public static function of(string $pattern): self
     {
         if (mb_strlen($pattern) > self::LONGEST) {
-            throw PatternIsWrong::at($pattern, self::LONGEST, 'it is longer than '.self::LONGEST.' characters. Use a star for what varies.');
+            throw PatternIsWrong::at(
+                $pattern,
+                self::LONGEST,
+                'it is longer than '.self::LONGEST.' characters. Use a star for what varies.',
+            );
         }
         $parts = Parts::of($pattern);
         $groups = count(array_filter($parts, fn (Part $part): bool => $part->type !== Part::FIXED || $part->modifier !== ''));

@@ -69,7 +69,11 @@ final readonly class ContentPolicy
     public function refuses(Wanted $wanted, string $page): ?Refusal
     {
         $sandbox = $this->directives['sandbox'] ?? null;
-        if ($sandbox !== null && $wanted->need === Need::Script && ! in_array('allow-scripts', array_map(strtolower(...), $sandbox), true)) {
+        if ($sandbox !== null && $wanted->need === Need::Script && ! in_array(
+            'allow-scripts',
+            array_map(strtolower(...), $sandbox),
+            true,
+        )) {
             return Refusal::sandbox($this, $wanted);
         }
         foreach ($wanted->need->directives() as $name) {

@@ -49,7 +49,12 @@ final readonly class Overrides
         return ObjectSchema::of([
             'subject' => TextSchema::orNull(200, 'Key of the subject that entries are about.'),
             'labels' => ListSchema::of(TextSchema::of(1, 100), 20, about: 'Labels of which entries have any.'),
-            'language' => TextSchema::matchingOrNull('^[a-z]{2,3}$', 'a language such as "de"', 3, 'Of the entries and the words around them.'),
+            'language' => TextSchema::matchingOrNull(
+                '^[a-z]{2,3}$',
+                'a language such as "de"',
+                3,
+                'Of the entries and the words around them.',
+            ),
             'most' => NumberSchema::whole(1, 100, about: 'Entries; null: as many as the widget.', nullable: true),
             'look' => TextSchema::matchingOrNull('^[a-z0-9]+(-[a-z0-9]+)*$', 'the key of a look such as "paper"', 40, 'Key of a look.'),
             'layout' => ChoiceSchema::orNull(

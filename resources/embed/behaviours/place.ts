@@ -5,7 +5,7 @@ import { candidates } from '../subject';
 type Rule = [pattern: Pattern, except: Pattern[], target: Target, from: number, to: number];
 
 /** The key of another form of the widget, or by what the page says what it is about. */
-type Target = string | { by: 'schema' | 'path' | 'data'; usual: boolean };
+type Target = string | { by: 'schema' | 'path' | 'data'; usual: boolean; known?: string };
 
 interface Placing {
   /** The site's own page, and its name. */
@@ -40,7 +40,12 @@ export default function place(element: Element, manifest: string, key: string): 
   const target = rule?.[2];
   if (typeof target === 'string') return [target];
   if (target)
-    return [...candidates(target.by, element).map((digest) => `${key}/for/${digest}`), ...(target.usual ? [''] : [])];
+    return [
+      ...candidates(target.by, element)
+        .filter((one) => target.known?.split('.').includes(one.slice(0, 5)) ?? true)
+        .map((digest) => `${key}/for/${digest}`),
+      ...(target.usual ? [''] : []),
+    ];
   // Chance draws the visit; nothing of it is kept.
   return [versions ? versions[Math.random() < 0.5 ? 0 : 1]! : ''];
 }

@@ -11,10 +11,15 @@ interface Asked {
   /** Of a neutral page: what is behind everything. */
   ground: string | null;
   nothing: string;
+  /** On which side of what was pointed at; absent: at its end where it can hold a widget, else behind it. */
+  side?: 'before' | 'after' | 'inside';
+  /** Whether nothing is shown until something was pointed at, and what was is marked. */
+  isPointed?: boolean;
 }
 
 let widget: HTMLElement | undefined;
 let isPicking = false;
+let isPointing = false;
 
 const tell = (message: Record<string, unknown>): void => parent.postMessage({ gnomicProof: true, ...message }, '*');
 
@@ -27,9 +32,16 @@ function found(selector: string | null): Element | null {
 }
 
 /** Where the owner has pointed, else where its tag stands, else the end of the page's own part. */
-function place({ at, key }: Asked): void {
+function place({ at, key, side }: Asked): void {
   const tag = document.querySelector(`[data-gnomic-here="${CSS.escape(key)}"]`) ?? found('[data-gnomic-here=""]');
   const pointed = found(at);
+  if (pointed && side) {
+    pointed.insertAdjacentElement(
+      side === 'before' ? 'beforebegin' : side === 'after' ? 'afterend' : 'beforeend',
+      widget!,
+    );
+    return;
+  }
   if (pointed && pointed.matches('section, main, article, div, aside, header, footer, td, body'))
     pointed.append(widget!);
   else if (pointed) pointed.after(widget!);
@@ -45,6 +57,9 @@ function show(asked: Asked): void {
   widget.style.display = 'block';
   if (edition) widget.attachShadow({ mode: 'open' }).append(edition.content);
   if (asked.ground) document.body.style.background = asked.ground;
+  if (asked.isPointed) mark(asked.at);
+  // Where nothing is pointed at yet, nothing stands anywhere.
+  if (asked.isPointed && !found(asked.at)) return measure();
   place(asked);
   document.querySelector('.gnomic-nothing')?.remove();
   if (asked.nothing) {
@@ -68,6 +83,46 @@ const measure = (): void => {
   tell({ height: document.documentElement.scrollHeight, top: (box?.top ?? 0) + scrollY, own: box?.height ?? 0 });
 };
 
+/** Parts of the page that somebody may name without pointing. */
+const PARTS = 'h1, h2, h3, main > *, section, article, table, form, footer, header, aside, nav, [id]';
+
+/** What people would call a part: its heading, else its first words. */
+function nameOf(element: Element): string {
+  const heading = element.matches('h1, h2, h3, h4')
+    ? element
+    : element.querySelector('h1, h2, h3, h4, legend, caption');
+  const words = (heading ?? element).textContent?.trim().replace(/\s+/g, ' ') ?? '';
+  return words.slice(0, 60) || element.localName;
+}
+
+/** Marks what was pointed at, and says how many there are. */
+function mark(at: string | null): void {
+  for (const marked of document.querySelectorAll('[data-gnomic-marked]')) marked.removeAttribute('data-gnomic-marked');
+  found(at)?.setAttribute('data-gnomic-marked', '');
+  let count = 0;
+  try {
+    count = at ? document.querySelectorAll(at).length : 0;
+  } catch {
+    count = 0;
+  }
+  const parts = [...document.querySelectorAll(PARTS)]
+    .slice(0, 60)
+    .map((one) => ({ selector: selectorOf(one), name: `${nameOf(one)} (${one.localName})` }));
+  tell({ found: count, parts: [...new Map(parts.map((one) => [one.selector, one])).values()] });
+}
+
+/** The shortest selector that finds it alone and outlives small changes: its id, a class of its own, else the way from the body. */
+function selectorOf(element: Element): string {
+  const is = (selector: string): boolean => document.querySelectorAll(selector).length === 1;
+  if (element.id && is(`#${CSS.escape(element.id)}`)) return `#${CSS.escape(element.id)}`;
+  for (const name of element.classList) {
+    const selector = `${element.localName}.${CSS.escape(name)}`;
+    if (is(selector)) return selector;
+  }
+  if (is(element.localName)) return element.localName;
+  return pathOf(element);
+}
+
 /** A selector that finds an element again, from the body down. */
 function pathOf(element: Element): string {
   const steps: string[] = [];
@@ -78,7 +133,10 @@ function pathOf(element: Element): string {
 
 addEventListener('message', (event: MessageEvent<Asked>) => {
   if (event.source !== parent || !event.data?.gnomic) return;
-  if (event.data.gnomic === 'show') show(event.data);
+  if (event.data.gnomic === 'show') {
+    isPointing = event.data.isPointed ?? false;
+    show(event.data);
+  }
   isPicking = event.data.gnomic === 'pick';
   document.documentElement.style.cursor = isPicking ? 'crosshair' : '';
 });
@@ -89,12 +147,21 @@ addEventListener(
     const target = event.target as Element;
     if (isPicking && !widget?.contains(target)) {
       event.preventDefault();
-      isPicking = false;
-      tell({ picked: pathOf(target) });
+      isPicking = isPointing;
+      tell({ picked: isPointing ? selectorOf(target) : pathOf(target), named: nameOf(target) });
     } else if (!widget?.contains(target)) event.preventDefault(); // links of a picture lead nowhere
   },
   true,
 );
+addEventListener('pointerover', (event) => {
+  for (const over of document.querySelectorAll('[data-gnomic-over]')) over.removeAttribute('data-gnomic-over');
+  const target = event.target as Element;
+  if (isPicking && isPointing && !widget?.contains(target)) target.setAttribute('data-gnomic-over', '');
+});
+const marks = document.createElement('style');
+marks.textContent =
+  '[data-gnomic-over]{outline:2px dashed #0e6656!important;outline-offset:2px}[data-gnomic-marked]{outline:3px solid #0e6656!important;outline-offset:3px}';
+document.head.append(marks);
 addEventListener('load', measure);
 new ResizeObserver(measure).observe(document.documentElement);
 tell({ ready: true });

@@ -136,6 +136,11 @@ export class Bench implements Holder {
     this.#proving = setTimeout(() => void this.#prove(), 60);
   }
 
+  /** What the bench tells of the brief, asked anew. */
+  prove(): void {
+    void this.#prove();
+  }
+
   undo(): boolean {
     const last = this.#before.pop();
     if (last) this.#take(last);

@@ -7,7 +7,7 @@
     {
       name: 'Everywhere',
       keys: [
-        ['g then t, s, e, w', 'go to Today, Sources, Entries, Widgets'],
+        ['g then t, s, e, w, p', 'go to Today, Sources, Entries, Widgets, Pages'],
         ['/', 'search'],
         ['u', 'undo the last action'],
         ['?', 'these keys'],

@@ -17,6 +17,7 @@
     ['/sources', 'Sources'],
     ['/entries', 'Entries'],
     ['/widgets', 'Widgets'],
+    ['/pages', 'Pages'],
   ] as const;
   const isHere = (path: string): boolean => (path === '/' ? router.path === '/' : router.path.startsWith(path));
 </script>
@@ -24,7 +25,7 @@
 <nav aria-label="Sections">
   <a class="brand" href="/"><Mark /> <span>Gnomic</span></a>
   {#if session.site}
-    <button class="plain site" title="Time zone and languages" onclick={onsite}>
+    <button class="plain site" title="Address, tag, languages and time zone" onclick={onsite}>
       <strong>{session.site.name}</strong>
       <span class="small quiet">{session.site.address}</span>
     </button>

@@ -3,6 +3,7 @@
   import Modal from 'flowbite-svelte/Modal.svelte';
   import { api, ask, type SiteSettings } from '../api/client';
   import Choice from '../clauses/Choice.svelte';
+  import Code from '../parts/Code.svelte';
   import { notices } from '../parts/notices.svelte';
   import { tellDaysIn } from '../parts/times';
 
@@ -10,6 +11,9 @@
 
   let site = $state<SiteSettings>();
   let broken = $state('');
+  let everywhere = $state(true);
+  let allowed = $state('');
+  let lockedOut = $state<string[]>([]);
   const zones = Intl.supportedValuesOf('timeZone');
 
   $effect(() => {
@@ -19,12 +23,14 @@
   async function load(): Promise<void> {
     try {
       [site, broken] = [await ask(api.GET('/site')), ''];
+      everywhere = site.allowed === null;
+      allowed = (site.allowed ?? []).join('\n');
     } catch (error) {
       broken = (error as Error).message;
     }
   }
 
-  type Changes = Pick<SiteSettings, 'timezone' | 'languages'>;
+  type Changes = Partial<Pick<SiteSettings, 'timezone' | 'languages' | 'website' | 'allowed' | 'counts'>>;
   async function save(next: Changes, before?: Changes): Promise<void> {
     try {
       const { timezone } = await ask(api.PATCH('/site', { body: next }));
@@ -38,13 +44,29 @@
   function submit(event: SubmitEvent): void {
     event.preventDefault();
     if (!site) return;
-    const { timezone, languages } = $state.snapshot(site);
+    const { timezone, languages, website, counts } = $state.snapshot(site);
+    const next = { timezone, languages, website, counts, allowed: everywhere ? null : hosts() };
     open = false;
     void ask(api.GET('/site')).then(
-      (before) => save({ timezone, languages }, { timezone: before.timezone, languages: before.languages }),
+      (before) => save(next, before),
       (error) => notices.fail(error),
     );
   }
+
+  const hosts = (): string[] =>
+    allowed
+      .split(/[\s,]+/)
+      .map((one) => one.trim())
+      .filter(Boolean);
+
+  // Who would be locked out is told before anybody is.
+  $effect(() => {
+    const body = { allowed: everywhere ? null : hosts() };
+    const timer = setTimeout(async () => {
+      lockedOut = open ? (await ask(api.POST('/site/hosts', { body })).catch(() => ({ lockedOut: [] }))).lockedOut : [];
+    }, 300);
+    return () => clearTimeout(timer);
+  });
 
   /** The first is spoken on pages of other languages; one is always left. */
   function turn(key: string): void {
@@ -58,9 +80,46 @@
   }
 </script>
 
-<Modal bind:open title={site?.name ?? 'Site'} size="sm">
+<Modal bind:open title={site?.name ?? 'Site'} size="md">
   {#if site}
     <form onsubmit={submit}>
+      <label
+        >Front page of the website
+        <input class="field" type="text" inputmode="url" bind:value={site.website} /></label
+      >
+      <div class="tag">
+        <span>The one tag of the whole site, for the head or the foot of all pages</span>
+        <Code code={site.tag} what="The tag of the site" name="site-tag" />
+        <span class="small quiet">Paste it once. What it puts where is decided under Pages.</span>
+      </div>
+      <fieldset>
+        <legend>Where widgets show</legend>
+        <Choice type="radio" name="hosts" checked={everywhere} onchange={() => (everywhere = true)}
+          >Wherever their code stands</Choice
+        >
+        <Choice type="radio" name="hosts" checked={!everywhere} onchange={() => (everywhere = false)}
+          >On the website above, and on these addresses</Choice
+        >
+        {#if !everywhere}
+          <textarea
+            class="field"
+            rows="2"
+            aria-label="Further addresses, one a line"
+            placeholder="*.quillmoor.example"
+            bind:value={allowed}></textarea>
+          <span class="small quiet"
+            >A star stands for any part of a name. Elsewhere, a plain link to your website is shown.</span
+          >
+          {#if lockedOut.length > 0}
+            <p class="attention small">
+              ▲ Widgets were seen there in the last 30 days, and would show no more: {lockedOut.join(', ')}
+            </p>
+          {/if}
+        {/if}
+      </fieldset>
+      <Choice type="checkbox" checked={site.counts} onchange={() => (site!.counts = !site!.counts)}
+        >Count views, without cookies and without knowing who</Choice
+      >
       <label
         >Time zone
         <select class="field" bind:value={site.timezone}>
@@ -107,7 +166,14 @@
   form {
     gap: 16px;
   }
+  .tag {
+    display: grid;
+    gap: 4px;
+  }
+  .attention {
+    color: var(--attention);
+  }
   .languages {
-    columns: 2;
+    columns: 3;
   }
 </style>

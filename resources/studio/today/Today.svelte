@@ -5,6 +5,7 @@
   import { since } from '../parts/times';
   import { told } from '../parts/rounds';
   import Situation from '../parts/Situation.svelte';
+  import Verdict from '../pages/Verdict.svelte';
 
   let today = $state<Today>();
   let broken = $state('');
@@ -45,6 +46,22 @@
         >{count(today.held, 'new entry is waiting', 'new entries are waiting')}</a
       > for your decision, not shown anywhere until then.
     </p>
+  {/if}
+  {#if today.missing.length > 0}
+    <h2>Not where it should be</h2>
+    <ul class="missing">
+      {#each today.missing as one (`${one.widget.key} ${one.page.id}`)}
+        <li>
+          <span class="when quiet">since {since(one.since, clock.now)}</span>
+          <span
+            ><a class="name" href="/pages/{one.page.id}">{one.widget.name} on {one.page.path}</a>
+            {#if one.told}<Verdict told={one.told} />
+              {one.told.says}
+              {#if one.told.next}<span class="next">{one.told.next}</span>{/if}{/if}</span
+          >
+        </li>
+      {/each}
+    </ul>
   {/if}
   <h2>Latest checks</h2>
   {#if today.rounds.length === 0}
@@ -102,6 +119,21 @@
   .held {
     color: var(--attention);
     margin-bottom: 24px;
+  }
+  .missing {
+    margin: 8px 0 24px;
+    border-top: 1px solid var(--line);
+    max-width: 960px;
+  }
+  .missing li {
+    display: grid;
+    grid-template-columns: 140px 1fr;
+    gap: 16px;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  .next {
+    display: block;
   }
   ol {
     margin-top: 8px;

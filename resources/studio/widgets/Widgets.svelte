@@ -89,6 +89,13 @@
           </span>
           <span class="sentence">{widget.sentence}</span>
         </a>
+        {#if widget.edition}
+          <a class="link small seen" href="/widgets/{widget.key}/counts"
+            >{widget.views === 1 ? '1 view' : `${(widget.views ?? 0).toLocaleString('en-GB')} views`} in 30 days{widget.trial
+              ? ', two versions on trial'
+              : ''}</a
+          >
+        {/if}
         {#if leaving === widget.key}
           <p class="small leaving">
             Where its code stands:
@@ -143,6 +150,15 @@
     bottom: 14px;
     min-height: 24px;
   }
+  .seen {
+    position: absolute;
+    left: 90px;
+    bottom: 14px;
+    min-height: 24px;
+  }
+  .choosing .seen {
+    display: none;
+  }
   .leaving {
     display: flex;
     flex-wrap: wrap;
@@ -150,7 +166,7 @@
     gap: 4px 20px;
     padding: 0 4px 14px;
   }
-  li a {
+  li a:not(.seen) {
     display: grid;
     grid-template-columns: 240px 1fr;
     /* The second row takes what a long sentence needs, so that name and edition stand alike everywhere. */

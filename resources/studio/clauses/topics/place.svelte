@@ -1,38 +1,45 @@
 <script lang="ts">
-  import type { WholeBrief } from '../../api/client';
-  import { notices } from '../../parts/notices.svelte';
+  import { onMount } from 'svelte';
+  import Button from 'flowbite-svelte/Button.svelte';
+  import { api, ask, type WholeBrief } from '../../api/client';
   import type { Bench } from '../../bench/bench.svelte';
+  import Codes from '../../bench/place/Codes.svelte';
+  import { notices } from '../../parts/notices.svelte';
+  import type { PlacedSpot } from '../../pages/pages.svelte';
+  import SpotEditor from '../../pages/spots/SpotEditor.svelte';
 
   let { holder: bench }: { holder: Bench; brief: WholeBrief } = $props();
 
-  const host = $derived(bench.widget?.host ?? '');
-  const key = $derived(bench.widget?.key ?? '');
-  // The room that it takes at every width goes with the tag, so that nothing on the page moves when it comes in.
-  const room = $derived(bench.proof?.room ?? '0px');
-  const tag = $derived(
-    `<script async src="${host}/gnomic.js"><\/script><gnomic-widget key="${key}" style="display:block;--gnomic-room:${room};padding-top:var(--gnomic-room)"></gnomic-widget>`,
-  );
-  const more = $derived(bench.proof?.moreRoom ?? 0);
-  const frame = $derived(
-    tag.replace(
-      '></gnomic-widget>',
-      `><noscript><iframe src="${host}/w/${key}" title="${bench.widget?.name.replace(/["&<>]/g, '')}" style="width:100%;height:600px;border:0"></iframe></noscript></gnomic-widget>`,
-    ),
-  );
-  const codes = $derived([
-    ['tag', 'Paste this where the widget should be', tag],
-    ['frame', 'The same, also for visitors without scripts', frame],
-    ['include', 'Or include it on your server, for the fastest page', `${host}/w/${key}.html`],
-  ] as const);
+  let spots = $state<PlacedSpot[]>();
+  let open = $state<PlacedSpot | 'new' | null>(null);
 
-  async function copy(code: string): Promise<void> {
+  onMount(load);
+
+  async function load(): Promise<void> {
     try {
-      await navigator.clipboard.writeText(code);
-      notices.say('Copied. Paste it once; later editions appear by themselves.');
-    } catch {
-      notices.fail('Your browser blocked copying. Select the code and copy it yourself.');
+      spots = (await ask(api.GET('/spots', { params: { query: { widget: bench.key } } }))).spots;
+    } catch (error) {
+      notices.fail(error);
     }
   }
+
+  async function saved(): Promise<void> {
+    open = null;
+    await load();
+    bench.prove(); // the sentence tells where it stands
+  }
+
+  async function turn(spot: PlacedSpot, removed: 0 | 1): Promise<void> {
+    try {
+      await ask(api.DELETE('/spots/{key}', { params: { path: { key: spot.key }, query: { removed } } }));
+      if (removed) notices.say(`It is taken away from ${spot.phrase}.`, () => void turn(spot, 0));
+      await saved();
+    } catch (error) {
+      notices.fail(error);
+    }
+  }
+
+  const more = $derived(bench.proof?.moreRoom ?? 0);
 </script>
 
 {#if !bench.widget?.edition}
@@ -44,45 +51,74 @@
     keeps working; paste it anew so that {more > 0 ? 'nothing moves while it loads' : 'no empty room is kept'}.
   </p>
 {/if}
-{#each codes as [name, what, code] (name)}
-  <div class="code">
-    <p>{what}</p>
-    <div class="row">
-      <code data-code={name}>{code}</code>
-      <button class="field" onclick={() => copy(code)}>Copy</button>
-    </div>
-  </div>
-{/each}
-<p class="small quiet">
-  The key never changes. As JSON Feed: <a class="link" href="{host}/w/{key}.json" target="_blank">{host}/w/{key}.json</a
-  >.
-</p>
+<h3>On which pages</h3>
+{#if spots?.length === 0 && open === null}
+  <p class="quiet">
+    Say where it belongs, and Gnomic looks every day whether it is there. Or just paste its code: it shows wherever that
+    stands.
+  </p>
+{/if}
+<ul>
+  {#each spots ?? [] as spot (spot.key)}
+    <li>
+      {#if open !== 'new' && open?.key === spot.key}
+        <SpotEditor widget={spot.widget} {spot} onsaved={saved} oncancel={() => (open = null)} />
+      {:else}
+        <p class="spot">
+          <span
+            ><strong>{spot.phrase}</strong>{#if spot.overrides.length > 0}<span class="quiet"
+                >; {spot.overrides.join(', ')}</span
+              >{/if}
+            {#if spot.collides.length > 0}<span class="attention"
+                >▲ {spot.decides
+                  ? 'another spot has this place, too; this one decides'
+                  : 'another spot has this place, and decides'}</span
+              >{/if}
+            {#if !spot.isDue}<span class="attention">▲ not today</span>{/if}</span
+          >
+          <button class="plain link small" onclick={() => (open = spot)}>Change</button>
+          <button class="plain link small" onclick={() => turn(spot, 1)}>Take away</button>
+        </p>
+      {/if}
+    </li>
+  {/each}
+</ul>
+{#if open === 'new' && bench.widget}
+  <SpotEditor
+    widget={{ key: bench.key, name: bench.widget.name }}
+    address={bench.ground?.address}
+    onsaved={saved}
+    oncancel={() => (open = null)}
+  />
+{:else}
+  <Button size="sm" color="light" onclick={() => (open = 'new')}>Put it on a page</Button>
+{/if}
+<Codes {bench} />
 
 <style>
-  .first {
+  .first,
+  .attention {
     color: var(--attention);
+  }
+  .first {
     margin-bottom: 8px;
   }
-  .code {
-    margin-bottom: 10px;
+  h3 {
+    font-weight: 600;
+    margin-bottom: 4px;
   }
-  .row {
+  ul {
+    margin: 4px 0 10px;
+  }
+  .spot {
     display: flex;
-    gap: 8px;
-    align-items: start;
+    flex-wrap: wrap;
+    gap: 4px 18px;
+    align-items: baseline;
+    padding: 5px 0;
+    border-bottom: 1px solid var(--line);
   }
-  code {
+  .spot > span {
     flex: 1;
-    font: 13px/1.5 var(--font-mono);
-    padding: 7px 10px;
-    border: 1px solid var(--line);
-    border-radius: 3px;
-    background: var(--ground);
-    overflow-wrap: anywhere;
-    user-select: all;
-  }
-  .row button {
-    flex: none;
-    cursor: pointer;
   }
 </style>

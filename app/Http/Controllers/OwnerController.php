@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Site;
+use App\Owner\OwnerLinks;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
+
+/** Links on the owner's own pages: how they are opened, and what they say. */
+final class OwnerController
+{
+    /** The address that opens a page with the links on it. */
+    public function open(Request $request, Site $site, OwnerLinks $links): JsonResponse
+    {
+        $given = $request->validate(['page' => ['sometimes', 'nullable', 'string', 'max:2000']]);
+        $page = (string) ($given['page'] ?? $site->front());
+        $host = strtolower((string) parse_url($page, PHP_URL_HOST));
+        $own = strtolower((string) parse_url($site->front(), PHP_URL_HOST));
+        if (preg_match('~^https?://~i', $page) !== 1 || $host !== $own) {
+            throw new UnprocessableEntityHttpException("Give the address of a page of $own.");
+        }
+
+        return new JsonResponse(['address' => $links->to($site, $page, now()->getTimestamp())]);
+    }
+
+    /** What the links say. Public: the token is what lets somebody see it. */
+    public function views(Request $request, OwnerLinks $links): JsonResponse
+    {
+        $token = $request->query('token');
+        $siteId = is_string($token) ? $links->site($token, now()->getTimestamp()) : null;
+        $site = $siteId === null ? null : Site::query()->find($siteId);
+        $headers = ['Access-Control-Allow-Origin' => '*', 'Cache-Control' => 'no-store'];
+        if (! $site instanceof Site) {
+            return new JsonResponse(['message' => 'Open the page from the studio once more.'], JsonResponse::HTTP_FORBIDDEN, $headers);
+        }
+        $today = now($site->timezone)->format('Y-m-d');
+        $views = DB::table('counted')->join('widgets', 'widgets.id', '=', 'counted.widget_id')->where('widgets.site_id', $site->id)
+            ->where('day', $today)->groupBy('of')->get([DB::raw('COALESCE(variant_of, widgets.id) AS of'), DB::raw('SUM(views) AS views')])
+            ->pluck('views', 'of');
+        $host = rtrim((string) config('app.url'), '/');
+        $query = $site->allWidgets();
+        $all = $query->whereNull('removed_at')->get()->keyBy('id');
+        $widgets = [];
+        foreach ($all as $widget) {
+            $base = $widget->variant_of === null ? $widget : ($all[$widget->variant_of] ?? $widget);
+            $widgets[$widget->key] = [
+                'name' => $base->name,
+                'bench' => "$host/widgets/$base->key",
+                'views' => (int) ($views[$base->id] ?? 0),
+            ];
+        }
+
+        return new JsonResponse(['widgets' => (object) $widgets], 200, $headers);
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Site;
+use App\Models\SpotRecord;
+use App\Models\Widget;
+use App\Pages\FindPages;
+use App\Placing\Codes;
+use App\Placing\Forms;
+use App\Placing\Spots;
+use Gnomic\Place\Spot\Places;
+use Gnomic\Place\Spot\Spot;
+use Gnomic\Text\Address;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Spots: which widget stands where, and what of its brief is other there. */
+final class SpotController
+{
+    /** Paths among which is looked how many a pattern fits. */
+    private const LOOKED_THROUGH = 50_000;
+
+    public function index(Request $request, Site $site, Spots $spots, Forms $forms, Codes $codes): JsonResponse
+    {
+        $given = $request->validate(['widget' => ['sometimes', 'string', 'max:40']]);
+        $records = SpotRecord::ofQuery(fn ($query) => $query->where('site_id', $site->id)->whereNull('removed_at'));
+        if (isset($given['widget'])) {
+            $records = array_filter($records, fn (SpotRecord $record): bool => $record->widget->key === $given['widget']);
+        }
+        $collisions = $spots->collisions($site);
+
+        return new JsonResponse(['spots' => array_values(array_map(
+            fn (SpotRecord $record): array => $this->told($site, $record, $forms, $codes, $collisions),
+            array_filter($records, fn (SpotRecord $record): bool => $record->widget->removed_at === null),
+        ))]);
+    }
+
+    public function store(Request $request, Site $site, Spots $spots, Forms $forms, Codes $codes, FindPages $find): JsonResponse
+    {
+        $given = $request->validate(['widget' => ['required', 'string', 'max:40'], 'spot' => ['required', 'array']]);
+        $spot = Spot::read($given['spot']);
+        $record = $spots->put($site, $this->widget($site, (string) $given['widget']), $spot);
+        $this->know($site, $spot, $find);
+
+        return new JsonResponse($this->told($site, $record, $forms, $codes, $spots->collisions($site)), JsonResponse::HTTP_CREATED);
+    }
+
+    public function update(
+        Request $request,
+        Site $site,
+        Spots $spots,
+        Forms $forms,
+        Codes $codes,
+        FindPages $find,
+        string $key,
+    ): JsonResponse {
+        $given = $request->validate(['spot' => ['required', 'array']]);
+        $record = $this->found($site, $key);
+        $spot = Spot::read($given['spot']);
+        $spots->change($site, $record, $spot);
+        $this->know($site, $spot, $find);
+
+        return new JsonResponse($this->told($site, $record->refresh(), $forms, $codes, $spots->collisions($site)));
+    }
+
+    /** Takes it away; by removed=0 it is brought back. */
+    public function destroy(Request $request, Site $site, Spots $spots, string $key): JsonResponse
+    {
+        $given = $request->validate(['removed' => ['sometimes', 'boolean']]);
+        $spots->turn($site, $this->found($site, $key), (bool) ($given['removed'] ?? true));
+
+        return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
+    }
+
+    /** What a spot would be, before it is: how it reads, and how many pages it is on. */
+    public function tried(Request $request, Site $site): JsonResponse
+    {
+        $given = $request->validate(['spot' => ['required', 'array']]);
+        $spot = Spot::read($given['spot']);
+        $on = [];
+        $query = $site->pages();
+        $query->orderBy('path')->limit(self::LOOKED_THROUGH);
+        foreach ($query->pluck('path') as $path) {
+            $path = (string) preg_replace('/\?.*$/', '', (string) $path);
+            if ($spot->isOn($path)) {
+                $on[$path] = true;
+            }
+        }
+
+        return new JsonResponse([
+            'phrase' => Places::phrase($spot),
+            'pages' => count($on),
+            'some' => array_map(strval(...), array_slice(array_keys($on), 0, 8)),
+            'overrides' => $spot->overrides->phrases($site->subjects()->pluck('name', 'key')->all()),
+        ]);
+    }
+
+    /** Pages that a spot names are pages of the site. */
+    private function know(Site $site, Spot $spot, FindPages $find): void
+    {
+        foreach ($spot->pages as $pattern) {
+            if ($pattern->isOnePage() && is_string($pattern->compiled())) {
+                $find->add($site, Address::resolved($pattern->compiled(), $site->front()));
+            }
+        }
+    }
+
+    /**
+     * @param  list<array{string, string}>  $collisions
+     * @return array<string, mixed>
+     */
+    private function told(Site $site, SpotRecord $record, Forms $forms, Codes $codes, array $collisions): array
+    {
+        $spot = $record->toCore();
+        $form = $forms->at($record);
+        $others = array_merge(
+            array_map(
+                fn (array $pair): string => $pair[0],
+                array_filter($collisions, fn (array $pair): bool => $pair[1] === $record->key),
+            ),
+            array_map(
+                fn (array $pair): string => $pair[1],
+                array_filter($collisions, fn (array $pair): bool => $pair[0] === $record->key),
+            ),
+        );
+
+        return [
+            'key' => $record->key,
+            'widget' => ['key' => $record->widget->key, 'name' => $record->widget->name],
+            'spot' => ['overrides' => (object) $spot->overrides->toArray()] + $spot->toArray(),
+            'phrase' => Places::phrase($spot),
+            'overrides' => $spot->overrides->phrases($site->subjects()->pluck('name', 'key')->all()),
+            'form' => $form->key,
+            'code' => $spot->selector === null ? $codes->tag($form) : $codes->site($site),
+            'isDue' => $spot->isDue(now()->toDateTimeImmutable(), $site->zone()),
+            'collides' => array_values(array_unique($others)),
+            'decides' => array_filter($collisions, fn (array $pair): bool => $pair[1] === $record->key) === [],
+        ];
+    }
+
+    private function widget(Site $site, string $key): Widget
+    {
+        return $site->widgets()->with(['edition', 'site'])->where('key', $key)->firstOrFail();
+    }
+
+    private function found(Site $site, string $key): SpotRecord
+    {
+        $query = SpotRecord::query();
+
+        return $query->where('site_id', $site->id)->where('key', $key)->firstOrFail();
+    }
+}
