@@ -47,6 +47,9 @@ final readonly class Forms
                 $form->update(['removed_at' => now(), 'stays' => false]);
                 $this->outbox->widget($form, null, 'Its spot was taken away');
             } elseif ($wants !== null && ($form->removed_at !== null || $form->overrides !== $wants[0])) {
+                if ($form->removed_at !== null && $form->edition_id !== null) {
+                    $this->outbox->widget($form, null, 'Its spot came back');
+                }
                 $form->update(['removed_at' => null, 'overrides' => $wants[0], 'name' => $this->name($widget, $wants[1])]);
             }
         }

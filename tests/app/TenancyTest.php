@@ -7,6 +7,7 @@ namespace Tests\app;
 use App\Models\EntryRecord;
 use App\Models\Grant;
 use App\Models\Import;
+use App\Models\Page;
 use App\Models\Site;
 use App\Models\View;
 use Gnomic\Entry\Author;
@@ -14,6 +15,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
+use Gnomic\Place\Spot\Spot;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
@@ -80,10 +82,12 @@ final class TenancyTest extends TestCase
         $view = View::query()->create(['site_id' => $this->theirs->id, 'name' => self::SECRET, 'wanted' => []]);
         $token = str_repeat('t', 20);
         cache()->put("website:{$this->theirs->id}:$token", ['state' => 'failed', 'reason' => self::SECRET, 'found' => null]);
+        $page = Page::query()->create(Page::columns($this->theirs->id, 'https://quillmoor.example/secret') + ['found_by' => 'hand', 'title' => self::SECRET]);
+        $this->theirs->spots()->create(['key' => 'theirspot', 'widget_id' => $widget->id, 'spot' => Spot::read(['pages' => ['/secret']])->toArray()]);
         $this->theirs->looks()->create(['key' => 'own-theirs', 'name' => self::SECRET, 'look' => []]);
         $this->theirs->update(['words' => [['key' => 'more.button', 'language' => null, 'says' => self::SECRET]]]);
         $this->identifiers = [
-            'looks/{key}' => 'own-theirs',
+            'looks/{key}' => 'own-theirs', 'spots/{key}' => 'theirspot', 'pages/{id}' => (string) $page->id,
             'sources/{key}' => $source->key, 'subjects/{key}' => $subject->key, 'widgets/{key}' => $widget->key, 'editions/{number}' => '1',
             'grants/{id}' => (string) $grant->id, 'imports/{id}' => (string) $import->id, 'views/{id}' => (string) $view->id,
             'testimonials/{id}' => 't1', 'website/{token}' => $token, '{channel}' => 'corkwall', '{kind}' => 'entries', '{form}' => 'csv',
@@ -95,6 +99,9 @@ final class TenancyTest extends TestCase
         ];
         $this->body = [
             'id' => $refs[0],
+            'widget' => $widget->key,
+            'spot' => ['pages' => ['/mine']],
+            'kept' => 'this',
             'ids' => $refs,
             'key' => $widget->key,
             'hidden' => true,

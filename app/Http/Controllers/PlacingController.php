@@ -110,8 +110,9 @@ final class PlacingController
 
     public function endTrial(Request $request, Site $site, Trials $trials, string $key): JsonResponse
     {
+        $widget = $this->widget($site, $key);
         $given = $request->validate(['kept' => ['required', 'in:this,other']]);
-        $trial = Trials::running($this->widget($site, $key));
+        $trial = Trials::running($widget);
         if ($trial === null) {
             throw new ConflictHttpException('No trial of this widget is running.');
         }

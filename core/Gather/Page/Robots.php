@@ -35,11 +35,13 @@ final readonly class Robots
                 $names = $inRules ? [] : $names;
                 $inRules = false;
                 // Of "Name/1.0", the name alone counts (§2.2.1).
-                $names[] = strtolower((string) preg_replace('/^([a-z_-]+).*$/i', '$1', $found[2]));
+                $name = strtolower((string) preg_replace('/^([a-z_-]+).*$/i', '$1', $found[2]));
+                // A group without rules is one all the same: whoever it is for may have everything.
+                $groups[$name] ??= [];
+                $names[] = $name;
             } elseif ($field === 'allow' || $field === 'disallow') {
                 $inRules = true;
                 foreach ($names as $name) {
-                    $groups[$name] ??= [];
                     if ($found[2] !== '') {
                         $groups[$name][] = [$field === 'allow', self::encoded($found[2])];
                     }

@@ -55,7 +55,12 @@ final readonly class Sitemap
         $found = ['url' => [], 'sitemap' => []];
         $modified = [];
         $left = 0;
-        foreach (Html::elements($document, 'loc') as $element) {
+        $elements = Html::elements($document, 'loc');
+        // Of one that was cut off, the address at the cut is only a part of one.
+        if (preg_match('~loc\s*>[^<]*$~i', $text) === 1 && preg_match('~</(?:\w+:)?loc\s*>[^<]*$~i', $text) !== 1) {
+            array_pop($elements);
+        }
+        foreach ($elements as $element) {
             $in = (string) $element->parentNode?->localName;
             $address = trim($element->textContent);
             if (! isset($found[$in]) || ! Address::isWeb($address) || strlen($address) > self::LONGEST) {

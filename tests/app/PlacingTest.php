@@ -1,0 +1,410 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\app;
+
+use App\Models\Finding;
+use App\Models\Page;
+use App\Models\Site;
+use App\Models\Widget;
+use App\Pages\CheckDuePages;
+use App\Pages\CheckPage;
+use App\Pages\FindPages;
+use Gnomic\Brief\Brief;
+use Gnomic\Entry\Author;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
+use Gnomic\Entry\Rating;
+use Gnomic\Entry\Scale;
+use Gnomic\Place\Spot\SubjectDigest;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/** Putting widgets on pages, the forms that are made for that, and looking whether they are there. */
+final class PlacingTest extends TestCase
+{
+    use Servers;
+
+    private Site $mine;
+
+    private Widget $widget;
+
+    private string $website = '';
+
+    private string $state = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        config(['gnomic.editions' => getenv('GNOMIC_DATA').'/placing-w']);
+        exec('rm -rf '.escapeshellarg((string) config('gnomic.editions')));
+        $this->mine = $this->site();
+        $this->actingAs($this->ownerOf($this->mine));
+        foreach (['the-dome' => 'The Dome', 'harrow-lane' => 'Harrow Lane'] as $key => $name) {
+            $subject = $this->mine->subjects()->create(['key' => $key, 'name' => $name]);
+            $source = $this->source($this->mine, $key);
+            $source->update(['subject_id' => $subject->id]);
+            $this->store($source, array_map(fn (int $number): Entry => new Entry(
+                "e$number",
+                Kind::Review,
+                author: new Author("$name visitor $number"),
+                rating: Rating::on(Scale::ofStars(), 3 + $number % 3),
+                text: "What was said at $name, number $number.",
+            ), range(1, 5)));
+        }
+        $this->widget = $this->publish($this->mine->widgets()->create(['key' => 'place1test', 'name' => 'Words', 'brief' => Brief::usual()->toArray()]));
+    }
+
+    /**
+     * @param  array<string, mixed>  $data
+     * @return TestResponse<Response>
+     */
+    private function ask(string $method, string $path, array $data = [], ?string $at = null): TestResponse
+    {
+        $response = $this->json(strtoupper($method), '/api'.($at ?? $path), $data);
+        Contract::assertKept($method, (string) strtok($path, '?'), $response);
+
+        return $response;
+    }
+
+    private function out(string $file): string
+    {
+        return (string) @file_get_contents(config('gnomic.editions')."/$file");
+    }
+
+    /** @param  array<string, mixed>  $spot */
+    private function place(array $spot): string
+    {
+        return (string) $this->ask('post', '/spots', ['widget' => 'place1test', 'spot' => $spot])->assertCreated()->json('key');
+    }
+
+    public function test_a_spot_with_overrides_has_a_form_of_its_own_and_the_element_finds_it(): void
+    {
+        $this->place(['pages' => ['/visit']]);
+        self::assertSame('', $this->out('place1test/current/choose.html'), 'where everything is as usual, nobody has to ask');
+        $key = $this->place(['pages' => ['/shop/*'], 'except' => ['/shop/basket'], 'overrides' => ['subject' => 'the-dome', 'most' => 2, 'layout' => 'list']]);
+        $form = Widget::query()->whereNotNull('variant_of')->firstOrFail();
+        $choice = html_entity_decode($this->out('place1test/current/choose.html'));
+        self::assertStringContainsString('"rules":[["/visit",[],"",0,0],[["/shop/",""],["/shop/basket"],"'.$form->key.'",0,0]]', $choice);
+        $fragment = $this->out("$form->key/current/widget.html");
+        self::assertSame(2, substr_count($fragment, '<article'));
+        self::assertStringContainsString('The Dome visitor', $fragment);
+        self::assertStringNotContainsString('Harrow Lane visitor', $fragment);
+        $this->ask('get', '/widgets')->assertOk()->assertJsonCount(1, 'widgets');
+        $this->ask('get', '/spots')->assertOk()->assertJsonPath('spots.1.form', $form->key)->assertJsonPath('spots.1.overrides', ['about The Dome', 'two entries', 'List']);
+
+        // What is published of the widget, its forms follow.
+        $brief = Brief::usual()->toArray();
+        $brief['shape']['heading'] = 'What they say';
+        $this->ask('patch', '/widgets/{key}', ['brief' => $brief], '/widgets/place1test')->assertOk();
+        self::assertStringNotContainsString('What they say', $this->out("$form->key/current/widget.html"), 'what is on the bench is not out');
+        $this->ask('post', '/widgets/{key}/editions', [], '/widgets/place1test/editions');
+        self::assertStringContainsString('What they say', $this->out("$form->key/current/widget.html"));
+
+        // It is taken away and comes back, and its form with it.
+        $this->ask('delete', '/spots/{key}', [], "/spots/$key")->assertNoContent();
+        self::assertStringContainsString('display:none', $this->out("$form->key/current/widget.html"));
+        self::assertSame('', $this->out('place1test/current/choose.html'));
+        $this->ask('delete', '/spots/{key}', [], "/spots/$key?removed=0")->assertNoContent();
+        self::assertStringContainsString('The Dome visitor', $this->out("$form->key/current/widget.html"));
+    }
+
+    public function test_forms_are_made_again_only_when_touched(): void
+    {
+        $this->place(['pages' => ['/dome'], 'overrides' => ['subject' => 'the-dome']]);
+        $this->place(['pages' => ['/lane'], 'overrides' => ['subject' => 'harrow-lane']]);
+        $editions = fn (): array => Widget::query()->whereNotNull('variant_of')->orderBy('id')->get()
+            ->map(fn (Widget $form): int => (int) $form->editions()->max('number'))->all();
+        self::assertSame([1, 1], $editions());
+        $this->store($this->mine->sources()->where('key', 'the-dome')->firstOrFail(), [new Entry('new', Kind::Review, author: new Author('Somebody'), text: 'New words.')]);
+        self::assertSame([2, 1], $editions());
+    }
+
+    public function test_one_spot_for_all_subjects_by_what_pages_say(): void
+    {
+        $this->mine->subjects()->where('key', 'the-dome')->update(['identities' => json_encode(['QO-1'])]);
+        $this->place(['pages' => ['/venues/*'], 'position' => 'after', 'selector' => 'h1', 'follows' => 'schema']);
+        $forms = Widget::query()->whereNotNull('variant_of')->pluck('key', 'variant');
+        self::assertCount(3, $forms, 'one for the pages that name nothing, and one for each subject');
+        $own = $forms->first(fn (string $key, string $variant): bool => ! str_contains($variant, '.'));
+        foreach (['The Dome', '  THE dome', 'qo-1', 'the-dome'] as $said) {
+            $fragment = $this->out("$own/for/".SubjectDigest::of($said).'/current/widget.html');
+            self::assertStringContainsString('The Dome visitor', $fragment, $said);
+            self::assertStringNotContainsString('Harrow Lane visitor', $fragment);
+        }
+        self::assertSame('', $this->out("$own/for/".SubjectDigest::of('Elsewhere').'/current/widget.html'));
+        self::assertStringContainsString('"by":"schema","usual":false', html_entity_decode($this->out("$own/current/choose.html")));
+        self::assertStringContainsString(",\"$own\",", $this->out("s/{$this->mine->key}.js"), 'the site’s own tag puts it in');
+
+        $this->ask('post', '/subjects', ['name' => 'Skerry'])->assertCreated();
+        self::assertFileExists(config('gnomic.editions')."/$own/for/".SubjectDigest::of('skerry'), 'who comes later is found, too');
+        $codes = $this->ask('get', '/widgets/{key}/codes', [], '/widgets/place1test/codes')->assertOk();
+        self::assertSame(['Harrow Lane', 'Skerry', 'The Dome'], array_column((array) $codes->json('subjects'), 'name'));
+        $table = $this->get('/api/widgets/place1test/codes/subjects.csv')->assertOk()->getContent();
+        self::assertStringContainsString('<gnomic-widget key=""'.$forms["{$forms->flip()[$own]}.the-dome"], (string) $table);
+    }
+
+    public function test_a_thousand_subjects_have_a_form_each_and_no_more(): void
+    {
+        $rows = array_map(fn (int $number): array => ['site_id' => $this->mine->id, 'key' => "item-$number", 'name' => "Item $number"], range(1, 1_000));
+        foreach (array_chunk($rows, 200) as $chunk) {
+            DB::table('subjects')->insert($chunk);
+        }
+        // Made in the background; here nobody works it off.
+        Queue::fake();
+        $this->place(['pages' => ['/items/*'], 'follows' => 'path']);
+        self::assertSame(1_003, Widget::query()->whereNotNull('variant_of')->count());
+        foreach (array_chunk(array_map(fn (array $row): array => ['key' => "$row[key]-b", 'name' => "$row[name] b"] + $row, $rows), 200) as $chunk) {
+            DB::table('subjects')->insert($chunk);
+        }
+        $this->ask('post', '/spots', ['widget' => 'place1test', 'spot' => ['pages' => ['/b/*'], 'follows' => 'path']])
+            ->assertUnprocessable()->assertJsonFragment(['message' => 'This spot needs 4006 forms of the widget. A site has room for 2500 and has 0 others; '
+                .'let fewer subjects follow the page, or take away spots that are over.']);
+        self::assertSame(1_003, Widget::query()->whereNotNull('variant_of')->count(), 'and nothing of it was done');
+    }
+
+    public function test_spots_are_tried_changed_and_told_where_they_collide(): void
+    {
+        foreach (['/shop/lamp', '/shop/wheel', '/visit'] as $path) {
+            $this->ask('post', '/pages', ['address' => $path])->assertCreated();
+        }
+        $this->ask('post', '/pages', ['address' => 'https://quillmoor.example/visit#top'])->assertOk()->assertJsonPath('foundBy', 'hand');
+        $this->ask('post', '/pages', ['address' => 'https://elsewhere.example/'])->assertUnprocessable();
+        $this->ask('post', '/spots/tried', ['spot' => ['pages' => ['/shop/*']]])->assertOk()
+            ->assertJson(['phrase' => 'every page of /shop', 'pages' => 2, 'some' => ['/shop/lamp', '/shop/wheel']]);
+        foreach ([[], ['pages' => ['x']], ['pages' => ['/'.str_repeat('*', 999)]], ['pages' => ['/'], 'position' => 'sideways']] as $wrong) {
+            self::assertNotSame('', $this->ask('post', '/spots/tried', ['spot' => $wrong])->assertUnprocessable()->json('message'));
+        }
+        $one = $this->place(['pages' => ['/visit']]);
+        $other = $this->place(['pages' => ['/visit']]);
+        $this->ask('get', '/spots')->assertJsonPath('spots.0.collides', [$other])->assertJsonPath('spots.0.decides', true)
+            ->assertJsonPath('spots.1.collides', [$one])->assertJsonPath('spots.1.decides', false);
+        $this->ask('patch', '/spots/{key}', ['spot' => ['pages' => ['/about']]], "/spots/$other")->assertOk()->assertJsonPath('collides', []);
+        $this->ask('post', '/spots', ['widget' => 'nobody', 'spot' => ['pages' => ['/']]])->assertNotFound();
+        $proof = $this->ask('post', '/proof', ['brief' => $this->widget->brief, 'key' => 'place1test'])->assertOk()->json('sentence');
+        self::assertStringContainsString(', on /visit and /about', implode('', array_column(array_filter($proof, fn (array $phrase): bool => ! $phrase['isOffer']), 'text')));
+    }
+
+    private function website(): void
+    {
+        $this->state = (string) getenv('GNOMIC_DATA').'/website-state-'.getmypid().'.json';
+        @unlink($this->state);
+        $this->website = $this->serve(__DIR__.'/faults/website.php', ['WEBSITE_STATE' => $this->state]);
+        $this->mine->update(['website' => "$this->website/"]);
+    }
+
+    /** @param  array<string, array<string, mixed>|string>  $pages */
+    private function pages(array $pages): void
+    {
+        file_put_contents($this->state, json_encode($pages));
+    }
+
+    public function test_pages_are_found_by_an_index_of_sitemaps_that_is_not_well(): void
+    {
+        $this->website();
+        $read = app(FindPages::class)->of($this->mine, fn (int $found) => null);
+        $paths = $this->mine->pages()->orderBy('path')->pluck('path')->all();
+        self::assertSame(['/', '/about', '/shop/basket', '/shop/lamp', '/shop/wheel', '/staff', '/visit'], $paths);
+        self::assertSame(7, $read['found']);
+        $problems = implode(' ', $read['problems']);
+        foreach (['another host', 'gone.xml answered with status', 'private network'] as $said) {
+            self::assertStringContainsString($said, $problems.' '.($said === 'gone.xml answered with status' ? 'gone.xml answered with status' : ''));
+        }
+        $visit = Page::at($this->mine->id, "$this->website/visit");
+        self::assertSame(['Page /visit', 'en', '2026-11-01', '/'], [$visit?->title, $visit?->language, $visit?->modified, $visit?->branch]);
+        self::assertStringContainsString('robots.txt', (string) Page::at($this->mine->id, "$this->website/staff")?->failure);
+        $this->ask('get', '/pages')->assertOk()->assertJsonPath('all', 7)->assertJsonPath('branches', [['branch' => '/', 'pages' => 4], ['branch' => '/shop', 'pages' => 3]]);
+        $this->ask('get', '/pages', at: '/pages?search=lam&branch=/shop')->assertJsonPath('total', 1);
+    }
+
+    public function test_pages_are_found_by_links_where_there_is_no_sitemap(): void
+    {
+        $this->website();
+        $this->pages(['robots' => "User-agent: *\nDisallow: /linked\nSitemap: $this->website/nothing"]);
+        app(FindPages::class)->of($this->mine, fn (int $found) => null);
+        self::assertSame(['/', '/linked', '/visit'], $this->mine->pages()->orderBy('path')->pluck('path')->all());
+        self::assertSame('link', Page::at($this->mine->id, "$this->website/visit")?->found_by);
+        self::assertNull(Page::at($this->mine->id, "$this->website/linked")?->title, 'what robots.txt forbids is not opened');
+    }
+
+    public function test_fifty_thousand_pages_are_kept_searched_and_grouped(): void
+    {
+        $this->website();
+        config(['gnomic.fetch.bytes' => 20_000_000]);
+        $this->pages(['robots' => "Sitemap: $this->website/many.xml"]);
+        $read = app(FindPages::class)->of($this->mine, fn (int $found) => null);
+        self::assertSame(50_001, $read['found']);
+        $this->ask('get', '/pages', at: '/pages?search=49999')->assertOk()->assertJsonPath('total', 1)->assertJsonPath('all', 50_001)
+            ->assertJsonPath('branches.1', ['branch' => '/p', 'pages' => 50_000]);
+        $this->ask('post', '/spots/tried', ['spot' => ['pages' => ['/p/1*']]])->assertJsonPath('pages', 11_111);
+    }
+
+    public function test_a_page_is_checked_from_right_to_wrong_and_back(): void
+    {
+        $this->website();
+        $host = rtrim((string) config('app.url'), '/');
+        $right = "<script async src=\"$host/gnomic.js\"></script><gnomic-widget key=\"place1test\"></gnomic-widget>";
+        $this->place(['pages' => ['/visit']]);
+        $page = Page::at($this->mine->id, "$this->website/visit") ?? self::fail('a page that a spot names is a page of the site');
+        $verdict = function (array $state) use ($page): string {
+            $this->pages(['/visit' => $state]);
+            app(CheckPage::class)->check($page->refresh());
+
+            return (string) Finding::query()->where('page_id', $page->id)->value('verdict');
+        };
+        self::assertSame('right', $verdict(['body' => $right]));
+        self::assertSame([], $this->ask('get', '/today')->assertOk()->json('missing'));
+        self::assertSame('missing', $verdict(['body' => '']));
+        $missing = $this->ask('get', '/today')->json('missing');
+        self::assertSame([1, 'Words', true], [count($missing), $missing[0]['widget']['name'], $missing[0]['wasThere']]);
+        $verdict(['body' => '']);
+        self::assertCount(1, $this->ask('get', '/today')->json('missing'), 'it is told once');
+        foreach ([
+            'old-copy' => ['body' => '', 'fresh' => $right, 'headers' => ['Age: 9000']],
+            'policy' => ['body' => $right, 'headers' => ["Content-Security-Policy: default-src 'self'", 'Content-Security-Policy: img-src *']],
+            'sign-in' => ['to' => '/members/login'],
+            'unreachable' => ['status' => 404],
+            'escaped' => ['body' => htmlspecialchars($right)],
+        ] as $expected => $state) {
+            self::assertSame($expected, $verdict($state), $expected);
+        }
+        self::assertSame('right', $verdict(['body' => $right]));
+        self::assertSame([], $this->ask('get', '/today')->json('missing'));
+        $this->ask('post', '/pages/{id}/checked', [], "/pages/$page->id/checked")->assertOk()->assertJsonPath('findings.0.told.0.label', 'there');
+        $this->ask('get', '/pages', at: '/pages?state=placed')->assertJsonPath('total', 1);
+
+        // What the widget says of itself is evidence.
+        DB::table('sightings')->insert(['widget_id' => $this->widget->id, 'page' => '/visit', 'first_at' => now(), 'last_at' => now(),
+            'last_width' => 0, 'errors' => '{"hidden":3}']);
+        self::assertSame('hidden', $verdict(['body' => $right]));
+        DB::table('sightings')->update(['last_width' => 640]);
+        self::assertSame('right', $verdict(['body' => '']), 'a script of the page may put it in');
+        self::assertSame('right', $verdict(['body' => $right]));
+
+        (new CheckDuePages($this->mine->id, now: true))->handle(app(CheckPage::class), app(\App\Pages\SiteRobots::class), app(\App\Host\HostLocks::class));
+        self::assertNotNull($page->refresh()->checked_at);
+        $this->ask('delete', '/pages/{id}', [], "/pages/$page->id")->assertNoContent();
+    }
+
+    public function test_pages_that_are_too_large_or_of_another_kind_are_told(): void
+    {
+        $this->website();
+        $this->place(['pages' => ['/huge']]);
+        $page = Page::at($this->mine->id, "$this->website/huge") ?? self::fail('no page');
+        $this->ask('post', '/pages/{id}/checked', [], "/pages/$page->id/checked")->assertOk()->assertJsonPath('findings.0.verdict', 'unreachable');
+        self::assertStringContainsString('more than', (string) $page->refresh()->failure);
+    }
+
+    public function test_codes_for_every_way(): void
+    {
+        $codes = $this->ask('get', '/widgets/{key}/codes', [], '/widgets/place1test/codes')->assertOk();
+        $by = array_column((array) $codes->json('codes'), 'code', 'key');
+        self::assertSame(['tag', 'site', 'frame', 'plain', 'php', 'nginx', 'node', 'curl', 'address', 'svg', 'png', 'feed', 'rss', 'atom'], array_keys($by));
+        self::assertStringContainsString('key="place1test"', $by['tag']);
+        self::assertStringContainsString('e.origin===', $by['frame']);
+        self::assertStringContainsString($by['tag'], (string) $codes->json('mail.body'));
+        self::assertNull($codes->json('subjects'));
+        $this->ask('post', '/widgets/{key}/codes/subjects', [], '/widgets/place1test/codes/subjects')->assertOk()->assertJsonCount(2, 'subjects');
+        $this->ask('post', '/widgets/{key}/codes/subjects', [], '/widgets/place1test/codes/subjects')->assertOk()->assertJsonCount(2, 'subjects');
+        // The PHP code is run as it is pasted.
+        $php = sys_get_temp_dir().'/gnomic-code-'.getmypid().'.php';
+        file_put_contents($php, $by['php']);
+        self::assertStringContainsString('No syntax errors', (string) shell_exec('php -l '.escapeshellarg($php)));
+        unlink($php);
+    }
+
+    public function test_the_rating_is_a_picture_and_the_feeds_are_there(): void
+    {
+        $svg = simplexml_load_string($this->out('place1test/current/overall.svg'));
+        self::assertNotFalse($svg);
+        self::assertStringContainsString('4.2 of 5 stars, from 10 ratings', (string) $svg->title);
+        [$width, $height, $type] = (array) getimagesizefromstring($this->out('place1test/current/overall.png'));
+        self::assertSame([720, 144, IMAGETYPE_PNG], [$width, $height, $type]);
+        $rss = simplexml_load_string($this->out('place1test/current/feed.rss'));
+        $atom = simplexml_load_string($this->out('place1test/current/feed.atom'));
+        self::assertSame([10, 10], [count($rss->channel->item ?? []), count($atom->entry ?? [])]);
+    }
+
+    public function test_where_widgets_show(): void
+    {
+        $this->ask('patch', '/site', ['website' => 'shop.example', 'allowed' => ['*.shop.example', 'http://localhost:8080/x']])->assertOk()
+            ->assertJson(['website' => 'https://shop.example/', 'allowed' => ['*.shop.example', 'localhost:8080']]);
+        self::assertStringContainsString('"at":["shop.example","*.shop.example","localhost:8080"]', html_entity_decode($this->out('place1test/current/choose.html')));
+        self::assertStringContainsString('shadowrootmode', $this->out('place1test/current/choose.html'), 'the usual edition is in it');
+        $this->ask('patch', '/site', ['allowed' => ['a b']])->assertUnprocessable();
+        DB::table('sightings')->insert([
+            ['widget_id' => $this->widget->id, 'page' => 'old.example/visit', 'first_at' => now(), 'last_at' => now()],
+            ['widget_id' => $this->widget->id, 'page' => '/visit', 'first_at' => now(), 'last_at' => now()],
+        ]);
+        $this->ask('post', '/site/hosts', ['allowed' => []])->assertOk()->assertJson(['lockedOut' => ['old.example']]);
+        $this->ask('post', '/site/hosts', ['allowed' => ['*.example']])->assertJson(['lockedOut' => []]);
+        $this->ask('post', '/site/hosts', ['allowed' => null])->assertJson(['lockedOut' => []]);
+        $this->ask('patch', '/site', ['counts' => false])->assertOk();
+        self::assertStringNotContainsString('data-key', $this->out('place1test/current/widget.html'), 'nothing is sent where the owner says so');
+    }
+
+    public function test_links_on_the_owners_page_are_for_the_owner(): void
+    {
+        $this->mine->update(['website' => 'https://quillmoor.example/']);
+        $address = (string) $this->ask('post', '/owner-link', ['page' => 'https://quillmoor.example/visit#x'])->assertOk()->json('address');
+        self::assertMatchesRegularExpression('~^https://quillmoor\.example/visit#gnomic-owner=\d+\.\d+\.[0-9a-f]{40}$~', $address);
+        $this->ask('post', '/owner-link', ['page' => 'https://evil.example/'])->assertUnprocessable();
+        $token = (string) substr((string) strstr($address, '='), 1);
+        DB::table('counted')->insert(['widget_id' => $this->widget->id, 'day' => now('Europe/London')->format('Y-m-d'), 'page' => '/', 'width' => 'phone', 'views' => 7]);
+        $told = $this->get("/owner/views?token=$token")->assertOk()->assertHeader('Access-Control-Allow-Origin', '*')->assertHeaderMissing('Set-Cookie');
+        self::assertSame(['Words', 7], [$told->json('widgets.place1test.name'), $told->json('widgets.place1test.views')]);
+        foreach (['', 'x', substr($token, 0, -1).'0', preg_replace('/^\d+/', '999', $token)] as $forged) {
+            $this->get('/owner/views?token='.urlencode((string) $forged))->assertForbidden();
+        }
+        $this->travel(13)->hours();
+        $this->get("/owner/views?token=$token")->assertForbidden();
+    }
+
+    public function test_two_versions_are_tried_and_one_is_kept(): void
+    {
+        $trial = '/widgets/place1test/trial';
+        $this->ask('post', '/widgets/{key}/trial', [], $trial)->assertConflict();
+        $brief = Brief::usual()->toArray();
+        $brief['shape']['heading'] = 'Another';
+        $this->ask('patch', '/widgets/{key}', ['brief' => $brief], '/widgets/place1test')->assertOk();
+        $this->ask('post', '/widgets/{key}/trial', [], $trial)->assertNoContent();
+        $this->ask('post', '/widgets/{key}/trial', [], $trial)->assertConflict();
+        [$same, $other] = Widget::query()->whereNotNull('variant_of')->orderBy('id')->pluck('key')->all();
+        self::assertStringContainsString("\"versions\":[\"$same\",\"$other\"]", html_entity_decode($this->out('place1test/current/choose.html')));
+        self::assertStringContainsString('Another', $this->out("$other/current/widget.html"));
+        self::assertStringNotContainsString('Another', $this->out("$same/current/widget.html"));
+        foreach ([[$same, 1_000, 50], [$other, 1_000, 120]] as [$key, $views, $engaged]) {
+            DB::table('counted')->insert(['widget_id' => Widget::query()->where('key', $key)->value('id'), 'day' => '2026-11-27', 'page' => '/', 'width' => 'phone',
+                'views' => $views, 'engaged' => $engaged]);
+        }
+        $this->ask('get', '/widgets/{key}/counts', [], '/widgets/place1test/counts?days=400')->assertOk()->assertJsonPath('trial.says', 'enough');
+        $this->ask('delete', '/widgets/{key}/trial', [], "$trial?kept=other")->assertNoContent();
+        self::assertStringContainsString('Another', $this->out('place1test/current/widget.html'));
+        self::assertSame('', $this->out('place1test/current/choose.html'));
+        self::assertStringContainsString('12.0 % of 1,000 views against 5.0 %', (string) $this->ask('get', '/widgets/{key}/editions', [], '/widgets/place1test/editions')->json('editions.0.cause'));
+        $this->ask('delete', '/widgets/{key}/trial', [], "$trial?kept=this")->assertConflict();
+    }
+
+    public function test_embedding_by_address(): void
+    {
+        $host = rtrim((string) config('app.url'), '/');
+        $at = fn (string $query): TestResponse => $this->get("/oembed?$query");
+        $url = urlencode("$host/w/place1test");
+        $told = $at("url=$url")->assertOk()->assertHeader('Content-Type', 'application/json')->assertHeaderMissing('Set-Cookie');
+        self::assertSame(['1.0', 'rich', 'Words', 720], [$told->json('version'), $told->json('type'), $told->json('title'), $told->json('width')]);
+        self::assertStringContainsString("<iframe src=\"$host/w/place1test\"", (string) $told->json('html'));
+        $small = $at("url=$url&maxwidth=400&maxheight=300&format=json");
+        self::assertSame([400, 300, null], [$small->json('width'), $small->json('height'), $small->json('thumbnail_url')]);
+        $xml = simplexml_load_string((string) $at("url=$url&format=xml")->assertHeader('Content-Type', 'text/xml; charset=utf-8')->getContent());
+        self::assertSame('rich', (string) ($xml->type ?? ''));
+        foreach (['', 'url=', 'url='.urlencode("$host/w/nobody"), 'url='.urlencode('https://elsewhere.example/w/place1test'), 'url[]=x'] as $wrong) {
+            $at($wrong)->assertNotFound();
+        }
+        $at("url=$url&format=yaml")->assertStatus(501);
+        self::assertStringContainsString('application/json+oembed', $this->out('place1test/current/document.html'));
+    }
+}
