@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class CountBeacons
 {
     /** Bytes that are read at a time. */
-    private const CHUNK = 4_194_304;
+    private const CHUNK = 1_048_576;
 
     /** Seconds after its hour, after which nobody writes into a file any more. */
     private const QUIET = 600;

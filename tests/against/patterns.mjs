@@ -9,7 +9,10 @@ const { cases, order } = JSON.parse(readFileSync(0, 'utf8'));
 /** null: no pattern. */
 function ask(Pattern, [pattern, path]) {
   try {
-    return new Pattern({ pathname: pattern, baseURL: 'https://quillmoor.example/' }).test({ pathname: path, baseURL: 'https://quillmoor.example/' });
+    return new Pattern({ pathname: pattern, baseURL: 'https://quillmoor.example/' }).test({
+      pathname: path,
+      baseURL: 'https://quillmoor.example/',
+    });
   } catch {
     return null;
   }
@@ -19,7 +22,8 @@ const read = (pattern) => new URLPattern({ pathname: pattern });
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
 const page = await browser.newPage();
 const theirs = await page.evaluate(
-  ({ cases, body }) => cases.map((one) => new Function('Pattern', 'one', `${body}; return ask(Pattern, one)`)(URLPattern, one)),
+  ({ cases, body }) =>
+    cases.map((one) => new Function('Pattern', 'one', `${body}; return ask(Pattern, one)`)(URLPattern, one)),
   { cases, body: ask.toString() },
 );
 await browser.close();

@@ -5,7 +5,8 @@ import { readFileSync } from 'node:fs';
 
 const cases = JSON.parse(readFileSync(0, 'utf8'));
 const PIXEL = Buffer.from('R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7', 'base64');
-const SCRIPT = (host) => `window.ran = true; import(${JSON.stringify(`${host}/b/0123456789ab.js`)}).then(() => (window.imported = true), () => 0);`;
+const SCRIPT = (host) =>
+  `window.ran = true; import(${JSON.stringify(`${host}/b/0123456789ab.js`)}).then(() => (window.imported = true), () => 0);`;
 const escaped = (text) => text.replace(/&/g, '&amp;').replace(/"/g, '&quot;');
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
@@ -31,7 +32,12 @@ async function ask({ page: address, host, headers, reporting, metas, nonce, inte
         },
         body: html,
       });
-    if (url.endsWith('.js')) return route.fulfill({ contentType: 'text/javascript', headers: cors, body: url.endsWith('gnomic.js') ? SCRIPT(host) : 'export default 1' });
+    if (url.endsWith('.js'))
+      return route.fulfill({
+        contentType: 'text/javascript',
+        headers: cors,
+        body: url.endsWith('gnomic.js') ? SCRIPT(host) : 'export default 1',
+      });
     if (url.endsWith('.gif')) return route.fulfill({ contentType: 'image/gif', headers: cors, body: PIXEL });
     if (url.endsWith('/w/dome4visit')) framed = true;
     return route.fulfill({ contentType: 'text/html', headers: cors, body: '<!doctype html>x' });
@@ -43,7 +49,10 @@ async function ask({ page: address, host, headers, reporting, metas, nonce, inte
     return {
       script: window.ran === true,
       import: window.imported === true,
-      connect: await fetch(`${host}/w/dome4visit.html`).then(() => true, () => false),
+      connect: await fetch(`${host}/w/dome4visit.html`).then(
+        () => true,
+        () => false,
+      ),
       img: document.getElementById('picture').naturalWidth > 0,
       style: colour('sheet') === 'rgb(1, 2, 3)',
       'style-attribute': colour('own') === 'rgb(4, 5, 6)',

@@ -296,4 +296,43 @@ final class KilledTest extends TestCase
         self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'failed' AND reason LIKE 'It was broken off%'"));
         self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'changed' AND added = 4000"));
     }
+
+    /** Two hundred times, at whatever it is just doing, while more is being written: every view is counted, and none twice. */
+    public function test_counting(): void
+    {
+        $this->sql("INSERT INTO widgets (id, site_id, key, name, brief) VALUES (1, 1, 'count1test', 'Words', '{\"version\":3}')");
+        $folder = "$this->data/run/beacons";
+        mkdir($folder, 0755, true);
+        $written = $killed = 0;
+        $line = fn (int $number): string => '1795767087.1 h=quillmoor.example&p=/page-'.($number % 50).'&d=count1test.9.1.1.1.0.0.1.~0000000'
+            .($number % 9).".1.0.0\n";
+        for ($time = 0; $time < 200; $time++) {
+            // Files of hours that are over are taken away by who reads them.
+            $name = $time % 4 === 0 ? sprintf('2020-01-%02dT%02d', 1 + intdiv($time, 24) % 28, $time % 24) : '2099-01-01T00';
+            $lines = '';
+            for ($number = 0; $number < 400; $number++) {
+                $lines .= $line($written++);
+            }
+            file_put_contents("$folder/$name.log", $lines, FILE_APPEND);
+            $process = $this->php('artisan', 'gnomic:count');
+            $process->start();
+            // From its first moment to its last.
+            usleep(1_500 * $time % 260_000 + random_int(0, 2_000));
+            if ($process->isRunning()) {
+                $process->signal(9);
+                $killed++;
+            }
+            while ($process->isRunning()) {
+                usleep(1_000);
+            }
+        }
+        $this->php('artisan', 'gnomic:count')->mustRun();
+        self::assertGreaterThan(100, $killed);
+        self::assertSame(80_000, $written);
+        foreach (['shown', 'views', 'openings', 'engaged'] as $kind) {
+            self::assertSame($written, (int) $this->sql("SELECT SUM($kind) FROM counted"), $kind);
+        }
+        self::assertSame($written, (int) $this->sql('SELECT SUM(openings) FROM counted_entries'));
+        self::assertSame([], glob("$folder/2020-*") ?: []);
+    }
 }

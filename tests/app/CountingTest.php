@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\app;
+
+use App\Counting\CountBeacons;
+use App\Counting\Sums;
+use App\Models\Widget;
+use Gnomic\Brief\Brief;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** What visitors did is added up exactly: whoever sends it, and whoever is killed meanwhile. */
+final class CountingTest extends TestCase
+{
+    private string $folder = '';
+
+    private Widget $widget;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = getenv('GNOMIC_DATA').'/counting-beacons';
+        exec('rm -rf '.escapeshellarg($this->folder));
+        mkdir($this->folder, 0755, true);
+        config(['gnomic.beacons' => $this->folder]);
+        $site = $this->site();
+        $site->update(['website' => 'https://quillmoor.example/', 'timezone' => 'Pacific/Auckland']);
+        $this->widget = $site->widgets()->create(['key' => 'count1test', 'name' => 'Words', 'brief' => Brief::usual()->toArray()]);
+    }
+
+    private function write(string $lines, string $hour = '2026-11-27T08'): void
+    {
+        file_put_contents("$this->folder/$hour.log", $lines, FILE_APPEND);
+    }
+
+    private static function beacon(string $told, string $path = '/visit', string $host = 'quillmoor.example', int $at = 1_795_767_087): string
+    {
+        return "$at.123 h=".urlencode($host).'&p='.urlencode($path)."&d=$told\n";
+    }
+
+    private function sum(string $kind): int
+    {
+        return (int) DB::table('counted')->sum($kind);
+    }
+
+    public function test_what_is_told_is_added_up(): void
+    {
+        $this->write(self::beacon('count1test.1152.1.1.2.3.4.1.~00ff00ff.2.3.4').self::beacon('count1test.390.1.0.0.0.0.0.').self::beacon('count1test.0.1.0.0.0.0.0.hidden', '/about'));
+        self::assertSame(3, app(CountBeacons::class)->run());
+        self::assertSame(0, app(CountBeacons::class)->run(), 'once');
+        self::assertSame([3, 1, 2, 3, 4, 1], array_map($this->sum(...), ['shown', 'views', 'openings', 'reads', 'clicks', 'engaged']));
+        // Nine in the morning of the 27th by the world's clock is the evening of the same day in Auckland.
+        self::assertSame(['2026-11-27'], DB::table('counted')->distinct()->pluck('day')->all());
+        self::assertSame(['desktop', 'phone'], DB::table('counted')->where('page', '/visit')->orderBy('width')->pluck('width')->all());
+        self::assertSame(['00ff00ff', 2, 3, 4], array_values((array) DB::table('counted_entries')->first(['entry', 'openings', 'reads', 'clicks'])));
+        $seen = DB::table('sightings')->where('page', '/visit')->first();
+        self::assertSame([390, 1152], [(int) $seen?->narrowest, (int) $seen?->widest]);
+        self::assertSame('{"hidden":1}', DB::table('sightings')->where('page', '/about')->value('errors'));
+    }
+
+    public function test_days_begin_at_midnight_at_the_site(): void
+    {
+        // Midnight of the 28th in Auckland, in summer, is 11:00 of the 27th by the world's clock.
+        $midnight = strtotime('2026-11-27T11:00:00Z') ?: 0;
+        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.', at: $midnight - 1).self::beacon('count1test.9.1.1.0.0.0.0.', at: $midnight));
+        app(CountBeacons::class)->run();
+        self::assertSame(['2026-11-27' => 1, '2026-11-28' => 1], DB::table('counted')->orderBy('day')->pluck('views', 'day')->map(fn (mixed $views): int => (int) $views)->all());
+    }
+
+    public function test_half_a_line_waits_for_its_end(): void
+    {
+        $line = self::beacon('count1test.9.1.1.0.0.0.0.');
+        $this->write($line.substr($line, 0, 40));
+        self::assertSame(1, app(CountBeacons::class)->run());
+        $this->write(substr($line, 40));
+        self::assertSame(1, app(CountBeacons::class)->run());
+        self::assertSame(2, $this->sum('views'));
+    }
+
+    public function test_files_that_are_over_go_and_nothing_is_counted_again(): void
+    {
+        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'), '2020-01-01T00');
+        app(CountBeacons::class)->run();
+        self::assertFileDoesNotExist("$this->folder/2020-01-01T00.log");
+        // Somebody was killed between taking the file away and forgetting it; a new one of the name is a new one.
+        DB::table('counted_files')->upsert([['name' => '2020-01-01T00.log', 'inode' => 1, 'offset' => 999]], ['name']);
+        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'), '2020-01-01T00');
+        app(CountBeacons::class)->run();
+        self::assertSame(2, $this->sum('views'));
+    }
+
+    public function test_nonsense_and_forgeries_are_bounded(): void
+    {
+        $lines = "garbage\n\0\0\n".str_repeat('x', 1_000_000)."\n".self::beacon('nobody0key.9.1.1.0.0.0.0.');
+        for ($number = 0; $number < 3_000; $number++) {
+            $lines .= self::beacon('key'.$number.'x.9.1.1.0.0.0.0.').self::beacon('count1test.9.1.1.0.0.0.0.~'.sprintf('%08x', $number).'.1.0.0', "/made-up/$number");
+        }
+        $this->write($lines);
+        app(CountBeacons::class)->run();
+        self::assertSame(3_000, $this->sum('views'), 'keys of nobody are nobody’s');
+        self::assertLessThanOrEqual(501, DB::table('counted')->distinct()->count('page'));
+        self::assertGreaterThan(2_000, (int) DB::table('counted')->where('page', Sums::OTHER_PAGES)->sum('views'));
+        self::assertLessThanOrEqual(500, DB::table('counted_entries')->count());
+        self::assertLessThanOrEqual(500, DB::table('sightings')->count());
+    }
+
+    public function test_a_million_keys_are_harmless(): void
+    {
+        $file = fopen("$this->folder/2026-11-27T09.log", 'w') ?: self::fail('no file');
+        for ($number = 0; $number < 1_000_000; $number += 40) {
+            $told = '';
+            for ($one = 0; $one < 40; $one++) {
+                $told .= '&d=k'.($number + $one).'z.1.1.1.0.0.0.0.';
+            }
+            fwrite($file, "1795767087.1 h=a.example&p=/$told\n");
+        }
+        fclose($file);
+        $before = memory_get_usage();
+        self::assertSame(25_000, app(CountBeacons::class)->run());
+        self::assertSame(0, DB::table('counted')->count());
+        self::assertLessThan(200_000_000, memory_get_peak_usage() - $before);
+    }
+
+    public function test_nothing_is_counted_where_the_owner_says_so(): void
+    {
+        $this->widget->site->update(['counts' => false]);
+        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'));
+        app(CountBeacons::class)->run();
+        self::assertSame(0, $this->sum('views'));
+    }
+}
