@@ -17,6 +17,7 @@ export default defineConfig({
       testMatch: [
         'chance.spec.ts',
         'layouts.spec.ts',
+        'placing.spec.ts',
         'pressed.spec.ts',
         'dressing.spec.ts',
         'sift.spec.ts',

@@ -10,6 +10,7 @@ use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Tables\TableIsWrong;
+use Gnomic\Place\Pattern\PatternIsWrong;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 
@@ -26,7 +27,7 @@ trait TellsProblems
             $work();
 
             return self::SUCCESS;
-        } catch (InvalidArgumentException|BriefIsWrong|PayloadIsUnreadable|TableIsWrong|FetchFailed $wrong) {
+        } catch (InvalidArgumentException|BriefIsWrong|PayloadIsUnreadable|TableIsWrong|PatternIsWrong|FetchFailed $wrong) {
             $this->aside($wrong->getMessage());
 
             return self::FAILURE;

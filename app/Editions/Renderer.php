@@ -93,9 +93,9 @@ final class Renderer
             is_string($value) ? $value : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE),
             ENT_QUOTES,
         );
-        $attributes = ($manifest === null ? '' : " data-variants=\"{$written($manifest)}\"")
-            .($made->placement === null ? ''
-                : " data-place=\"{$this->behaviours->file('place')}\" data-placing=\"{$written($made->placement)}\"");
+        $attributes = " data-place=\"{$this->behaviours->file('place')}\""
+            .($manifest === null ? '' : " data-variants=\"{$written($manifest)}\"")
+            .($made->placement === null ? '' : " data-placing=\"{$written($made->placement)}\"");
 
         return $manifest === null && Placements::isUsual($made->placement)
             ? (string) preg_replace('/^<template /', "<template$attributes ", $usual, 1)

@@ -36,7 +36,5 @@ const byTheBrowser = (address: string): Promise<Document> =>
 /** The one template that an edition is; null for anything else. */
 export function editionIn(content: Document): HTMLTemplateElement | null {
   const [first] = [...content.head.children, ...content.body.children];
-  return first instanceof HTMLTemplateElement && first.matches('[shadowrootmode], [data-variants], [data-place]')
-    ? first
-    : null;
+  return first instanceof HTMLTemplateElement && first.matches('[shadowrootmode], [data-place]') ? first : null;
 }

@@ -3,11 +3,10 @@ import { broken, Failure, noWidget, policyOf, refused, unreached } from './failu
 import { hostsOf } from './hosts';
 import { editionIn, parsed } from './parsed';
 import { adoptStyles } from './sheets';
-import { fitting, languageAround } from './variants';
 import { whole } from './whole';
 
-/** Which keys a tag shows on this page, the likeliest first; empty: the usual edition. */
-type Decide = (element: Element, placing: string, key: string) => string[];
+/** What to ask for on this page, the likeliest first: files of editions, or keys of other widgets. */
+type Decide = (element: Element, told: DOMStringMap, key: string) => string[];
 
 /**
  * `<gnomic-widget key="…">`: shows the edition that is out. Sets no cookie, keeps nothing, asks nobody but its host.
@@ -92,27 +91,20 @@ export class GnomicWidget extends HTMLElement {
   /** Null: nothing is to show on this page. */
   async #at(host: string, key: string, signal: AbortSignal): Promise<HTMLTemplateElement | null> {
     const first = await this.#patiently(host, `${key}/open.html`, signal);
-    const { place, placing } = first.dataset;
-    // What shows on which pages, where that is not the same on all, is decided by a part of its own.
-    if (place) {
-      const decide = await load<Decide>(`${host}/b/${place}`).catch(() => () => ['']);
-      for (const found of [...decide(this, placing ?? '', key), null]) {
-        if (found === null) return null;
-        if (!found) break;
-        try {
-          return await this.#at(host, found, signal);
-        } catch (error) {
-          if (!(error instanceof Failure && error.reason === 'address')) throw error;
-        }
+    const { place } = first.dataset;
+    if (!place) return first;
+    // What shows on which page and to whom, where that is not the same for all, is decided by a part of its own.
+    const decide = await load<Decide>(`${host}/b/${place}`).catch(() => () => [`${key}.html`]);
+    let failed: unknown;
+    for (const found of decide(this, first.dataset, key))
+      try {
+        return await (found.endsWith('l') ? this.#patiently(host, found, signal) : this.#at(host, found, signal));
+      } catch (error) {
+        failed = error;
       }
-    }
-    // An edition of several says which there are before one of them is fetched.
-    const manifest = first.getAttribute('data-variants');
-    const usual = (): Promise<HTMLTemplateElement> => this.#patiently(host, `${key}.html`, signal);
-    if (!manifest) return first.matches('[shadowrootmode]') ? first : usual();
-    const variant = fitting(manifest, languageAround(this), location.pathname);
-    // One that cannot be had leaves the usual one, which is never wrong.
-    return variant ? this.#edition(host, `${key}/at.${variant}.html`, signal).catch(usual) : usual();
+    // What nobody has made for this page is no failure.
+    if (failed && !(failed instanceof Failure && failed.reason === 'address')) throw failed;
+    return null;
   }
 
   /** What passes by itself is tried once more, not by all pages at the same moment. */

@@ -2,15 +2,6 @@ import { test, type Page } from '@playwright/test';
 import { openTopic, signIn } from '../browser/people';
 import { SITE } from '../browser/setting';
 
-const GUEST_BOOK = [
-  'Guest;Written at;Date;Stars;What they wrote;Our reply',
-  'Wilma Stroud;Guest book;03/04/2026;5;We saw the rings, and the rings saw us.;Thank you for the biscuits.',
-  'Eben Cross;Guest book;05/04/2026;4 of 5;Cold feet, warm welcome, clear sky.;',
-  'Maud Ellery;Tarnbridge Gazette;06/04/2026;9.2/10;The talk was short, the silence at the eyepiece long.;',
-  'Nobody;Guest book;12/05/2026;splendid;A rating in words.;',
-  'Teo Brandt;Guest book;09/06/2026;★★★★☆;Go on a weeknight, and take a hat.;',
-].join('\n');
-
 // One current picture of each main view, from demo data.
 
 const take = async (page: Page, name: string): Promise<void> => {
@@ -19,7 +10,7 @@ const take = async (page: Page, name: string): Promise<void> => {
 };
 
 test('take', async ({ page }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   await signIn(page);
   await take(page, 'today');
   await page.goto('/entries');
@@ -32,18 +23,6 @@ test('take', async ({ page }) => {
   await page.keyboard.press('Enter');
   await page.getByRole('radio', { name: /Observatory Tea Rooms/ }).check();
   await take(page, 'add-source');
-  await page.goto('/sources/add/website');
-  await page.getByLabel('Address of your own website').fill(SITE);
-  await page.getByRole('button', { name: 'Read' }).click();
-  await page.getByText('Nothing is connected yet: choose below.').waitFor();
-  await take(page, 'website');
-  await page.goto('/sources/add/table');
-  await page
-    .getByLabel('CSV, TSV, XLSX')
-    .setInputFiles({ name: 'guest-book.csv', mimeType: 'text/csv', buffer: Buffer.from(GUEST_BOOK) });
-  await page.getByRole('button', { name: 'Look at it' }).click();
-  await page.getByText('Say which it is').waitFor();
-  await take(page, 'import');
   for (const [channel, account] of [
     ['ticketwick', 'The Dome, Quillmoor'],
     ['shutterfen', 'Quillmoor Observatory on Shutterfen'],
@@ -83,7 +62,6 @@ test('take', async ({ page }) => {
   await page.getByRole('radio', { name: 'Mosaic' }).click();
   await page.getByRole('button', { name: 'Pictures', exact: true }).click();
   await take(page, 'layouts');
-  await sheet(page, 'paper');
   await looks(page);
   await page.goto('/widgets/about5sky0');
   await page.locator('[data-phrase=dress]').click();
@@ -95,14 +73,10 @@ test('take', async ({ page }) => {
   await take(page, 'dress-page');
   await page.getByRole('button', { name: /^Can it be read/ }).click();
   await take(page, 'dress-guard');
-  await page.goto(`${SITE}/about`);
-  await page.locator('gnomic-widget[key=hill6wall0] a.open').first().focus();
-  await page.keyboard.press('Enter');
-  await page.getByRole('dialog').waitFor();
-  await take(page, 'enlarged');
   await page.goto(`${SITE}/visit`);
   await page.evaluate(() => scrollTo(0, 330));
   await take(page, 'observatory');
+  await placing(page);
 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/widgets/dome4visit');
@@ -110,43 +84,52 @@ test('take', async ({ page }) => {
   await take(page, 'bench-phone');
 });
 
-/** Every layout of the same entries, side by side. */
-async function sheet(page: Page, look: string): Promise<void> {
-  await page.goto('/widgets/dome4visit');
-  const layouts = await page.evaluate(async (look) => {
-    const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
-    const pictured = ['Photo rows', 'Mosaic', 'Strip'];
-    const drawn = async (gather: unknown, sift: unknown): Promise<{ label: string; fragment: string }[]> => {
-      const shape = { card: ['rating', 'words', 'name', 'date'], heading: 'What visitors say' };
-      const answer = await fetch('/api/layouts', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
-        body: JSON.stringify({ brief: { version: 3, gather, sift, shape, dress: { name: look } } }),
-      });
-      return ((await answer.json()) as { layouts: { label: string; fragment: string }[] }).layouts;
-    };
-    const words = await drawn({ sources: ['the-dome'] }, { withWords: true, limit: 12 });
-    const pictures = await drawn({ sources: ['rookcall'] }, { withPictures: true, limit: 12 });
-    return words.map((one, index) => (pictured.includes(one.label) ? pictures[index]! : one));
-  }, look);
-  const ground = '#fff';
-  const cells = layouts.map(
-    ({ label, fragment }) =>
-      `<figure><figcaption>${label}</figcaption><div class="cell"><div class="page"><div>${fragment}</div></div></div></figure>`,
-  );
-  await page.route('**/sheet', (route) =>
-    route.fulfill({
-      contentType: 'text/html; charset=utf-8',
-      body: `<!doctype html><title>x</title><style>body{margin:16px;display:grid;grid-template-columns:repeat(3,minmax(0,1fr));gap:14px;font:13px sans-serif;background:#f3f5f1}figure{margin:0}.cell{height:230px;overflow:hidden;background:${ground};outline:1px solid #d6dbd3}.page{width:900px;height:520px;overflow:hidden;transform:scale(.45);transform-origin:0 0;font-family:Georgia,serif}</style>${cells.join('')}`,
-    }),
-  );
-  await page.goto('/sheet');
-  await page.waitForTimeout(900);
-  await page.screenshot({
-    path: 'docs/screenshots/layouts-light.png',
-    fullPage: true,
-  });
-  await page.unroute('**/sheet');
+/** Widgets on pages: a place that is pointed at, three faults, and who sees it. */
+async function placing(page: Page): Promise<void> {
+  for (let time = 0; time < 6; time++) {
+    await page.setViewportSize(time % 3 === 2 ? { width: 390, height: 844 } : { width: 1280, height: 800 });
+    await page.goto(`${SITE}/`);
+    const widget = page.locator('gnomic-widget[key=home3band0]');
+    await widget.scrollIntoViewIfNeeded();
+    await page.waitForTimeout(1500);
+    if (time < 4)
+      await widget
+        .locator('details.more summary')
+        .nth(time)
+        .evaluate((more: HTMLElement) => more.click());
+    await page.waitForTimeout(150);
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/pages');
+  await page.getByRole('link').filter({ hasText: '/about' }).click();
+  await page.getByRole('button', { name: 'Put a widget here' }).click();
+  await page.getByLabel('Under a part of the page').check();
+  await page.getByText('Click the part of the page').waitFor();
+  await page.locator('iframe[title="The page, to point at"]').scrollIntoViewIfNeeded();
+  await page.waitForTimeout(1000);
+  await page
+    .frameLocator('iframe[title="The page, to point at"]')
+    .getByRole('heading', { name: 'The mirror-making' })
+    .click();
+  await page.getByText('It stands under').scrollIntoViewIfNeeded();
+  await take(page, 'pointing');
+  for (const [path, fault] of [
+    ['/visit', 'policy-header'],
+    ['/planetarium', 'held'],
+    ['/', 'script-gone'],
+  ] as const) {
+    await page.request.post(`${SITE}/workshop`, { form: { page: path, fault }, maxRedirects: 0 });
+  }
+  await page.goto('/pages');
+  await page.getByRole('button', { name: 'Check all now' }).click();
+  await page.getByText('refused by the page’s policy').first().waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(9000);
+  await take(page, 'pages');
+  await page.getByRole('link').filter({ hasText: '/visit' }).first().click();
+  await take(page, 'check');
+  await page.waitForTimeout(45_000); // counts are added up every minute
+  await page.goto('/widgets/home3band0/counts');
+  await take(page, 'counts');
 }
 
 /** One widget in every look that there is. */

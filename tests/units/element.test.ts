@@ -4,9 +4,18 @@ import { comeFrom, hostsOf, settle } from '../../resources/embed/hosts';
 import { GnomicWidget } from '../../resources/embed/widget';
 import { asked, interfaceAnswers } from './interface';
 
+// What decides is a file of its own, which no server has here.
+vi.mock('../../resources/embed/enliven', async (original) => ({
+  ...(await original<object>()),
+  load: async (address: string) =>
+    address.endsWith('/b/place.js')
+      ? (await import('../../resources/embed/behaviours/place')).default
+      : Promise.reject(new TypeError()),
+}));
+
 const edition = (words: string): string => `<template shadowrootmode="open"><p>${words}</p></template>`;
 const choice = (...languages: string[]): string =>
-  `<template data-variants='${JSON.stringify({ languages, visits: 1, pages: [] })}'></template>`;
+  `<template data-place='place.js' data-variants='${JSON.stringify({ languages, visits: 1, pages: [] })}'></template>`;
 
 beforeAll(() => {
   comeFrom('http://gnomic.test');

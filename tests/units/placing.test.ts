@@ -102,41 +102,45 @@ describe('what a page is about', () => {
   });
 });
 
-describe('what a tag shows', () => {
-  const decide = (placing: object): string[] => {
+describe('what a tag asks for', () => {
+  const decide = (placing: object, variants?: object): string[] => {
     document.body.innerHTML = '<div id="tag"></div>';
-    return place(
-      document.getElementById('tag')!,
-      JSON.stringify({ home: ['https://quillmoor.example/', 'Quillmoor'], ...placing }),
-      'base',
-    );
+    const home = ['https://quillmoor.example/', 'Quillmoor'];
+    const told = {
+      placing: JSON.stringify({ home, ...placing }),
+      ...(variants && { variants: JSON.stringify(variants) }),
+    };
+    return place(document.getElementById('tag')!, told, 'base');
   };
 
   test('nothing but a link where it is not allowed', () => {
     expect(decide({ at: ['quillmoor.example', '*.quillmoor.example'] })).toEqual([]);
     expect(document.body.innerHTML).toContain('<a href="https://quillmoor.example/">Quillmoor</a>');
     for (const at of [['gnomic.test'], ['gnomic.test:*'], ['*.test'], ['*.x', 'gnomic.test']])
-      expect(decide({ at })).toEqual(['']);
+      expect(decide({ at })).toEqual(['base.html']);
   });
 
   test('by rule, by subject, and by chance', () => {
     history.replaceState(null, '', '/shop/lamp');
-    expect(
-      decide({
-        rules: [
-          ['/visit', [], 'a', 0, 0],
-          [['/shop/', ''], [], 'b', 0, 0],
-        ],
-      }),
-    ).toEqual(['b']);
-    expect(decide({ rules: [[['/shop/', ''], ['/shop/lamp'], 'b', 0, 0]] })).toEqual(['']);
-    expect(decide({ rules: [[['/shop/', ''], [], 'b', 0, 1]] })).toEqual(['']);
+    const rules = [
+      ['/visit', [], 'a', 0, 0],
+      [['/shop/', ''], [], 'b', 0, 0],
+    ];
+    expect(decide({ rules })).toEqual(['b', 'base.html']);
+    expect(decide({ rules: [[['/shop/', ''], ['/shop/lamp'], 'b', 0, 0]] })).toEqual(['base.html']);
+    expect(decide({ rules: [[['/shop/', ''], [], 'b', 0, 1]] })).toEqual(['base.html']);
     const known = digest('lamp').slice(0, 5);
-    expect(decide({ rules: [[['', ''], [], { by: 'path', usual: false, known }, 0, 0]] })).toEqual([
-      `base/for/${digest('lamp')}`,
-    ]);
-    expect(decide({ rules: [[['', ''], [], { by: 'path', usual: true, known: '00000' }, 0, 0]] })).toEqual(['']);
+    const about = (usual: boolean, known: string) => ({ rules: [[['', ''], [], { by: 'path', usual, known }, 0, 0]] });
+    expect(decide(about(false, known))).toEqual([`base/for/${digest('lamp')}`]);
+    expect(decide(about(true, '00000'))).toEqual(['base.html']);
+    expect(decide(about(false, '00000'))).toEqual([]);
     vi.spyOn(Math, 'random').mockReturnValue(0.7);
-    expect(decide({ versions: ['a', 'b'] })).toEqual(['b']);
+    expect(decide({ versions: ['a', 'b'] })).toEqual(['b', 'base.html']);
+  });
+
+  test('in the language of the page', () => {
+    document.documentElement.lang = 'de-AT';
+    expect(decide({}, { languages: ['de'], visits: 1, pages: [] })).toEqual(['base/at.de.html', 'base.html']);
+    document.documentElement.lang = '';
   });
 });

@@ -1,10 +1,11 @@
 import { fits, type Pattern } from '../patterns';
 import { candidates } from '../subject';
+import { fitting, languageAround } from '../variants';
 
 /** A spot where the tag stands: its pattern, the pages left out, what shows there, and from when to when in seconds. */
 type Rule = [pattern: Pattern, except: Pattern[], target: Target, from: number, to: number];
 
-/** The key of another form of the widget, or by what the page says what it is about. */
+/** The key of another form of the widget, empty for the usual; or by what the page says what it is about. */
 type Target = string | { by: 'schema' | 'path' | 'data'; usual: boolean; known?: string };
 
 interface Placing {
@@ -18,11 +19,16 @@ interface Placing {
 }
 
 /**
- * What a tag shows on this page: keys to ask for, the likeliest first; empty for the usual edition. None: nothing. Where the site does not
- * allow the page, it leaves a plain link to the site's own.
+ * What a tag asks for on this page, the likeliest first: files of editions (ending with .html), or keys of other widgets. None: nothing.
+ * Where the site does not allow the page, it leaves a plain link to the site's own.
  */
-export default function place(element: Element, manifest: string, key: string): string[] {
-  const { home, at, rules = [], versions } = JSON.parse(manifest) as Placing;
+export default function place(element: Element, { placing, variants }: DOMStringMap, key: string): string[] {
+  const usual = `${key}.html`;
+  const variant = variants ? fitting(variants, languageAround(element), location.pathname) : '';
+  // One that cannot be had leaves the usual one, which is never wrong.
+  const own = variant ? [`${key}/at.${variant}.html`, usual] : [usual];
+  if (!placing) return own;
+  const { home, at, rules = [], versions } = JSON.parse(placing) as Placing;
   if (at && !at.some((pattern) => isAt(pattern))) {
     const link = document.createElement('a');
     [link.href, link.textContent] = home;
@@ -30,24 +36,20 @@ export default function place(element: Element, manifest: string, key: string): 
     return [];
   }
   const now = Date.now() / 1000;
+  const { pathname } = location;
   const rule = rules.find(
     ([pattern, except, , from, to]) =>
-      from <= now &&
-      (!to || now < to) &&
-      fits(pattern, location.pathname) &&
-      !except.some((one) => fits(one, location.pathname)),
+      from <= now && (!to || now < to) && fits(pattern, pathname) && !except.some((one) => fits(one, pathname)),
   );
   const target = rule?.[2];
-  if (typeof target === 'string') return [target];
-  if (target)
-    return [
-      ...candidates(target.by, element)
-        .filter((one) => target.known?.split('.').includes(one.slice(0, 5)) ?? true)
-        .map((digest) => `${key}/for/${digest}`),
-      ...(target.usual ? [''] : []),
-    ];
+  if (typeof target === 'object') {
+    const known = target.known?.split('.');
+    const about = candidates(target.by, element).filter((one) => known?.includes(one.slice(0, 5)) ?? true);
+    return [...about.map((digest) => `${key}/for/${digest}`), ...(target.usual ? own : [])];
+  }
   // Chance draws the visit; nothing of it is kept.
-  return [versions ? versions[Math.random() < 0.5 ? 0 : 1]! : ''];
+  const version = target || versions?.[Math.random() < 0.5 ? 0 : 1];
+  return version ? [version, ...own] : own;
 }
 
 function isAt(pattern: string): boolean {

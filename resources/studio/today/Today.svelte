@@ -28,6 +28,18 @@
   const count = (number: number, one: string, many = `${one}s`): string =>
     `${number.toLocaleString('en-GB')} ${number === 1 ? one : many}`;
 
+  /** What is wrong with a page is told once, whatever it is wrong for. */
+  const missing = $derived.by(() => {
+    const told = new Map<string, { first: Today['missing'][number]; names: string[] }>();
+    for (const one of today?.missing ?? []) {
+      const key = `${one.page.id} ${one.told?.verdict}`;
+      const same = told.get(key);
+      if (same) same.names.push(one.widget.name);
+      else told.set(key, { first: one, names: [one.widget.name] });
+    }
+    return [...told.values()];
+  });
+
   const consequence = (round: Round): string =>
     round.editions === 0 ? 'no widget changed' : `${count(round.editions, 'widget')} updated`;
 </script>
@@ -50,14 +62,14 @@
   {#if today.missing.length > 0}
     <h2>Not where it should be</h2>
     <ul class="missing">
-      {#each today.missing as one (`${one.widget.key} ${one.page.id}`)}
+      {#each missing as { first, names } (`${first.page.id} ${first.told?.says}`)}
         <li>
-          <span class="when quiet">since {since(one.since, clock.now)}</span>
+          <span class="when quiet">since {since(first.since, clock.now)}</span>
           <span
-            ><a class="name" href="/pages/{one.page.id}">{one.widget.name} on {one.page.path}</a>
-            {#if one.told}<Verdict told={one.told} />
-              {one.told.says}
-              {#if one.told.next}<span class="next">{one.told.next}</span>{/if}{/if}</span
+            ><a class="name" href="/pages/{first.page.id}">{names.join(', ')} on {first.page.path}</a>
+            {#if first.told}<Verdict told={first.told} />
+              {first.told.says}
+              {#if first.told.next}<span class="next">{first.told.next}</span>{/if}{/if}</span
           >
         </li>
       {/each}

@@ -83,7 +83,8 @@
   <p class="attention">▲ The page cannot be shown here{broken ? `: ${broken}` : '.'} Write a CSS selector instead.</p>
 {:else}
   <p class="small" role="status">
-    {#if found === null || !selector}Click the part of the page that the widget is to stand {side === 'inside'
+    {#if !ready}One moment.
+    {:else if found === null || !selector}Click the part of the page that the widget is to stand {side === 'inside'
         ? 'at the end of'
         : side === 'before'
           ? 'above'
