@@ -25,7 +25,12 @@ final class PatternCommand extends Command
                 $fits[(string) $path] = $pattern->matches((string) $path);
             }
             $this->put(json_encode(
-                ['pattern' => $pattern->pattern, 'expression' => $pattern->source(), 'compiled' => $pattern->compiled(), 'fits' => (object) $fits],
+                [
+                    'pattern' => $pattern->pattern,
+                    'expression' => $pattern->source(),
+                    'compiled' => $pattern->compiled(),
+                    'fits' => (object) $fits,
+                ],
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
             )."\n");
         });

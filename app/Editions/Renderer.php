@@ -102,7 +102,7 @@ final class Renderer
             : "<template$attributes></template>\n";
     }
 
-    /** @return array{length: string, phone: int, wide: int, pictured: bool} that it takes at every width, and in pixels on phones and desktops */
+    /** @return array{length: string, phone: int, wide: int, pictured: bool} at every width, and in pixels on phones and desktops */
     private static function room(Plan $plan): array
     {
         $height = new PlannedHeight($plan);

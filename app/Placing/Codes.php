@@ -13,7 +13,8 @@ final readonly class Codes
     /** CSS pixels of a frame where nothing is known of the widget yet. */
     private const USUAL_HEIGHT = 600;
 
-    public function __construct(private string $host)
+    /** @param  string  $folder  of codes of several lines */
+    public function __construct(private string $host, private string $folder)
     {
     }
 
@@ -63,22 +64,28 @@ final readonly class Codes
                 'php',
                 'Put in by your server, with PHP',
                 'There at once, and without scripts; the script adds what moves.',
-                $this->php($widget),
+                $this->filled('include.php.txt', $widget),
                 'The PHP code',
             ),
             $code(
                 'nginx',
                 'Put in by your server, with nginx',
                 'By server-side includes; nginx keeps it for a minute.',
-                $this->nginx($widget),
+                $this->filled('include.nginx.txt', $widget),
                 'The nginx settings',
             ),
-            $code('node', 'Put in by your server, with Node', 'In a template of your own.', $this->node($widget), 'The Node code'),
+            $code(
+                'node',
+                'Put in by your server, with Node',
+                'In a template of your own.',
+                $this->filled('include.node.txt', $widget),
+                'The Node code',
+            ),
             $code(
                 'curl',
                 'Put in by your server, with curl',
                 'For a script that builds pages; run it every hour.',
-                $this->curl($widget),
+                $this->filled('include.curl.txt', $widget),
                 'The curl line',
             ),
             $code('address', 'By its address', 'For editors that embed by address (oEmbed).', "$this->host/w/$widget->key", 'The address'),
@@ -124,8 +131,7 @@ final readonly class Codes
 
         return "<iframe id=\"gnomic-$widget->key\" src=\"$this->host/w/$widget->key\" title=\"$name\" loading=\"lazy\" "
             .'style="width:100%;height:'.$this->height($widget).'px;border:0"></iframe>'
-            ."<script>addEventListener('message',function(e){var f=document.getElementById('gnomic-$widget->key');"
-            ."if(e.origin==='$this->host'&&f&&e.source===f.contentWindow&&e.data.gnomicHeight>0)f.style.height=e.data.gnomicHeight+'px'})</script>";
+            .$this->filled('frame.txt', $widget);
     }
 
     public function plain(Widget $widget): string
@@ -148,51 +154,17 @@ final readonly class Codes
     /** For whoever looks after the site: exactly what they need, and nothing else. */
     public function mail(Site $site, Widget $widget): string
     {
-        return "Hello,\n\nplease put this where \"$widget->name\" should be on {$site->front()}:\n\n    {$this->tag($widget)}\n\n"
-            .'It goes into a block for custom HTML, or into a template. It has to be pasted once: what is changed later appears by itself. '
-            ."Nothing shows while you edit, and that is normal; it shows on the published page.\n\n"
-            ."If scripts are taken out when the page is saved, use this instead:\n\n    {$this->frame($widget)}\n\n"
-            ."If the site has a Content-Security-Policy, add $this->host to its script-src, connect-src and img-src "
-            ."(for the second code, to its frame-src).\n\nIt sets no cookie, keeps nothing with visitors, and loads nothing from anybody else.\n";
+        return strtr($this->filled('mail.txt', $widget), [
+            '{{name}}' => $widget->name,
+            '{{site}}' => $site->front(),
+            '{{tag}}' => $this->tag($widget),
+            '{{frame}}' => $this->frame($widget),
+        ])."\n";
     }
 
-    private function php(Widget $widget): string
+    /** Codes of several lines stand in files, as they are pasted. */
+    private function filled(string $name, Widget $widget): string
     {
-        return "<gnomic-widget key=\"$widget->key\"><?php\n"
-            ."\$kept = sys_get_temp_dir().'/gnomic-$widget->key.html';\n"
-            ."if (!is_file(\$kept) || filemtime(\$kept) < time() - 300) {\n"
-            ."    \$new = @file_get_contents('$this->host/w/$widget->key.html', false, stream_context_create(['http' => ['timeout' => 2]]));\n"
-            ."    is_string(\$new) && \$new !== '' ? file_put_contents(\$kept, \$new) : @touch(\$kept);\n"
-            ."}\n"
-            ."@readfile(\$kept);\n"
-            ."?></gnomic-widget><script async src=\"$this->host/gnomic.js\"></script>";
-    }
-
-    private function nginx(Widget $widget): string
-    {
-        return "# in the page:\n<gnomic-widget key=\"$widget->key\"><!--# include virtual=\"/gnomic/$widget->key.html\" --></gnomic-widget>\n"
-            ."<script async src=\"$this->host/gnomic.js\"></script>\n\n"
-            ."# in http {}:\nproxy_cache_path /var/cache/nginx/gnomic keys_zone=gnomic:1m;\n\n"
-            ."# in server {}:\nlocation /gnomic/ {\n    internal;\n    proxy_pass $this->host/w/;\n    proxy_set_header Accept-Encoding \"\";\n"
-            ."    proxy_cache gnomic;\n    proxy_cache_valid 200 1m;\n    proxy_cache_use_stale error timeout updating http_500 http_502 http_504;\n}\n"
-            .'# and where the page is served: ssi on;';
-    }
-
-    private function node(Widget $widget): string
-    {
-        return "let kept = '', at = 0;\n"
-            ."export async function widget() {\n"
-            ."  if (Date.now() - at > 300_000) {\n"
-            ."    at = Date.now();\n"
-            ."    const answer = await fetch('$this->host/w/$widget->key.html', { signal: AbortSignal.timeout(2000) }).catch(() => null);\n"
-            ."    if (answer?.ok) kept = await answer.text();\n"
-            ."  }\n"
-            ."  return `<gnomic-widget key=\"$widget->key\">\${kept}</gnomic-widget><script async src=\"$this->host/gnomic.js\"></script>`;\n"
-            .'}';
-    }
-
-    private function curl(Widget $widget): string
-    {
-        return "curl --fail --silent --max-time 5 --output $widget->key.new $this->host/w/$widget->key.html && mv $widget->key.new $widget->key.html";
+        return strtr(rtrim((string) file_get_contents("$this->folder/$name")), ['{{host}}' => $this->host, '{{key}}' => $widget->key]);
     }
 }

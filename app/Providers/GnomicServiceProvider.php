@@ -161,7 +161,10 @@ final class GnomicServiceProvider extends ServiceProvider
             $app->make(HostLocks::class),
         ));
         $this->app->bind(RatingPicture::class, fn (): RatingPicture => new RatingPicture(config('gnomic.font')));
-        $this->app->bind(Codes::class, fn (): Codes => new Codes(rtrim((string) config('app.url'), '/')));
+        $this->app->bind(Codes::class, fn (): Codes => new Codes(
+            rtrim((string) config('app.url'), '/'),
+            resource_path('codes'),
+        ));
         $this->app->bind(OwnerLinks::class, fn (): OwnerLinks => new OwnerLinks((string) config('app.key')));
         $host = fn (): string => rtrim((string) config('app.url'), '/');
         $this->app->bind(FindPages::class, fn (Application $app): FindPages => new FindPages(

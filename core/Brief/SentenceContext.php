@@ -17,8 +17,12 @@ final readonly class SentenceContext
      * @param  array<string, string>  $looks  names by key
      * @param  string  $places  where it stands, as Places::spoken(); empty: nowhere yet
      */
-    public function __construct(?SiteContext $site = null, public array $cadences = [], public array $looks = [], public string $places = '')
-    {
+    public function __construct(
+        ?SiteContext $site = null,
+        public array $cadences = [],
+        public array $looks = [],
+        public string $places = '',
+    ) {
         $this->site = $site ?? new SiteContext(new DateTimeImmutable('1970-01-01T00:00:00Z'));
     }
 }

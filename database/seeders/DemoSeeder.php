@@ -159,7 +159,10 @@ final class DemoSeeder extends Seeder
             ['dome4visit', ['pages' => ['/visit']]],
             ['harrow7talk', ['pages' => ['/planetarium']]],
             ['home3band0', ['pages' => ['/']]],
-            ['hill9strip', ['pages' => ['/', '/about', '/shop'], 'position' => 'inside', 'selector' => '.edge', 'named' => 'the edge above the foot']],
+            [
+                'hill9strip',
+                ['pages' => ['/', '/about', '/shop'], 'position' => 'inside', 'selector' => '.edge', 'named' => 'the edge above the foot'],
+            ],
             ['quill7mark', ['pages' => ['/', '/about', '/shop', '/venues/*'], 'position' => 'inside', 'selector' => 'body > footer',
                 'named' => 'the foot of the page']],
             ['shop2short', ['pages' => ['/venues/*'], 'position' => 'after', 'selector' => '.place', 'named' => 'the picture of the place',

@@ -196,6 +196,36 @@ final class ServedTest extends TestCase
         self::assertStringEndsWith('})("https://'.self::NAME.':'.self::$outer.'");', self::asked('/gnomic.js')['body']);
     }
 
+    public function test_what_visitors_do_is_written_down_and_nothing_of_who_they_are(): void
+    {
+        $plain = self::port();
+        self::start([PHP_BINARY, '-S', "127.0.0.1:$plain", dirname(__DIR__, 2).'/bin/lib/plain-server.php']);
+        for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $plain) === false; $try++) {
+            usleep(50_000);
+        }
+        $folder = self::$data.'/run/beacons';
+        foreach (['https://'.self::NAME.':'.self::$outer, "http://127.0.0.1:$plain"] as $host) {
+            array_map(unlink(...), glob("$folder/*.log") ?: []);
+            $send = function (string ...$more): string {
+                $curl = new Process(['curl', '-s', '-k', '-i', '--resolve', self::NAME.':'.self::$outer.':127.0.0.1', '-X', 'POST', ...$more]);
+
+                return strtolower($curl->mustRun()->getOutput());
+            };
+            $beacon = "$host/t?h=a.example&p=/x&d=served1234.9.1.1.0.0.0.0.";
+            $told = $send('-A', 'Mozilla/5.0', $beacon);
+            self::assertStringContainsString(' 204', (string) strtok($told, "\r"));
+            self::assertStringNotContainsString('set-cookie', $told);
+            foreach ([['-H', 'DNT: 1'], ['-H', 'Sec-GPC: 1'], ['-A', 'ExampleBot/2.0'], ['-A', 'a web crawler']] as $who) {
+                $send(...[...$who, $beacon]);
+            }
+            $send('-A', 'Mozilla/5.0', '--data', str_repeat('x', 5_000), "$host/t?".str_repeat('y', 200));
+            $written = implode('', array_map(fn (string $file): string => (string) file_get_contents($file), glob("$folder/*.log") ?: []));
+            self::assertMatchesRegularExpression('~^\d{10}\.\d{3} h=a\.example&p=/x&d=served1234\.9\.1\.1\.0\.0\.0\.0\.\n~', $written);
+            self::assertSame(1, substr_count($written, 'served1234'), $host);
+            self::assertDoesNotMatchRegularExpression('/127\.0\.0\.1|Mozilla|Bot/', $written, 'no address and no agent');
+        }
+    }
+
     public function test_only_what_is_meant_to_be_public_is_served(): void
     {
         $root = dirname(__DIR__, 2);

@@ -5,6 +5,7 @@ import { resolve } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import { atFourthOrigin, signIn } from '../browser/people';
 import { GNOMIC, SITE } from '../browser/setting';
+import { beacons, spots } from './place';
 
 // Measures, and asserts nothing of time: figures of one run on one machine, with a baseline beside each.
 
@@ -206,6 +207,22 @@ test('measure', async ({ page }) => {
   const [file, answered] = [requestsPerSecond('/w/dome4visit.html'), requestsPerSecond('/')];
   say(`  a published widget  ${file.toFixed(0)}`);
   say(`  a page by PHP       ${answered.toFixed(0)}   (the file is ${(file / answered).toFixed(0)} times as fast)`);
+});
+
+test('place', async ({ page, request }) => {
+  await spots(page, request, say);
+  say('Counting');
+  await signIn(page);
+  const views = async (): Promise<number> =>
+    ((await (await page.request.get('/api/widgets/dome4visit/counts')).json()) as { total: { views: number } }).total
+      .views;
+  php('artisan', 'gnomic:count');
+  const before = await views();
+  const sent = await beacons(20_000, 2_000, say);
+  const from = performance.now();
+  php('artisan', 'gnomic:count');
+  say(`  added up in ${(performance.now() - from).toFixed(0)} ms, the command's start included`);
+  say(`  counted ${(await views()) - before} of ${sent} (wanted: all)`);
 });
 
 test('gather', () => {

@@ -32,7 +32,11 @@ final class EditionController
         return new JsonResponse([
             'number' => $edition->number,
             // What the owner looks at is not counted.
-            'fragment' => $kept !== null ? (string) preg_replace('/ data-key="[a-z0-9]+"/', '', $kept) : $proof->fragment($site, $edition->toBrief(), $key),
+            'fragment' => $kept !== null ? (string) preg_replace(
+                '/ data-key="[a-z0-9]+"/',
+                '',
+                $kept,
+            ) : $proof->fragment($site, $edition->toBrief(), $key),
             'isKept' => $kept !== null,
             'brief' => $edition->toBrief()->toArray(),
         ]);

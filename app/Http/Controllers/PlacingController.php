@@ -121,7 +121,10 @@ final class PlacingController
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
 
-    /** @return list<array{name: string, key: string, tag: string, frame: string, address: string, isOut: bool}>|null null where there is no table yet */
+    /**
+     * @return list<array{name: string, key: string, tag: string, frame: string, address: string, isOut: bool}>|null null where there
+     *     is no table yet
+     */
     private function subjects(Site $site, Widget $widget, Codes $codes): ?array
     {
         $record = $this->table($widget);

@@ -6,10 +6,6 @@ namespace Gnomic\Place\Check;
 
 use Gnomic\Dress\Page\PageSelector;
 use Gnomic\Entry\Html;
-use Gnomic\Place\Policy\ContentPolicy;
-use Gnomic\Place\Policy\Need;
-use Gnomic\Place\Policy\Refusal;
-use Gnomic\Place\Policy\Wanted;
 use Throwable;
 
 /** Looks whether widgets are on a page, as a visitor's browser would have them, and says why not. */
@@ -71,7 +67,7 @@ final readonly class PageCheck
             );
         }
         if ($frames !== []) {
-            $told = [...$told, ...$this->ofFrame($tags, $page, $frames[0], $frameHeaders)];
+            $told = [...$told, ...(new FrameCheck($page, new PolicyCheck($tags, $page)))->of($frames[0], $frameHeaders)];
         }
         if ($elements !== [] && $frames === []) {
             if ($seen === []) {
@@ -81,7 +77,10 @@ final readonly class PageCheck
                     'Move it out, or show that part of the page; in a hidden part it is not seen and not counted.',
                 );
             }
-            $told = [...$told, ...$this->ofScript($tags, $page, ($seen[0] ?? $elements[0])->hasEdition(), $tags->scripts)];
+            $told = [
+                ...$told,
+                ...$this->script($tags, $page)->of($tags->scripts, ($seen[0] ?? $elements[0])->hasEdition(), $expected->key),
+            ];
         }
 
         return $told;
@@ -127,167 +126,6 @@ final readonly class PageCheck
         );
     }
 
-    /**
-     * @param  list<Tag>  $scripts
-     * @return list<Told>
-     */
-    private function ofScript(PageTags $tags, FetchedPage $page, bool $hasEdition, array $scripts): array
-    {
-        $own = array_values(array_filter([...$scripts, ...$tags->siteScripts], fn (Tag $tag): bool => ! $tag->isOther));
-        $running = array_values(array_filter($own, fn (Tag $tag): bool => ! $tag->isHeld));
-        if ($own === []) {
-            return $hasEdition ? [] : [new Told(
-                Verdict::ScriptGone,
-                'The element is there, and the script beside it was taken out.',
-                'The page builder takes out scripts when it saves: use the code with the frame, or the site’s own tag once.',
-            )];
-        }
-        if ($running === []) {
-            return [new Told(
-                Verdict::Held,
-                'The script waits until visitors agree to something.',
-                'Gnomic sets no cookie and keeps nothing: list its script as necessary in the settings of the consent banner.',
-            )];
-        }
-        $insecure = array_filter($running, fn (Tag $tag): bool => self::isMixed($page->address, $tag->address));
-        if (count($insecure) === count($running)) {
-            return [new Told(
-                Verdict::Mixed,
-                'The page is protected (https) and asks for the script without protection (http), which browsers refuse.',
-                'Write https:// in the code, and let Gnomic answer there.',
-            )];
-        }
-
-        return $this->ofPolicies($tags, $page, array_values(array_diff_key($running, $insecure))[0], $hasEdition);
-    }
-
-    /** @return list<Told> */
-    private function ofPolicies(PageTags $tags, FetchedPage $page, Tag $script, bool $hasEdition): array
-    {
-        $nonce = $script->element->getAttribute('nonce');
-        $wanted = [
-            new Wanted(
-                Need::Script,
-                $script->address === '' ? "$this->host/gnomic.js" : $script->address,
-                $nonce,
-                $script->element->getAttribute('integrity'),
-            ),
-            new Wanted(Need::Script, "$this->host/b/0123456789ab.js", $nonce),
-            new Wanted(Need::Connect, "$this->host/w/".($this->known[0] ?? 'key').'.html'),
-            new Wanted(Need::Picture, "$this->host/w/p/0-640.webp"),
-            ...($hasEdition ? [new Wanted(Need::Style, null)] : []),
-        ];
-
-        return $this->refusals($tags, $page, $wanted);
-    }
-
-    /**
-     * @param  list<Wanted>  $wanted
-     * @return list<Told>
-     */
-    private function refusals(PageTags $tags, FetchedPage $page, array $wanted): array
-    {
-        $told = [];
-        foreach (ContentPolicy::all($page->policies, $page->reporting, $tags->metas) as $policy) {
-            $refusals = [];
-            foreach ($wanted as $one) {
-                $refusal = $policy->refuses($one, $page->address);
-                if ($refusal !== null) {
-                    $refusals[] = [$refusal, $one];
-                }
-            }
-            if ($refusals !== []) {
-                $told[] = self::refusal($policy, $refusals);
-            }
-        }
-
-        return $told;
-    }
-
-    /** @param  non-empty-list<array{Refusal, Wanted}>  $refusals  of one policy */
-    private static function refusal(ContentPolicy $policy, array $refusals): Told
-    {
-        $whose = $policy->from === 'meta' ? 'The Content-Security-Policy in a meta element of the page'
-            : 'The Content-Security-Policy that the page is sent with';
-        $said = $lines = $others = [];
-        $isVital = false;
-        foreach ($refusals as [$refusal, $wanted]) {
-            $isBehaviour = str_contains((string) $wanted->address, '/b/');
-            $isVital = $isVital || ($refusal->need->isVital() && ! $isBehaviour);
-            $what = $wanted->address === null ? 'styles in the page' : (parse_url($wanted->address, PHP_URL_PATH) ?: $wanted->address);
-            $consequence = $isBehaviour ? 'what moves or opens stays still' : $refusal->need->consequence();
-            // What follows from a script that does not run need not be told as well.
-            if (! ($isBehaviour && $said !== [])) {
-                $said[] = "$what by its $refusal->directive ($consequence)";
-            }
-            $refusal->line === null ? $others[$refusal->next] = true : $lines[$refusal->line] = true;
-        }
-        $where = $policy->from === 'meta' ? 'in the meta element of the page' : 'in the header of the page';
-        $next = [
-            ...array_keys($others),
-            ...($lines === [] ? [] : ["Write this $where, instead of directives of these names, or as new ones beside the others."]),
-        ];
-        $verdict = match (true) {
-            ! $policy->isEnforced => Verdict::Reported,
-            $isVital => Verdict::Policy,
-            default => Verdict::Partly,
-        };
-
-        return new Told(
-            $verdict,
-            ($policy->isEnforced ? "$whose refuses " : 'A policy that only reports would refuse ').implode('; ', $said).'.',
-            ($policy->isEnforced ? '' : 'Before it is enforced: ').implode(' ', $next),
-            $lines === [] ? null : implode('; ', array_keys($lines)),
-        );
-    }
-
-    /**
-     * @param  list<string>|null  $headers
-     * @return list<Told>
-     */
-    private function ofFrame(PageTags $tags, FetchedPage $page, Tag $frame, ?array $headers): array
-    {
-        if ($frame->isHeld) {
-            return [new Told(
-                Verdict::Held,
-                'The frame waits until visitors agree to something.',
-                'Gnomic sets no cookie and keeps nothing: list it as necessary in the settings of the consent banner.',
-            )];
-        }
-        if ($frame->isHidden()) {
-            return [
-                new Told(Verdict::Hidden, 'The frame stands inside something that the page hides.', 'Move it out, or show that part.'),
-            ];
-        }
-        if (self::isMixed($page->address, $frame->address)) {
-            return [new Told(
-                Verdict::Mixed,
-                'The page is protected (https) and has a frame without protection (http), which browsers refuse.',
-                'Write https:// in the code, and let Gnomic answer there.',
-            )];
-        }
-        $blocked = $headers === null ? null : FrameHeaders::blocks($headers, $page->address, $frame->address);
-        if ($blocked !== null) {
-            return [new Told(
-                Verdict::FrameBlocked,
-                $blocked,
-                'Something between Gnomic and its visitors adds this header. Take it away for addresses under /w/.',
-            )];
-        }
-        $told = $this->refusals($tags, $page, [new Wanted(Need::Frame, $frame->address)]);
-        $sandbox = $frame->element->hasAttribute('sandbox') ? strtolower($frame->element->getAttribute('sandbox')) : null;
-        if ($sandbox !== null && ! str_contains($sandbox, 'allow-scripts')) {
-            $told[] = new Told(
-                str_contains($sandbox, 'allow-popups') ? Verdict::Partly : Verdict::FrameBlocked,
-                'The frame has the attribute sandbox, and lets no script run: it keeps its stated height, and links may not open.',
-                'Write sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox", or take the attribute away.',
-                'sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox"',
-            );
-        }
-
-        return $told;
-    }
-
     /** @return list<Told> of a widget that the site's own tag puts in */
     private function ofPlace(PageTags $tags, FetchedPage $page, Expected $expected): array
     {
@@ -323,7 +161,7 @@ final readonly class PageCheck
             );
         }
 
-        return [...$told, ...$this->ofScript($tags, $page, false, [])];
+        return [...$told, ...$this->script($tags, $page)->of([], false, $expected->key)];
     }
 
     /** @return int|null how many elements a selector finds; null where it is none, or none that is understood here */
@@ -363,10 +201,9 @@ final readonly class PageCheck
         )];
     }
 
-    private static function isMixed(string $page, string $address): bool
+    private function script(PageTags $tags, FetchedPage $page): ScriptCheck
     {
-        return str_starts_with(strtolower($page), 'https:') && str_starts_with(strtolower($address), 'http:')
-            && preg_match('~^http://(?:localhost|127\.\d+\.\d+\.\d+|\[::1\])(?:[:/]|$)~i', $address) !== 1;
+        return new ScriptCheck($tags, $page, new PolicyCheck($tags, $page), $this->host);
     }
 
     private static function isWithin(Tag $frame): bool

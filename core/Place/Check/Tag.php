@@ -54,4 +54,11 @@ final readonly class Tag
 
         return false;
     }
+
+    /** Whether browsers refuse it, since the page is protected and it is asked for without protection. */
+    public function isMixedOn(string $page): bool
+    {
+        return str_starts_with(strtolower($page), 'https:') && str_starts_with(strtolower($this->address), 'http:')
+            && preg_match('~^http://(?:localhost|127\.\d+\.\d+\.\d+|\[::1\])(?:[:/]|$)~i', $this->address) !== 1;
+    }
 }

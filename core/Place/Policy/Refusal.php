@@ -56,23 +56,6 @@ final readonly class Refusal
         return new self($wanted->need, $policy, $directive, $line, "$where, write \"$line\" $instead.");
     }
 
-    /** The policy as it has to be, whole; null where adding to it helps nothing. */
-    public function mended(): ?string
-    {
-        if ($this->line === null) {
-            return null;
-        }
-        $name = strtok($this->line, ' ');
-        $directives = [];
-        foreach (explode(';', $this->policy->written) as $directive) {
-            if (trim($directive) !== '' && strtolower((string) strtok(trim($directive), " \t\n\f\r")) !== $name) {
-                $directives[] = trim($directive);
-            }
-        }
-
-        return implode('; ', [...$directives, $this->line]);
-    }
-
     private static function origin(string $address): string
     {
         $parts = parse_url($address);

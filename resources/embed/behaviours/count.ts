@@ -19,6 +19,8 @@ interface Tally {
 
 const SECOND = 1000;
 const MOST_ENTRIES = 40;
+/** Programs that name themselves so are nobody; the server leaves them out by the same words. */
+const ROBOTS = /bot\b|bot[/;_-]|crawl|spider|slurp|archiver/i;
 /** Of the window, that a widget taller than it fills when it counts as seen. */
 const FILLED = 0.5;
 
@@ -30,7 +32,15 @@ export default function count(root: ShadowRoot, signal: AbortSignal, host: strin
   const box = root.querySelector<HTMLElement>('.box');
   const key = box?.dataset['key'];
   const asked = navigator as Navigator & { globalPrivacyControl?: boolean };
-  if (!box || !key || counted.has(root) || asked.globalPrivacyControl || navigator.doNotTrack === '1') return;
+  if (
+    !box ||
+    !key ||
+    counted.has(root) ||
+    asked.globalPrivacyControl ||
+    navigator.doNotTrack === '1' ||
+    ROBOTS.test(navigator.userAgent)
+  )
+    return;
   counted.add(root);
   if (tallies.size === 0) {
     addEventListener('pagehide', send);

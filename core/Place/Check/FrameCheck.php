@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Place\Check;
+
+use Gnomic\Place\Policy\Need;
+use Gnomic\Place\Policy\Wanted;
+
+/** Whether a widget in a frame is there. @internal */
+final readonly class FrameCheck
+{
+    public function __construct(private FetchedPage $page, private PolicyCheck $policies)
+    {
+    }
+
+    /**
+     * @param  list<string>|null  $headers
+     * @return list<Told>
+     */
+    public function of(Tag $frame, ?array $headers): array
+    {
+        if ($frame->isHeld) {
+            return [new Told(
+                Verdict::Held,
+                'The frame waits until visitors agree to something.',
+                'Gnomic sets no cookie and keeps nothing: list it as necessary in the settings of the consent banner.',
+            )];
+        }
+        if ($frame->isHidden()) {
+            return [
+                new Told(Verdict::Hidden, 'The frame stands inside something that the page hides.', 'Move it out, or show that part.'),
+            ];
+        }
+        if ($frame->isMixedOn($this->page->address)) {
+            return [new Told(
+                Verdict::Mixed,
+                'The page is protected (https) and has a frame without protection (http), which browsers refuse.',
+                'Write https:// in the code, and let Gnomic answer there.',
+            )];
+        }
+        $blocked = $headers === null ? null : FrameHeaders::blocks($headers, $this->page->address, $frame->address);
+        if ($blocked !== null) {
+            return [new Told(
+                Verdict::FrameBlocked,
+                $blocked,
+                'Something between Gnomic and its visitors adds this header. Take it away for addresses under /w/.',
+            )];
+        }
+        $told = $this->policies->refusals([new Wanted(Need::Frame, $frame->address)]);
+        $sandbox = $frame->element->hasAttribute('sandbox') ? strtolower($frame->element->getAttribute('sandbox')) : null;
+        if ($sandbox !== null && ! str_contains($sandbox, 'allow-scripts')) {
+            $told[] = new Told(
+                str_contains($sandbox, 'allow-popups') ? Verdict::Partly : Verdict::FrameBlocked,
+                'The frame has the attribute sandbox, and lets no script run: it keeps its stated height, and links may not open.',
+                'Write sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox", or take the attribute away.',
+                'sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox"',
+            );
+        }
+
+        return $told;
+    }
+}
