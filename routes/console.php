@@ -12,6 +12,7 @@ use App\Outbox\Outbox;
 use App\Pages\CheckDuePages;
 use App\Pictures\FetchPictures;
 use App\Placing\Forms;
+use App\Placing\SiteScript;
 use App\Rounds\DueRounds;
 use App\Sources\Removal;
 use Illuminate\Support\Facades\Schedule;
@@ -31,4 +32,5 @@ Schedule::call(fn (BrokenOff $imports): int => $imports->mend())->name('broken i
 Schedule::call(fn (CountBeacons $count): int => $count->run())->name('counts')->everyMinute();
 // Subjects come by tables and by sources, too.
 Schedule::call(fn (Forms $forms) => $forms->sweep())->name('forms of widgets')->hourly()->withoutOverlapping(30);
+Schedule::call(fn (SiteScript $scripts): int => $scripts->mend())->name('scripts of sites')->everyMinute()->withoutOverlapping(2);
 Schedule::call(fn (): int => CheckDuePages::sweep())->name('spots')->everyTenMinutes()->withoutOverlapping(10);

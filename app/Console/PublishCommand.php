@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Models\Site;
 use App\Models\Widget;
 use App\Outbox\Outbox;
 use App\Outbox\Renders;
+use App\Placing\SiteScript;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 
@@ -18,9 +20,9 @@ final class PublishCommand extends Command
 
     protected $description = 'Bring what is out up to date with the entries as they are now';
 
-    public function handle(Outbox $outbox, Renders $editions): int
+    public function handle(Outbox $outbox, Renders $editions, SiteScript $script): int
     {
-        return $this->tell(function () use ($outbox, $editions): void {
+        return $this->tell(function () use ($outbox, $editions, $script): void {
             $key = $this->given('widget');
             if ($key === '' && ! $this->option('all')) {
                 throw new InvalidArgumentException('Name a widget, or say --all.');
@@ -28,6 +30,9 @@ final class PublishCommand extends Command
             $widgets = Widget::query()->when($key !== '', fn ($query) => $query->where('key', $key))->get();
             if ($widgets->isEmpty() && $key !== '') {
                 throw new InvalidArgumentException("There is no widget \"$key\".");
+            }
+            foreach ($key === '' ? Site::query()->get() : [] as $site) {
+                $script->write($site);
             }
             foreach ($widgets as $widget) {
                 $before = $widget->edition_id;

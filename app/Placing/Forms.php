@@ -35,7 +35,12 @@ final readonly class Forms
         foreach ($widget->spotRecords() as $spot) {
             $wanted += $this->of($spot);
         }
-        $there = $widget->formsByVariant();
+        // The versions of a trial are no spot's.
+        $there = array_filter(
+            $widget->formsByVariant(),
+            fn (string $variant): bool => str_starts_with($variant, 's'),
+            ARRAY_FILTER_USE_KEY,
+        );
         $others = Widget::query()->where('site_id', $widget->site_id)->whereNotNull('variant_of')->count() - count($there);
         if ($others + count($wanted) > self::MOST) {
             throw new TooManyForms('This spot needs '.count($wanted).' forms of the widget. A site has room for '.self::MOST

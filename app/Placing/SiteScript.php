@@ -49,6 +49,19 @@ final readonly class SiteScript
         }
     }
 
+    /** Writes those that are not there: of sites that are new. @return int how many */
+    public function mend(): int
+    {
+        $written = 0;
+        foreach (Site::query()->lazyById(200) as $site) {
+            if ($site instanceof Site && ! is_file("$this->editions/s/$site->key.js")) {
+                $written += (int) $this->write($site);
+            }
+        }
+
+        return $written;
+    }
+
     public function of(Site $site): string
     {
         [$rules, $places] = $this->rules($site);

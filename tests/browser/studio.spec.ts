@@ -23,7 +23,17 @@ for (const scheme of ['light', 'dark'] as const) {
     test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: scheme });
     await signIn(page);
-    for (const path of ['/', '/sources', '/sources/subjects', '/entries', '/widgets', '/pages/nowhere']) {
+    for (const path of [
+      '/',
+      '/sources',
+      '/sources/subjects',
+      '/entries',
+      '/widgets',
+      '/pages',
+      '/pages/1',
+      '/widgets/dome4visit/counts',
+      '/pages/nowhere',
+    ]) {
       await page.goto(path);
       await expect(page.getByRole('heading').first()).toBeVisible();
       await page.waitForLoadState('networkidle');
@@ -116,7 +126,12 @@ test('a new site is empty and says what to do first', async ({ page }) => {
   await page.route('**/api/sources', (route) => route.fulfill({ json: { sources: [] } }));
   await page.route('**/api/widgets', (route) => route.fulfill({ json: { widgets: [] } }));
   await page.route('**/api/today', (route) =>
-    route.fulfill({ json: { rounds: [], entries: 0, held: 0, sources: 0, widgets: 0, out: 0 } }),
+    route.fulfill({ json: { rounds: [], missing: [], entries: 0, held: 0, sources: 0, widgets: 0, out: 0 } }),
+  );
+  await page.route('**/api/pages*', (route) =>
+    route.fulfill({
+      json: { pages: [], total: 0, all: 0, branches: [], read: null, website: 'https://quillmoor.example/' },
+    }),
   );
   const sentence = [{ text: 'Entries, newest first.', key: null, stage: null, isOffer: false }];
   await page.route('**/api/entries', (route) =>
@@ -128,6 +143,7 @@ test('a new site is empty and says what to do first', async ({ page }) => {
     ['/sources', 'No source is connected'],
     ['/entries', 'No entries yet'],
     ['/widgets', 'No widgets yet'],
+    ['/pages', 'No pages yet'],
   ] as const) {
     await page.goto(path);
     await expect(page.getByRole('heading', { name: says })).toBeVisible();
@@ -137,7 +153,17 @@ test('a new site is empty and says what to do first', async ({ page }) => {
 test('on a phone every screen fits, and the bench works', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page);
-  for (const path of ['/', '/sources', '/sources/subjects', '/sources/add/hand', '/entries', '/widgets']) {
+  for (const path of [
+    '/',
+    '/sources',
+    '/sources/subjects',
+    '/sources/add/hand',
+    '/entries',
+    '/widgets',
+    '/pages',
+    '/pages/1',
+    '/widgets/dome4visit/counts',
+  ]) {
     await page.goto(path);
     await expect(page.getByRole('heading').first()).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
@@ -165,7 +191,7 @@ test('on a phone every screen fits, and the bench works', async ({ page }) => {
 
 test('the languages of the pages are the site’s, and what is out follows', async ({ page }) => {
   await signIn(page);
-  await page.getByTitle('Time zone and languages').click();
+  await page.getByTitle('Address, tag, languages and time zone').click();
   const site = page.getByRole('dialog');
   await expect(site.getByLabel('Time zone')).toHaveValue('Europe/London');
   await site.getByRole('checkbox', { name: 'Deutsch' }).uncheck();

@@ -43,7 +43,7 @@
 </script>
 
 <section>
-  <h3>The code</h3>
+  <h2>The code</h2>
   {#if told && code}
     <div class="kinds">
       <label
@@ -112,7 +112,8 @@
   section {
     margin-top: 18px;
   }
-  h3 {
+  h2 {
+    font-size: 15px;
     font-weight: 600;
     margin-bottom: 4px;
   }

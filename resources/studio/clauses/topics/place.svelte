@@ -51,7 +51,7 @@
     keeps working; paste it anew so that {more > 0 ? 'nothing moves while it loads' : 'no empty room is kept'}.
   </p>
 {/if}
-<h3>On which pages</h3>
+<h2>On which pages</h2>
 {#if spots?.length === 0 && open === null}
   <p class="quiet">
     Say where it belongs, and Gnomic looks every day whether it is there. Or just paste its code: it shows wherever that
@@ -103,7 +103,8 @@
   .first {
     margin-bottom: 8px;
   }
-  h3 {
+  h2 {
+    font-size: 15px;
     font-weight: 600;
     margin-bottom: 4px;
   }
