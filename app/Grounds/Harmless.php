@@ -74,9 +74,11 @@ final class Harmless
             $element->removeAttribute('media');
         }
         if ($tag === 'gnomic-widget') {
-            // Where a widget stands; the one on the bench is put there, the others are left as they are.
-            $place = $element->ownerDocument?->createElement('div');
+            // Where a widget stands; the one on the bench is put there, the others are left as they are. Of a type of its own, so
+            // that none of the page's own parts has another count.
+            $place = $element->ownerDocument?->createElement('gnomic-here');
             if ($place !== null) {
+                $place->setAttribute('style', 'display:block');
                 $place->setAttribute('data-gnomic-here', $element->getAttribute('key'));
                 $element->parentNode?->replaceChild($place, $element);
             }

@@ -238,7 +238,8 @@ final readonly class Cards
         );
     }
 
-    private static function beginning(string $text): ?string
+    /** What an entry without a name is called; null where it has no words. */
+    public static function beginning(string $text): ?string
     {
         $short = Shortening::to(self::CALLED, (string) preg_replace('/\s+/u', ' ', $text));
 

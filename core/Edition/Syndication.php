@@ -27,7 +27,7 @@ final class Syndication
         foreach (self::cards($plan, $shown) as [$card, $entry]) {
             $xml->startElement('entry');
             $xml->writeElement('id', "$host/w/$key#$card->ref");
-            $xml->writeElement('title', self::title($card));
+            $xml->writeElement('title', self::title($card, $name));
             $xml->writeElement('updated', ($entry->updated ?? $entry->published ?? self::newest([]))->format(DATE_RFC3339));
             if ($card->date !== null && $entry->published !== null) {
                 $xml->writeElement('published', $entry->published->format(DATE_RFC3339));
@@ -73,7 +73,7 @@ final class Syndication
         $xml->endElement();
         foreach (self::cards($plan, $shown) as [$card, $entry]) {
             $xml->startElement('item');
-            $xml->writeElement('title', self::title($card));
+            $xml->writeElement('title', self::title($card, $name));
             if ($card->url !== null) {
                 $xml->writeElement('link', $card->url);
             }
@@ -136,9 +136,12 @@ final class Syndication
         return $dates === [] ? new DateTimeImmutable('1970-01-01T00:00:00Z') : max($dates);
     }
 
-    private static function title(Card $card): string
+    /** Told by what the card has: of a card of words alone, their beginning, and of one of a picture alone, the feed's name. */
+    private static function title(Card $card, string $name): string
     {
-        return self::plain($card->title ?? $card->called);
+        $who = implode(', ', array_filter([$card->name, $card->rating]));
+
+        return self::plain($card->title ?? ($who !== '' ? $who : Cards::beginning((string) $card->words) ?? $name));
     }
 
     private static function body(Card $card): string

@@ -301,7 +301,7 @@ final class GatheredTest extends TestCase
         $response = $this->getJson('/api/website/'.$response->json('token'))->assertJsonPath('state', 'done');
         Contract::assertKept('get', '/website/{token}', $response);
         self::assertEqualsCanonicalizing(
-            ['Pocket Star Wheel', 'Moon Atlas', 'Quillmoor Observatory', 'The Dome', 'Harrow Lane Planetarium'],
+            ['Pocket Star Wheel', 'Moon Atlas', 'Quillmoor Observatory', 'The Dome', 'Harrow Lane Planetarium', 'Skerry Field Station'],
             array_column($response->json('found.subjects'), 'name'),
         );
         $found = array_map(fn (array $source): string => "$source[channel] $source[address]", $response->json('found.sources'));

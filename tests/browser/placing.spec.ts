@@ -168,7 +168,7 @@ test('pointing at a place puts the widget there, by the one tag of the site', as
   ]);
   await page.getByText('What is other here than in the widget').click();
   await page.getByLabel('Entries', { exact: true }).fill('2');
-  await page.getByLabel('Layout', { exact: true }).selectOption({ label: 'List' });
+  await page.getByRole('combobox', { name: 'Layout', exact: true }).selectOption({ label: 'List' });
   await page.getByRole('button', { name: 'Put it there' }).click();
   await expect(page.getByText('/visit, under “How to find us”').first()).toBeVisible();
   await eventually(browser, async (visitor) => {

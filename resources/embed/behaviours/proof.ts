@@ -111,24 +111,31 @@ function mark(at: string | null): void {
   tell({ found: count, parts: [...new Map(parts.map((one) => [one.selector, one])).values()] });
 }
 
-/** The shortest selector that finds it alone and outlives small changes: its id, a class of its own, else the way from the body. */
-function selectorOf(element: Element): string {
-  const is = (selector: string): boolean => document.querySelectorAll(selector).length === 1;
-  if (element.id && is(`#${CSS.escape(element.id)}`)) return `#${CSS.escape(element.id)}`;
+const isAlone = (selector: string): boolean => document.querySelectorAll(selector).length === 1;
+
+/** The selector of one that can be named by itself: its id, a class of its own, else that there is no other of its type. */
+function ownName(element: Element): string | null {
+  if (element.id && isAlone(`#${CSS.escape(element.id)}`)) return `#${CSS.escape(element.id)}`;
   for (const name of element.classList) {
     const selector = `${element.localName}.${CSS.escape(name)}`;
-    if (is(selector)) return selector;
+    if (isAlone(selector)) return selector;
   }
-  if (is(element.localName)) return element.localName;
-  return pathOf(element);
+  return isAlone(element.localName) ? element.localName : null;
 }
 
-/** A selector that finds an element again, from the body down. */
-function pathOf(element: Element): string {
+/**
+ * A selector that finds it alone and outlives small changes: the way down from the nearest that can be named. Counted are only
+ * elements of the same type: what the picture of a page leaves out, scripts, frames and widgets, shifts none of them.
+ */
+function selectorOf(element: Element): string {
   const steps: string[] = [];
-  for (let at: Element | null = element; at && at !== document.body; at = at.parentElement)
-    steps.unshift(`${at.localName}:nth-child(${[...at.parentElement!.children].indexOf(at) + 1})`);
-  return ['body', ...steps].join(' > ');
+  for (let at: Element | null = element; at; at = at.parentElement) {
+    const name = ownName(at);
+    if (name) return [name, ...steps].join(' > ');
+    const alike = [...(at.parentElement?.children ?? [])].filter((one) => one.localName === at!.localName);
+    steps.unshift(alike.length > 1 ? `${at.localName}:nth-of-type(${alike.indexOf(at) + 1})` : at.localName);
+  }
+  return steps.join(' > ');
 }
 
 addEventListener('message', (event: MessageEvent<Asked>) => {
@@ -148,7 +155,7 @@ addEventListener(
     if (isPicking && !widget?.contains(target)) {
       event.preventDefault();
       isPicking = isPointing;
-      tell({ picked: isPointing ? selectorOf(target) : pathOf(target), named: nameOf(target) });
+      tell({ picked: selectorOf(target), named: nameOf(target) });
     } else if (!widget?.contains(target)) event.preventDefault(); // links of a picture lead nowhere
   },
   true,
