@@ -10,9 +10,8 @@ const take = async (page: Page, name: string): Promise<void> => {
 };
 
 test('take', async ({ page }) => {
-  test.setTimeout(360_000);
+  test.setTimeout(420_000);
   await signIn(page);
-  await take(page, 'today');
   await page.goto('/entries');
   await take(page, 'entries');
   await page.goto('/widgets');
@@ -116,7 +115,7 @@ async function placing(page: Page): Promise<void> {
   for (const [path, fault] of [
     ['/visit', 'policy-header'],
     ['/planetarium', 'held'],
-    ['/', 'script-gone'],
+    ['/shop', 'twice'],
   ] as const) {
     await page.request.post(`${SITE}/workshop`, { form: { page: path, fault }, maxRedirects: 0 });
   }
@@ -127,6 +126,9 @@ async function placing(page: Page): Promise<void> {
   await take(page, 'pages');
   await page.getByRole('link').filter({ hasText: '/visit' }).first().click();
   await take(page, 'check');
+  await page.goto('/');
+  await page.getByText('Not where it should be').waitFor();
+  await take(page, 'today');
   await page.waitForTimeout(45_000); // counts are added up every minute
   await page.goto('/widgets/home3band0/counts');
   await take(page, 'counts');

@@ -4,6 +4,7 @@
   import { clock } from '../parts/clock.svelte';
   import { since } from '../parts/times';
   import { told } from '../parts/rounds';
+  import Code from '../parts/Code.svelte';
   import Situation from '../parts/Situation.svelte';
   import Verdict from '../pages/Verdict.svelte';
 
@@ -69,7 +70,8 @@
             ><a class="name" href="/pages/{first.page.id}">{names.join(', ')} on {first.page.path}</a>
             {#if first.told}<Verdict told={first.told} />
               {first.told.says}
-              {#if first.told.next}<span class="next">{first.told.next}</span>{/if}{/if}</span
+              {#if first.told.next}<span class="next">{first.told.next}</span>{/if}
+              {#if first.told.line}<Code code={first.told.line} what="The line" />{/if}{/if}</span
           >
         </li>
       {/each}

@@ -153,8 +153,8 @@
   .seen {
     position: absolute;
     left: 90px;
-    bottom: 14px;
-    min-height: 24px;
+    bottom: 15px;
+    line-height: 24px;
   }
   .choosing .seen {
     display: none;
@@ -175,7 +175,7 @@
     padding: 16px 4px;
     min-height: 112px;
   }
-  .choosing a {
+  .choosing a:not(.seen) {
     min-height: 0;
     padding-bottom: 8px;
   }
@@ -195,8 +195,9 @@
     font-style: normal;
   }
   @media (max-width: 760px) {
-    li a {
+    li a:not(.seen) {
       grid-template-columns: 1fr;
+      padding-bottom: 48px;
     }
     .sentence {
       grid-column: 1;

@@ -36,6 +36,16 @@
 
   const number = (value: number): string => value.toLocaleString('en-GB');
   const count = (value: number, one: string): string => `${number(value)} ${one}${value === 1 ? '' : 's'}`;
+  /** What visitors did, and no word of what none did. */
+  const did = (total: { openings: number; reads: number; clicks: number }): string => {
+    const parts = [
+      [total.openings, 'opened'],
+      [total.reads, 'read on'],
+      [total.clicks, 'left for a source'],
+    ] as const;
+    const told = parts.filter(([value]) => value > 0).map(([value, what]) => `${what} ${count(value, 'time')}`);
+    return told.length ? `; ${told.length > 1 ? `${told.slice(0, -1).join(', ')} and ` : ''}${told.at(-1)}` : '';
+  };
   const widest = $derived(Math.max(1, ...(counts?.pages ?? []).map((page) => page.views)));
   /** A chart begins a week before there was anything to see, and no sooner. */
   const first = $derived(
@@ -65,9 +75,9 @@
   </header>
   {#if broken}<p role="alert" class="wrong">✕ {broken} This is how it was last.</p>{/if}
   <p class="line">
-    Seen <strong>{count(counts.total.views, 'time')}</strong>, on {count(counts.pages.length, 'page')}; opened
-    {count(counts.total.openings, 'time')}, read on {count(counts.total.reads, 'time')}, and left for a source
-    {count(counts.total.clicks, 'time')}.
+    Seen <strong>{count(counts.total.views, 'time')}</strong>, on {count(counts.pages.length, 'page')}{did(
+      counts.total,
+    )}.
   </p>
   {#if !counts.counts}
     <p class="attention">▲ Views are not counted: you have switched that off for the site.</p>

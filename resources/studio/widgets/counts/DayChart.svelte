@@ -1,6 +1,6 @@
 <script lang="ts">
   import { scaleLinear, scalePoint } from 'd3-scale';
-  import { area, curveMonotoneX, line } from 'd3-shape';
+  import { area, line } from 'd3-shape';
   import type { components } from '../../api/schema';
 
   type Day = components['schemas']['Counts']['days'][number];
@@ -13,6 +13,7 @@
   const x = $derived(
     scalePoint<string>()
       .domain(days.map((day) => day.day))
+      .padding(0.5)
       .range([LEFT, Math.max(LEFT + 10, width - RIGHT)]),
   );
   const top = $derived(Math.max(4, ...days.map((day) => day.views)));
@@ -22,33 +23,29 @@
       .nice()
       .range([HEIGHT - FOOT, TOP]),
   );
+  // A day's count is the day's own: nothing is drawn between two of them.
   const at = (day: Day): number => x(day.day) ?? LEFT;
+  const steps = $derived(days.flatMap((day) => [-0.5, 0.5].map((side) => ({ day, x: at(day) + side * x.step() }))));
+  type Step = (typeof steps)[number];
+  const outline = (value: (day: Day) => number): string =>
+    line<Step>()
+      .x((step) => step.x)
+      .y((step) => y(value(step.day)))(steps) ?? '';
+  const acts = (day: Day): number => day.openings + day.reads + day.clicks;
   const shape = $derived(
-    area<Day>()
-      .x(at)
+    area<Step>()
+      .x((step) => step.x)
       .y0(y(0))
-      .y1((day) => y(day.views))
-      .curve(curveMonotoneX)(days) ?? '',
+      .y1((step) => y(step.day.views))(steps) ?? '',
   );
-  const edge = $derived(
-    line<Day>()
-      .x(at)
-      .y((day) => y(day.views))
-      .curve(curveMonotoneX)(days) ?? '',
-  );
-  const done = $derived(
-    line<Day>()
-      .x(at)
-      .y((day) => y(day.openings + day.reads + day.clicks))
-      .curve(curveMonotoneX)(days) ?? '',
-  );
+  const edge = $derived(outline((day) => day.views));
+  const done = $derived(outline(acts));
   const named = $derived(days.filter((_, index) => index % Math.ceil(days.length / 6) === 0));
   const short = (day: string): string =>
     new Date(`${day}T12:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
   const number = (value: number): string => value.toLocaleString('en-GB');
   const last = $derived(days.at(-1));
   const told = $derived(over ?? last);
-  const acts = (day: Day): number => day.openings + day.reads + day.clicks;
 </script>
 
 <figure bind:clientWidth={width}>
@@ -75,9 +72,9 @@
     {#each days as day (day.day)}
       <!-- svelte-ignore a11y_no_static_element_interactions -->
       <rect
-        x={at(day) - width / days.length / 2}
+        x={at(day) - x.step() / 2}
         y={TOP}
-        width={width / days.length}
+        width={x.step()}
         height={HEIGHT - TOP - FOOT}
         class="over"
         onpointerenter={() => (over = day)}
@@ -85,7 +82,7 @@
       />
     {/each}
     {#if last}
-      <text x={at(last)} y={y(last.views) - 7} text-anchor="end" class="name">views</text>
+      <text x={width - RIGHT} y={y(last.views) - 7} text-anchor="end" class="name">views</text>
     {/if}
   </svg>
   <p class="small quiet key">
