@@ -6,7 +6,10 @@ import { build } from 'vite';
 
 const SHARED = 'resources/embed/behaviours';
 const entries = Object.fromEntries(
-  ['more', 'ago', 'enlarge', 'popovers', 'proof', 'scheme', 'place', 'count', 'frame', 'owner'].map((name) => [name, `${SHARED}/${name}.ts`]),
+  ['more', 'ago', 'enlarge', 'popovers', 'proof', 'scheme', 'place', 'count', 'frame', 'owner'].map((name) => [
+    name,
+    `${SHARED}/${name}.ts`,
+  ]),
 );
 for (const layout of readdirSync('resources/widget/layouts')) {
   const path = `resources/widget/layouts/${layout}/behaviour.ts`;

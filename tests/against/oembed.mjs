@@ -10,7 +10,25 @@ import { join } from 'node:path';
 const { answers, url, params } = JSON.parse(readFileSync(0, 'utf8'));
 const folder = mkdtempSync(join(tmpdir(), 'gnomic-oembed-'));
 const [key, certificate] = [join(folder, 'key.pem'), join(folder, 'certificate.pem')];
-execFileSync('openssl', ['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-keyout', key, '-out', certificate, '-days', '1', '-subj', '/CN=localhost'], { stdio: 'ignore' });
+execFileSync(
+  'openssl',
+  [
+    'req',
+    '-x509',
+    '-newkey',
+    'rsa:2048',
+    '-nodes',
+    '-keyout',
+    key,
+    '-out',
+    certificate,
+    '-days',
+    '1',
+    '-subj',
+    '/CN=localhost',
+  ],
+  { stdio: 'ignore' },
+);
 process.env.NODE_TLS_REJECT_UNAUTHORIZED = '0';
 process.removeAllListeners('warning');
 const asked = [];
@@ -21,7 +39,13 @@ const server = createServer({ key: readFileSync(key), cert: readFileSync(certifi
 });
 await new Promise((resolve) => server.listen(0, '127.0.0.1', resolve));
 const endpoint = `https://127.0.0.1:${server.address().port}/oembed`;
-setProviderList([{ provider_name: 'Gnomic', provider_url: new URL(url).origin, endpoints: [{ schemes: [`${new URL(url).origin}/w/*`], url: endpoint }] }]);
+setProviderList([
+  {
+    provider_name: 'Gnomic',
+    provider_url: new URL(url).origin,
+    endpoints: [{ schemes: [`${new URL(url).origin}/w/*`], url: endpoint }],
+  },
+]);
 const told = { provider: findProvider(url), results: [] };
 for (const one of params) told.results.push(await extract(url, one).catch((error) => ({ error: error.message })));
 told.asked = asked;

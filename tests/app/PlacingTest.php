@@ -117,7 +117,7 @@ final class PlacingTest extends TestCase
     {
         $this->place(['pages' => ['/dome'], 'overrides' => ['subject' => 'the-dome']]);
         $this->place(['pages' => ['/lane'], 'overrides' => ['subject' => 'harrow-lane']]);
-        $editions = fn (): array => Widget::query()->whereNotNull('variant_of')->orderBy('id')->get()
+        $editions = fn (): array => Widget::query()->get()->whereNotNull('variant_of')->sortBy('id')->values()
             ->map(fn (Widget $form): int => (int) $form->editions()->max('number'))->all();
         self::assertSame([1, 1], $editions());
         $this->store($this->mine->sources()->where('key', 'the-dome')->firstOrFail(), [new Entry('new', Kind::Review, author: new Author('Somebody'), text: 'New words.')]);

@@ -101,7 +101,6 @@ final class TenancyTest extends TestCase
             'id' => $refs[0],
             'widget' => $widget->key,
             'spot' => ['pages' => ['/mine']],
-            'kept' => 'this',
             'ids' => $refs,
             'key' => $widget->key,
             'hidden' => true,

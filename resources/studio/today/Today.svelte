@@ -31,14 +31,13 @@
 
   /** What is wrong with a page is told once, whatever it is wrong for. */
   const missing = $derived.by(() => {
-    const told = new Map<string, { first: Today['missing'][number]; names: string[] }>();
+    const told: { first: Today['missing'][number]; names: string[] }[] = [];
     for (const one of today?.missing ?? []) {
-      const key = `${one.page.id} ${one.told?.verdict}`;
-      const same = told.get(key);
+      const same = told.find(({ first }) => first.page.id === one.page.id && first.told?.verdict === one.told?.verdict);
       if (same) same.names.push(one.widget.name);
-      else told.set(key, { first: one, names: [one.widget.name] });
+      else told.push({ first: one, names: [one.widget.name] });
     }
-    return [...told.values()];
+    return told;
   });
 
   const consequence = (round: Round): string =>
