@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 /**
  * Beacons added up by widget, page, day and width, until they are written.
  *
- * @phpstan-type Seen array{first: int, last: int, narrowest: int|null, widest: int|null, width: int, errors: array<string, int>}
+ * @phpstan-type Seen array{first: int, last: int, narrowest: int|null, widest: int|null, width: int, fault: string|null, errors: array<string, int>}
  */
 final class Sums
 {
@@ -147,9 +147,10 @@ final class Sums
                 'narrowest' => $widths === [] ? null : min($widths),
                 'widest' => $wides === [] ? null : max($wides),
                 'last_width' => $seen['width'],
+                'last_fault' => $seen['fault'],
                 'errors' => json_encode((object) $errors, JSON_THROW_ON_ERROR),
             ];
-            DB::table('sightings')->upsert([$row], ['widget_id', 'page'], ['last_at', 'narrowest', 'widest', 'last_width', 'errors']);
+            DB::table('sightings')->upsert([$row], ['widget_id', 'page'], ['last_at', 'narrowest', 'widest', 'last_width', 'last_fault', 'errors']);
             $known[$page] = (object) $row;
         }
     }
@@ -158,14 +159,16 @@ final class Sums
     {
         $place = "$beacon->host\n$beacon->path";
         $seen = $this->sightings[$told->key][$place]
-            ?? ['first' => $beacon->at, 'last' => $beacon->at, 'narrowest' => null, 'widest' => null, 'width' => 0, 'errors' => []];
+            ?? ['first' => $beacon->at, 'last' => $beacon->at, 'narrowest' => null, 'widest' => null, 'width' => 0, 'fault' => null, 'errors' => []];
         $seen['last'] = max($seen['last'], $beacon->at);
         $seen['width'] = $told->width;
         if ($told->width > 0) {
             $seen['narrowest'] = min($seen['narrowest'] ?? $told->width, $told->width);
             $seen['widest'] = max($seen['widest'] ?? 0, $told->width);
         }
-        if ($told->fault !== null) {
+        $seen['fault'] = $told->fault;
+        // A page that is left and come back to tells more than once of one time that it was opened.
+        if ($told->fault !== null && $told->counts->shown > 0) {
             $seen['errors'][$told->fault] = ($seen['errors'][$told->fault] ?? 0) + 1;
         }
         $this->sightings[$told->key][$place] = $seen;

@@ -140,7 +140,7 @@ final readonly class WidgetCounts
 
     /**
      * @param  iterable<object>  $rows
-     * @return array{firstAt: string|null, lastAt: string|null, narrowest: int|null, widest: int|null}
+     * @return array{firstAt: string|null, lastAt: string|null, narrowest: int|null, widest: int|null, errors: object}
      */
     private static function seen(iterable $rows): array
     {
@@ -149,7 +149,14 @@ final readonly class WidgetCounts
         $narrowest = $rows->min('narrowest');
         $widest = $rows->max('widest');
 
+        $errors = [];
+        foreach ($rows as $row) {
+            foreach ((array) json_decode((string) ($row->errors ?? ''), true) as $error => $times) {
+                $errors[$error] = ($errors[$error] ?? 0) + (is_int($times) ? $times : 0);
+            }
+        }
+
         return ['firstAt' => $time($rows->min('first_at')), 'lastAt' => $time($rows->max('last_at')),
-            'narrowest' => $narrowest === null ? null : (int) $narrowest, 'widest' => $widest === null ? null : (int) $widest];
+            'narrowest' => $narrowest === null ? null : (int) $narrowest, 'widest' => $widest === null ? null : (int) $widest, 'errors' => (object) $errors];
     }
 }

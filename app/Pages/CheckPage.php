@@ -186,11 +186,9 @@ final readonly class CheckPage
             return $told;
         }
         if ($told[0]->verdict->shows() && (int) $seen->last_width === 0) {
-            $isHidden = str_contains((string) $seen->errors, 'hidden');
-
             return [new Told(
                 Verdict::Hidden,
-                $isHidden ? 'The widget itself says that the page hides it (display: none) when it is opened.'
+                $seen->last_fault === 'hidden' ? 'The widget itself says that the page hides it (display: none) when it is opened.'
                     : 'The widget itself says that it has no room: what it stands in is 0 pixels wide.',
                 'Look at the page in a browser: a tab, an accordion or a column of no width may be around it.',
             ), ...$told];

@@ -119,6 +119,7 @@ return new class extends Migration
             $table->unsignedInteger('narrowest')->nullable();
             $table->unsignedInteger('widest')->nullable();
             $table->unsignedInteger('last_width')->nullable();
+            $table->string('last_fault', 10)->nullable();
             $table->json('errors')->nullable();
             $table->primary(['widget_id', 'page']);
         });

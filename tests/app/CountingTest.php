@@ -6,6 +6,7 @@ namespace Tests\app;
 
 use App\Counting\CountBeacons;
 use App\Counting\Sums;
+use App\Counting\WidgetCounts;
 use App\Models\Widget;
 use Gnomic\Brief\Brief;
 use Illuminate\Support\Facades\DB;
@@ -58,6 +59,24 @@ final class CountingTest extends TestCase
         $seen = DB::table('sightings')->where('page', '/visit')->first();
         self::assertSame([390, 1152], [(int) $seen?->narrowest, (int) $seen?->widest]);
         self::assertSame('{"hidden":1}', DB::table('sightings')->where('page', '/about')->value('errors'));
+    }
+
+    public function test_what_went_wrong_is_told_by_kind_and_once_for_each_time(): void
+    {
+        $this->travelTo('2026-11-27 08:30');
+        $this->write(self::beacon('count1test.640.1.1.0.0.0.0.pictures').self::beacon('count1test.640.0.0.0.1.0.0.pictures')
+            .self::beacon('count1test.0.1.0.0.0.0.0.narrow').self::beacon('count1test.0.1.0.0.0.0.0.hidden'));
+        app(CountBeacons::class)->run();
+        $seen = DB::table('sightings')->where('page', '/visit')->first(['errors', 'last_fault']);
+        self::assertEquals(['pictures' => 1, 'narrow' => 1, 'hidden' => 1], json_decode((string) $seen?->errors, true));
+        self::assertSame('hidden', $seen?->last_fault);
+        $this->write(self::beacon('count1test.640.1.1.0.0.0.0.'));
+        app(CountBeacons::class)->run();
+        self::assertNull(DB::table('sightings')->where('page', '/visit')->value('last_fault'), 'it is well again');
+        self::assertEquals(
+            (object) ['pictures' => 1, 'narrow' => 1, 'hidden' => 1],
+            app(WidgetCounts::class)->of($this->widget, 30)['pages'][0]['errors'] ?? null,
+        );
     }
 
     public function test_days_begin_at_midnight_at_the_site(): void

@@ -279,7 +279,7 @@ final class PlacingTest extends TestCase
 
         // What the widget says of itself is evidence.
         DB::table('sightings')->insert(['widget_id' => $this->widget->id, 'page' => '/visit', 'first_at' => now(), 'last_at' => now(),
-            'last_width' => 0, 'errors' => '{"hidden":3}']);
+            'last_width' => 0, 'last_fault' => 'hidden', 'errors' => '{"hidden":3}']);
         self::assertSame('hidden', $verdict(['body' => $right]));
         DB::table('sightings')->update(['last_width' => 640]);
         self::assertSame('right', $verdict(['body' => '']), 'a script of the page may put it in');
@@ -327,6 +327,15 @@ final class PlacingTest extends TestCase
         $rss = simplexml_load_string($this->out('place1test/current/feed.rss'));
         $atom = simplexml_load_string($this->out('place1test/current/feed.atom'));
         self::assertSame([10, 10], [count($rss->channel->item ?? []), count($atom->entry ?? [])]);
+
+        // Of a card of words alone, feeds tell the words alone.
+        $bare = ['shape' => ['card' => ['words'], 'head' => [], 'honest' => false]] + Brief::usual()->toArray();
+        $this->publish($this->mine->widgets()->create(['key' => 'place2bare', 'name' => 'Bare', 'brief' => $bare]));
+        foreach (['feed.rss', 'feed.atom'] as $feed) {
+            $told = $this->out("place2bare/current/$feed");
+            self::assertStringContainsString('What was said at The Dome, number 1.', $told);
+            self::assertDoesNotMatchRegularExpression('/visitor|of 5|★/u', $told, $feed);
+        }
     }
 
     public function test_where_widgets_show(): void

@@ -140,6 +140,18 @@ test('what no fetch can see, the widget itself tells', async ({ page, browser })
   addUp();
   await check(page);
   await expect(finding(page, 'Planetarium, foyer')).toContainText('✓');
+
+  // Pictures that somebody on the way holds back.
+  await visit(browser, async (visitor) => {
+    await visitor.route('**/w/p/**', (route) => route.abort());
+    await visitor.goto(`${SITE}/about`);
+    await visitor.locator('gnomic-widget[key=hill6wall0]').scrollIntoViewIfNeeded();
+    await visitor.waitForTimeout(1000);
+  });
+  addUp();
+  await page.goto('/widgets/hill6wall0/counts');
+  await expect(page.getByText('Not as it should be 1 time (pictures did not come).')).toBeVisible();
+  await expectAccessible(page);
 });
 
 test('pointing at a place puts the widget there, by the one tag of the site', async ({ page, browser }) => {

@@ -57,7 +57,7 @@ final readonly class Beacon
         $parts = explode('~', $value);
         $number = '(\d{1,4})';
         $isTold = preg_match(
-            "/^([a-z0-9]{4,40})\.(\d{1,5})\.$number\.$number\.$number\.$number\.$number\.([01])\.(hidden|narrow|)$/D",
+            "/^([a-z0-9]{4,40})\.(\d{1,5})\.$number\.$number\.$number\.$number\.$number\.([01])\.(hidden|narrow|pictures|)$/D",
             array_shift($parts),
             $found,
         ) === 1;

@@ -25,7 +25,9 @@ final class Places
         // Commas within a phrase would run together with those between.
         $last = array_pop($phrases);
 
-        return $phrases === [] ? (string) $last : implode('; ', $phrases)." and $last";
+        $before = implode('; ', $phrases);
+
+        return $before === '' ? (string) $last : $before.(str_contains($before, ',') ? ', and ' : ' and ').$last;
     }
 
     public static function phrase(Spot $spot): string

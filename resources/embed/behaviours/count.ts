@@ -132,11 +132,22 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
   signal.addEventListener('abort', () => [view.disconnect(), clearTimeout(timer)]);
 }
 
+/** Whether pictures of it were asked for and did not come: refused by the page's policy, held back, or gone. */
+const lacksPictures = (element: Element): boolean =>
+  [...element.shadowRoot!.querySelectorAll('img')].some((img) => img.src && img.complete && !img.naturalWidth);
+
 /** KEY.width.shown.views.openings.reads.clicks.engaged.fault, and for each entry ~REF.openings.reads.clicks. */
 function written(key: string, tally: Tally): string {
   const rect = tally.element.getBoundingClientRect();
   const isContents = getComputedStyle(tally.element).display === 'contents';
-  const fault = isContents || rect.width > 0 ? '' : tally.element.getClientRects().length === 0 ? 'hidden' : 'narrow';
+  const fault =
+    isContents || rect.width > 0
+      ? lacksPictures(tally.element)
+        ? 'pictures'
+        : ''
+      : tally.element.getClientRects().length === 0
+        ? 'hidden'
+        : 'narrow';
   const { shown, views, openings, reads, clicks, engaged } = tally;
   const entries = [...tally.entries].map(([ref, of]) => `~${[ref, ...of].join('.')}`).join('');
   return (

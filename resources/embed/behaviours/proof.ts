@@ -128,14 +128,12 @@ function ownName(element: Element): string | null {
  * elements of the same type: what the picture of a page leaves out, scripts, frames and widgets, shifts none of them.
  */
 function selectorOf(element: Element): string {
-  const steps: string[] = [];
-  for (let at: Element | null = element; at; at = at.parentElement) {
-    const name = ownName(at);
-    if (name) return [name, ...steps].join(' > ');
-    const alike = [...(at.parentElement?.children ?? [])].filter((one) => one.localName === at!.localName);
-    steps.unshift(alike.length > 1 ? `${at.localName}:nth-of-type(${alike.indexOf(at) + 1})` : at.localName);
-  }
-  return steps.join(' > ');
+  const name = ownName(element);
+  const parent = element.parentElement;
+  if (name || !parent) return name ?? element.localName;
+  const alike = [...parent.children].filter((one) => one.localName === element.localName);
+  const step = alike.length > 1 ? `:nth-of-type(${alike.indexOf(element) + 1})` : '';
+  return `${selectorOf(parent)} > ${element.localName}${step}`;
 }
 
 addEventListener('message', (event: MessageEvent<Asked>) => {

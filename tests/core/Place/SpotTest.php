@@ -49,6 +49,8 @@ final class SpotTest extends TestCase
         $at = fn (string $page): Spot => Spot::read(['pages' => [$page]]);
         self::assertSame('', Places::spoken([]));
         self::assertSame('/a and every page of /b', Places::spoken([$at('/a'), $at('/b/*')]));
+        $under = Spot::read(['pages' => ['/visit'], 'position' => 'after', 'selector' => '#hours', 'named' => 'the opening hours']);
+        self::assertSame('/visit, under “the opening hours”, and every page of /shop', Places::spoken([$under, $at('/shop/*')]));
         self::assertSame('/a; /b; /c and two other spots', Places::spoken(array_map($at, ['/a', '/b', '/c', '/d', '/e'])));
     }
 

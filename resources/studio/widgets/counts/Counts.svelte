@@ -4,7 +4,7 @@
   import type { components } from '../../api/schema';
   import { clock } from '../../parts/clock.svelte';
   import Situation from '../../parts/Situation.svelte';
-  import { since } from '../../parts/times';
+  import { date, since } from '../../parts/times';
   import DayChart from './DayChart.svelte';
   import TrialPanel from './TrialPanel.svelte';
 
@@ -36,6 +36,7 @@
 
   const number = (value: number): string => value.toLocaleString('en-GB');
   const count = (value: number, one: string): string => `${number(value)} ${one}${value === 1 ? '' : 's'}`;
+  const list = new Intl.ListFormat('en-GB');
   /** What visitors did, and no word of what none did. */
   const did = (total: { openings: number; reads: number; clicks: number }): string => {
     const parts = [
@@ -44,8 +45,14 @@
       [total.clicks, 'left for a source'],
     ] as const;
     const told = parts.filter(([value]) => value > 0).map(([value, what]) => `${what} ${count(value, 'time')}`);
-    return told.length ? `; ${told.length > 1 ? `${told.slice(0, -1).join(', ')} and ` : ''}${told.at(-1)}` : '';
+    return told.length ? `; ${list.format(told)}` : '';
   };
+  const KINDS = { hidden: 'the page hid it', narrow: 'it had no room', pictures: 'pictures did not come' } as const;
+  /** What the widget itself told of a page, by kind. */
+  const wrong = (errors: Partial<Record<keyof typeof KINDS, number>>): string[] =>
+    (Object.keys(KINDS) as (keyof typeof KINDS)[])
+      .filter((kind) => errors[kind])
+      .map((kind) => `${count(errors[kind] ?? 0, 'time')} (${KINDS[kind]})`);
   const widest = $derived(Math.max(1, ...(counts?.pages ?? []).map((page) => page.views)));
   /** A chart begins a week before there was anything to see, and no sooner. */
   const first = $derived(
@@ -97,7 +104,7 @@
           <thead
             ><tr
               ><th scope="col">Page</th><th scope="col">Views</th><th scope="col">Used</th><th scope="col">Width</th><th
-                scope="col">Last seen</th
+                scope="col">Seen</th
               ></tr
             ></thead
           >
@@ -116,8 +123,15 @@
                       ? `${page.narrowest} px`
                       : `${page.narrowest} to ${page.widest} px`}</td
                 >
-                <td class="small quiet">{since(page.lastAt, clock.now)}</td>
+                <td class="small quiet"
+                  >{#if page.firstAt}since {date(page.firstAt)}, last {since(page.lastAt, clock.now)}{/if}</td
+                >
               </tr>
+              {#if wrong(page.errors).length > 0}
+                <tr>
+                  <td colspan="5" class="small attention">▲ Not as it should be {list.format(wrong(page.errors))}.</td>
+                </tr>
+              {/if}
             {/each}
           </tbody>
         </table>

@@ -23,8 +23,8 @@
       .nice()
       .range([HEIGHT - FOOT, TOP]),
   );
-  // A day's count is the day's own: nothing is drawn between two of them.
   const at = (day: Day): number => x(day.day) ?? LEFT;
+  // A day's count is the day's own: nothing is drawn between two of them.
   const steps = $derived(days.flatMap((day) => [-0.5, 0.5].map((side) => ({ day, x: at(day) + side * x.step() }))));
   type Step = (typeof steps)[number];
   const outline = (value: (day: Day) => number): string =>
