@@ -20,7 +20,6 @@ return new class((getenv('STANDINS_DATA') ?: sys_get_temp_dir()).'/website-fault
         'held' => 'a consent banner holds the script',
         'hidden' => 'in a part that is hidden',
         'folded' => 'in a tab that a style sheet hides',
-        'mixed' => 'asked for without protection',
         'framed' => 'the frame instead, in a sandbox',
         'old-copy' => 'a cache serves the page from before',
         'sign-in' => 'only for members',
@@ -90,7 +89,6 @@ return new class((getenv('STANDINS_DATA') ?: sys_get_temp_dir()).'/website-fault
             ),
             'hidden' => (string) preg_replace($element, '<div hidden>$0</div>', $html),
             'folded' => (string) preg_replace($element, '<style>.folded{display:none}</style><div class="folded">$0</div>', $html),
-            'mixed' => str_replace('src="https:', 'src="http:', $html),
             'framed' => (string) preg_replace(
                 '~<gnomic-widget key="(\w+)".*?</gnomic-widget>~s',
                 '<iframe src="'.$gnomic.'/w/$1" title="Reviews" sandbox style="width:100%;height:600px;border:0"></iframe>',

@@ -119,6 +119,16 @@ test('a page is checked in each state that it can be in, and mended', async ({ p
   await expect(finding(page, 'Planetarium, foyer')).toContainText('✓');
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Planetarium, foyer on /planetarium' })).toHaveCount(0);
+
+  // A place that was pointed at, on a page that has changed.
+  await breakPage(page, '/about', 'moved');
+  await openPage(page, '/about');
+  await check(page);
+  await expect(finding(page, 'Strip above the foot')).toContainText('its place is gone');
+  await expect(finding(page, 'Badge on every page')).toContainText('✓');
+  await breakPage(page, '/about', '');
+  await check(page);
+  await expect(finding(page, 'Strip above the foot')).toContainText('✓');
 });
 
 test('what no fetch can see, the widget itself tells', async ({ page, browser }) => {
