@@ -14,7 +14,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * Beacons added up by widget, page, day and width, until they are written.
  *
- * @phpstan-type Seen array{first: int, last: int, narrowest: int|null, widest: int|null, width: int, fault: string|null, errors: array<string, int>}
+ * @phpstan-type Seen array{first: int, last: int, narrowest: int|null, widest: int|null, width: int, fault: string|null,
+ *     errors: array<string, int>}
  */
 final class Sums
 {
@@ -150,7 +151,8 @@ final class Sums
                 'last_fault' => $seen['fault'],
                 'errors' => json_encode((object) $errors, JSON_THROW_ON_ERROR),
             ];
-            DB::table('sightings')->upsert([$row], ['widget_id', 'page'], ['last_at', 'narrowest', 'widest', 'last_width', 'last_fault', 'errors']);
+            $new = ['last_at', 'narrowest', 'widest', 'last_width', 'last_fault', 'errors'];
+            DB::table('sightings')->upsert([$row], ['widget_id', 'page'], $new);
             $known[$page] = (object) $row;
         }
     }
@@ -159,7 +161,8 @@ final class Sums
     {
         $place = "$beacon->host\n$beacon->path";
         $seen = $this->sightings[$told->key][$place]
-            ?? ['first' => $beacon->at, 'last' => $beacon->at, 'narrowest' => null, 'widest' => null, 'width' => 0, 'fault' => null, 'errors' => []];
+            ?? ['first' => $beacon->at, 'last' => $beacon->at, 'narrowest' => null, 'widest' => null, 'width' => 0, 'fault' => null,
+                'errors' => []];
         $seen['last'] = max($seen['last'], $beacon->at);
         $seen['width'] = $told->width;
         if ($told->width > 0) {

@@ -148,7 +148,6 @@ final readonly class WidgetCounts
         $time = fn (mixed $at): ?string => $at === null ? null : CarbonImmutable::parse((string) $at, 'UTC')->toRfc3339String();
         $narrowest = $rows->min('narrowest');
         $widest = $rows->max('widest');
-
         $errors = [];
         foreach ($rows as $row) {
             foreach ((array) json_decode((string) ($row->errors ?? ''), true) as $error => $times) {
@@ -157,6 +156,7 @@ final readonly class WidgetCounts
         }
 
         return ['firstAt' => $time($rows->min('first_at')), 'lastAt' => $time($rows->max('last_at')),
-            'narrowest' => $narrowest === null ? null : (int) $narrowest, 'widest' => $widest === null ? null : (int) $widest, 'errors' => (object) $errors];
+            'narrowest' => $narrowest === null ? null : (int) $narrowest, 'widest' => $widest === null ? null : (int) $widest,
+            'errors' => (object) $errors];
     }
 }
