@@ -20,6 +20,8 @@ async function breakPage(page: Page, path: string, fault: string): Promise<void>
 async function openPage(page: Page, path: string): Promise<void> {
   await page.goto('/pages');
   await page.getByLabel('Search pages').fill(path);
+  // Before the answer is there, the list would move away from under the pointer.
+  await expect(page.getByText(`with “${path}”`)).toBeVisible();
   await page
     .getByRole('link')
     .filter({ has: page.getByText(path, { exact: true }) })

@@ -1,8 +1,8 @@
 import type { Page, Route } from '@playwright/test';
-import { execFileSync } from 'node:child_process';
 import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { printed as print } from './printed';
 
 /** All layouts, with settings that show what they are, and what their cards need. */
 export const LAYOUTS: Record<string, Record<string, unknown>> = {
@@ -104,10 +104,7 @@ function printed(shape: Written, of: Written[], options: string[], rest: Written
     }),
   );
   writeFileSync(lines, of.map((entry) => JSON.stringify(entry)).join('\n'));
-  return execFileSync('php', ['artisan', 'gnomic:render', brief, `--entries=${lines}`, ...options], {
-    maxBuffer: 100_000_000,
-    stdio: 'pipe',
-  }).toString();
+  return print(folder, [brief, `--entries=${lines}`, ...options]);
 }
 
 /** The widget alone, out of such a document. */

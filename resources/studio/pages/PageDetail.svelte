@@ -190,7 +190,10 @@
   <p class="small foot"><button class="plain link" onclick={remove}>Take this page off the list</button></p>
 {:else if broken}
   <Situation alone kind="broken" title="This page cannot be opened" text={broken}>
-    {#snippet step()}<a class="link" href="/pages">All pages</a>{/snippet}
+    {#snippet step()}
+      <button class="plain link" onclick={load}>Try again</button>
+      <a class="link" href="/pages">All pages</a>
+    {/snippet}
   </Situation>
 {:else}
   <Situation alone kind="loading" title="Opening the page" />

@@ -152,6 +152,9 @@
           onclick={() => pages.ask({ state })}>{name}</button
         >
       {/each}
+      <span class="small quiet" role="status">
+        {#if pages.answered}{count(list.total, 'page')} with “{pages.answered}”{/if}
+      </span>
     </div>
     {#if list.pages.length === 0}
       <Situation

@@ -23,6 +23,8 @@ export class PageList {
   list = $state<Schemas['Pages']>();
   broken = $state('');
   wanted = $state<Wanted>({ search: '', branch: null, state: null });
+  /** What the list that is shown answers, which may be less than was typed since. */
+  answered = $state('');
   after = $state(0);
   #timer: ReturnType<typeof setTimeout> | undefined;
   #asked = 0;
@@ -41,9 +43,10 @@ export class PageList {
       };
       const list = await ask(api.GET('/pages', { params: { query } }));
       if (turn !== this.#asked) return;
-      [this.list, this.broken] = [list, ''];
+      [this.list, this.answered, this.broken] = [list, search, ''];
     } catch (error) {
-      if (turn === this.#asked) this.broken = (error as Error).message;
+      if (turn !== this.#asked) return;
+      this.broken = (error as Error).message;
     }
     clearTimeout(this.#timer);
     if (this.isReading) this.#timer = setTimeout(() => void this.load(), LOOK);
@@ -56,6 +59,7 @@ export class PageList {
   }
 
   leave(): void {
+    this.#asked++; // what still comes is of no use, and asks for no more
     clearTimeout(this.#timer);
   }
 }
