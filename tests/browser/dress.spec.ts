@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { readdirSync } from 'node:fs';
 import { cut, faults, show } from './faults';
+import { axeOn } from './people';
 import { element, entries, LAYOUTS, render } from './rendered';
 
 // How widgets look: every look over every layout, in several scripts, on light pages and dark ones, and with rules of the owner's own
@@ -22,10 +22,7 @@ for (const look of LOOKS)
       for (const width of [320, 768, 1280]) expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
       expect.soft(await cut(page), name).toEqual([]);
       if (['grid', 'list', 'mosaic'].includes(name)) {
-        const { violations } = await new AxeBuilder({ page })
-          .include('gnomic-widget')
-          .withRules(['color-contrast'])
-          .analyze();
+        const { violations } = await axeOn(page).include('gnomic-widget').withRules(['color-contrast']).analyze();
         expect
           .soft(
             violations.map(({ nodes }) => nodes.map(({ html }) => html)),
