@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Counting\CountBeacons;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
@@ -14,15 +15,16 @@ use App\Pages\CheckDuePages;
 use App\Pages\ReadPages;
 use App\Placing\Spots;
 use App\Rounds\Rounds;
+use Carbon\CarbonImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Place\Spot\Spot;
 use Illuminate\Database\Seeder;
 use RuntimeException;
 
-/** The invented observatory: an owner, a site, three sources with one round each, and two widgets that are out. */
+/** The invented observatory: an owner, a site, three sources with one round each, widgets, their places, and who saw them. */
 final class DemoSeeder extends Seeder
 {
-    public function run(Rounds $rounds, Outbox $outbox, Renders $editions, Spots $spots): void
+    public function run(Rounds $rounds, Outbox $outbox, Renders $editions, Spots $spots, CountBeacons $count): void
     {
         $standins = rtrim((string) env('GNOMIC_STANDINS'), '/');
         if (Site::query()->exists()) {
@@ -148,6 +150,8 @@ final class DemoSeeder extends Seeder
         $editions->workOff($site->id);
         $this->spots($site, $spots);
         $editions->workOff($site->id);
+        (new DemoVisits($site))->write(config('gnomic.beacons'), CarbonImmutable::now());
+        $count->run();
         ReadPages::begin($site);
         dispatch((new CheckDuePages($site->id))->delay(5));
     }

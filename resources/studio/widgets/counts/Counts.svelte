@@ -112,8 +112,8 @@
             {#each counts.pages as page (page.page)}
               <tr>
                 <th scope="row"><span class="path">{page.page}</span></th>
-                <td class="figures"
-                  ><span class="bar" style:width="{(80 * page.views) / widest}px"></span>{number(page.views)}</td
+                <td class="figures seen"
+                  ><span class="bar" style:width="{(60 * page.views) / widest}px"></span>{number(page.views)}</td
                 >
                 <td class="figures">{number(page.openings + page.reads + page.clicks)}</td>
                 <td class="small"
@@ -240,6 +240,12 @@
   thead th {
     font-size: 13px;
     color: var(--quiet);
+  }
+  .tables th[scope='row'] {
+    min-width: 11ch;
+  }
+  .seen {
+    white-space: nowrap;
   }
   .path {
     font: 14px/1.4 var(--font-mono);

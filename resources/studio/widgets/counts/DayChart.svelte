@@ -24,10 +24,17 @@
       .range([HEIGHT - FOOT, TOP]),
   );
   const at = (day: Day): number => x(day.day) ?? LEFT;
+  interface Step {
+    day: Day;
+    x: number;
+  }
   // A day's count is the day's own: nothing is drawn between two of them.
-  const steps = $derived(days.flatMap((day) => [-0.5, 0.5].map((side) => ({ day, x: at(day) + side * x.step() }))));
-  type Step = (typeof steps)[number];
-  const outline = (value: (day: Day) => number): string =>
+  const stepsOf = (some: Day[]): Step[] =>
+    some.flatMap((day) => [-0.5, 0.5].map((side) => ({ day, x: at(day) + side * x.step() })));
+  // Today is not over: what it has so far is no fall.
+  const steps = $derived(stepsOf(days.slice(0, -1)));
+  const today = $derived(stepsOf(days.slice(-1)));
+  const outline = (steps: Step[], value: (day: Day) => number): string =>
     line<Step>()
       .x((step) => step.x)
       .y((step) => y(value(step.day)))(steps) ?? '';
@@ -38,8 +45,9 @@
       .y0(y(0))
       .y1((step) => y(step.day.views))(steps) ?? '',
   );
-  const edge = $derived(outline((day) => day.views));
-  const done = $derived(outline(acts));
+  const edge = $derived(outline(steps, (day) => day.views));
+  const done = $derived(outline(steps, acts));
+  const soFar = $derived(outline(today, (day) => day.views));
   const named = $derived(days.filter((_, index) => index % Math.ceil(days.length / 6) === 0));
   const short = (day: string): string =>
     new Date(`${day}T12:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
@@ -50,7 +58,7 @@
 
 <figure bind:clientWidth={width}>
   <figcaption class="small">
-    {#if told}<strong>{short(told.day)}</strong>
+    {#if told}<strong>{short(told.day)}{told === last ? ', so far' : ''}</strong>
       {number(told.views)}
       {told.views === 1 ? 'view' : 'views'}, {number(acts(told))} of openings, readings and clicks{#each told.editions as edition (edition.number)};
         edition {edition.number}: {edition.cause}{/each}{/if}
@@ -64,6 +72,7 @@
     <path d={shape} class="area" />
     <path d={edge} class="edge" />
     <path d={done} class="done" />
+    <path d={soFar} class="edge so-far" />
     {#each days.filter((day) => day.editions.length > 0) as day (day.day)}
       <path class="edition" d="M{at(day)} {TOP - 14}v{HEIGHT - FOOT - TOP + 14}" />
       <path class="wedge" d="M{at(day)} {TOP - 16}l8 0l-8 12z" />
@@ -81,12 +90,10 @@
         onpointerleave={() => (over = null)}
       />
     {/each}
-    {#if last}
-      <text x={width - RIGHT} y={y(last.views) - 7} text-anchor="end" class="name">views</text>
-    {/if}
   </svg>
   <p class="small quiet key">
-    <span class="solid"></span> views <span class="dashed"></span> openings, readings and clicks
+    <span class="solid"></span> views, those of today so far dotted <span class="dashed"></span> openings, readings and
+    clicks
     <span class="mark"></span> an edition was published
   </p>
 </figure>
@@ -107,10 +114,6 @@
     fill: var(--quiet);
     font-variant-numeric: tabular-nums;
   }
-  .name {
-    fill: var(--accent);
-    font-weight: 600;
-  }
   .rule {
     stroke: var(--line);
   }
@@ -121,6 +124,9 @@
     fill: none;
     stroke: var(--accent);
     stroke-width: 2;
+  }
+  .so-far {
+    stroke-dasharray: 2 2;
   }
   .done {
     fill: none;
