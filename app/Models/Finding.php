@@ -20,6 +20,8 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $first_there_at
  * @property Carbon|null $last_there_at
  * @property Carbon|null $missing_since
+ * @property Carbon|null $sent_at  when the page was last sent with the code in it
+ * @property Carbon|null $unsent_since
  * @property Carbon $checked_at
  * @property Page $page
  * @property Widget $widget
@@ -34,7 +36,7 @@ final class Finding extends Model
     protected function casts(): array
     {
         return ['told' => 'array', 'first_there_at' => 'datetime', 'last_there_at' => 'datetime', 'missing_since' => 'datetime',
-            'checked_at' => 'datetime'];
+            'sent_at' => 'datetime', 'unsent_since' => 'datetime', 'checked_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Page, $this> */

@@ -15,7 +15,6 @@ use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\PageTags;
 use Gnomic\Place\Check\Told;
 use Gnomic\Place\Check\Verdict;
-use Illuminate\Support\Facades\DB;
 
 /** Fetches a page as a visitor would, and keeps whether the widgets are there that should be. */
 final readonly class CheckPage
@@ -24,9 +23,6 @@ final readonly class CheckPage
     private const LARGEST = 4_000_000;
 
     private const SECONDS = 15;
-
-    /** Days for which what a widget said of itself is believed. */
-    private const FRESH_DAYS = 2;
 
     private const SIGN_IN = '~/(?:wp-login|log-?in|sign-?in|sso|auth|account/login|users/sign_in)\b~i';
 
@@ -77,7 +73,8 @@ final readonly class CheckPage
                     ...$told,
                 ] : $told;
             }
-            $this->keep($page, $widget, $one, $this->withEvidence($page, $one, $told));
+            $finding = $this->finding($page, $widget);
+            $this->keep($finding, $one, SaidByWidgets::with(self::path($page->address), $one, $finding, $told));
         }
         $page->update([
             'title' => $tags->title === null ? $page->title : mb_strcut($tags->title, 0, 290),
@@ -171,54 +168,24 @@ final readonly class CheckPage
         return null;
     }
 
-    /**
-     * What the widget said of itself lately: it may be there by a script that fetching does not run, or have no room.
-     *
-     * @param  non-empty-list<Told>  $told
-     * @return non-empty-list<Told>
-     */
-    private function withEvidence(Page $page, Expected $expected, array $told): array
-    {
-        $seen = DB::table('sightings')->join('widgets', 'widgets.id', '=', 'sightings.widget_id')
-            ->whereIn('widgets.key', $expected->keys)->where('page', self::path($page->address))
-            ->where('last_at', '>', now()->subDays(self::FRESH_DAYS))->orderByDesc('last_at')->first();
-        if ($seen === null) {
-            return $told;
-        }
-        if ($told[0]->verdict->shows() && (int) $seen->last_width === 0) {
-            return [new Told(
-                Verdict::Hidden,
-                $seen->last_fault === 'hidden' ? 'The widget itself says that the page hides it (display: none) when it is opened.'
-                    : 'The widget itself says that it has no room: what it stands in is 0 pixels wide.',
-                'Look at the page in a browser: a tab, an accordion or a column of no width may be around it.',
-            ), ...$told];
-        }
-        $isPutIn = in_array(
-            $told[0]->verdict,
-            [Verdict::Missing, Verdict::ScriptGone, Verdict::NoPlace],
-            true,
-        ) && (int) $seen->last_width > 0;
-
-        return $isPutIn ? [new Told(
-            Verdict::Right,
-            "A script of the page puts it in: it is not in the page as it is sent, and visitors have it, $seen->last_width pixels wide.",
-        )] : $told;
-    }
-
     /** @param  array<int, array{Widget, Expected}>  $expected */
     private function keepAll(Page $page, array $expected, Told $told): void
     {
         foreach ($expected as [$widget, $one]) {
-            $this->keep($page, $widget, $one, [$told]);
+            $this->keep($this->finding($page, $widget), $one, [$told]);
         }
         $page->update(['checked_at' => now(), 'failure' => $told->says]);
     }
 
-    /** @param  non-empty-list<Told>  $told */
-    private function keep(Page $page, Widget $widget, Expected $expected, array $told): void
+    private function finding(Page $page, Widget $widget): Finding
     {
-        $finding = Finding::query()->where('page_id', $page->id)->where('widget_id', $widget->id)->first()
+        return Finding::query()->where('page_id', $page->id)->where('widget_id', $widget->id)->first()
             ?? new Finding(['site_id' => $page->site_id, 'page_id' => $page->id, 'widget_id' => $widget->id]);
+    }
+
+    /** @param  non-empty-list<Told>  $told */
+    private function keep(Finding $finding, Expected $expected, array $told): void
+    {
         $shows = $told[0]->verdict->shows();
         $now = now();
         // What was never there is not missed, unless a spot says that it should be.

@@ -10,13 +10,29 @@ declare const GNOMIC_HOST: string;
 declare const GNOMIC_RULES: Rule[];
 declare const GNOMIC_PLACES: Place[];
 
+/** What tells of a page that is another without loading, where the browser has it. */
+declare global {
+  interface Window {
+    navigation?: EventTarget;
+    gnomicSite?: boolean;
+  }
+}
+
 const SIDES = { before: 'beforebegin', after: 'afterend', inside: 'beforeend' } as const;
+/** Milliseconds after which places that scripts make have come, or never will. */
+const LATE = 10_000;
+/** How often a widget is put back that the page's scripts took away with what they made anew. */
+const AGAIN = 5;
 const self = document.currentScript as HTMLScriptElement | null;
 
 function start(): void {
-  let waiting = decided(GNOMIC_RULES, location.pathname, Date.now() / 1000);
+  let path: string | undefined;
+  let due: Rule[] = [];
+  let timer: ReturnType<typeof setTimeout> | undefined;
   const put = (): void => {
-    waiting = waiting.filter((rule) => {
+    due = due.filter((rule) => {
+      const [widget, times] = shown.get(rule) ?? [undefined, 0];
+      if (widget?.isConnected || times >= AGAIN) return true;
       const [side, selector] = GNOMIC_PLACES[rule[2]]!;
       let at: Element | null = null;
       try {
@@ -25,23 +41,32 @@ function start(): void {
         return false;
       }
       // The end of what the parser has not passed yet is not its end.
-      if (!at || (side === 'inside' && document.readyState === 'loading' && !at.nextSibling)) return true;
-      const widget = document.createElement('gnomic-widget');
-      widget.setAttribute('key', rule[3]);
-      widget.setAttribute('host', GNOMIC_HOST);
-      widget.style.display = 'block';
-      if (rule[4]) {
-        widget.style.setProperty('--gnomic-room', rule[4]);
-        widget.style.paddingTop = 'var(--gnomic-room)';
-      }
-      at.insertAdjacentElement(SIDES[side], widget);
-      return false;
+      if (at && (side !== 'inside' || document.readyState !== 'loading' || at.nextSibling))
+        shown.set(rule, [inserted(at, side, rule), times + 1]);
+      return true;
     });
-    if (waiting.length === 0) watching.disconnect();
   };
+  const shown = new Map<Rule, [widget: Element, times: number]>();
   const watching = new MutationObserver(put);
-  watching.observe(document, { childList: true, subtree: true });
-  put();
+  const wait = (): void => {
+    clearTimeout(timer);
+    timer = setTimeout(() => watching.disconnect(), LATE);
+  };
+  const decide = (): void => {
+    if (path === location.pathname) return;
+    path = location.pathname;
+    for (const [widget] of shown.values()) widget.remove();
+    shown.clear();
+    due = decided(GNOMIC_RULES, path, Date.now() / 1000);
+    if (due.length > 0) watching.observe(document, { childList: true, subtree: true });
+    put();
+    if (document.readyState === 'complete') wait();
+  };
+  decide();
+  addEventListener('load', wait);
+  // After what counts the views of the page that was.
+  window.navigation?.addEventListener('currententrychange', () => setTimeout(decide));
+  addEventListener('popstate', () => setTimeout(decide));
   if (!document.querySelector(`script[src="${GNOMIC_HOST}/gnomic.js"]`)) {
     const script = document.createElement('script');
     script.src = `${GNOMIC_HOST}/gnomic.js`;
@@ -49,11 +74,22 @@ function start(): void {
     script.async = true;
     document.head.append(script);
   }
-  // Places that scripts make come late, or never.
-  addEventListener('load', () => setTimeout(() => watching.disconnect(), 10_000));
 }
 
-if (typeof GNOMIC_RULES !== 'undefined' && !(window as { gnomicSite?: boolean }).gnomicSite) {
-  (window as { gnomicSite?: boolean }).gnomicSite = true;
+function inserted(at: Element, side: Place[0], rule: Rule): Element {
+  const widget = document.createElement('gnomic-widget');
+  widget.setAttribute('key', rule[3]);
+  widget.setAttribute('host', GNOMIC_HOST);
+  widget.style.display = 'block';
+  if (rule[4]) {
+    widget.style.setProperty('--gnomic-room', rule[4]);
+    widget.style.paddingTop = 'var(--gnomic-room)';
+  }
+  at.insertAdjacentElement(SIDES[side], widget);
+  return widget;
+}
+
+if (typeof GNOMIC_RULES !== 'undefined' && !window.gnomicSite) {
+  window.gnomicSite = true;
   start();
 }

@@ -282,8 +282,18 @@ final class PlacingTest extends TestCase
             'last_width' => 0, 'last_fault' => 'hidden', 'errors' => '{"hidden":3}']);
         self::assertSame('hidden', $verdict(['body' => $right]));
         DB::table('sightings')->update(['last_width' => 640]);
-        self::assertSame('right', $verdict(['body' => '']), 'a script of the page may put it in');
+        self::assertSame('missing', $verdict(['body' => '']), 'who saw it before its code was taken out says nothing of now');
+        DB::table('sightings')->update(['last_at' => now()->addMinutes(30)]);
+        $this->travel(2)->hours();
+        self::assertSame('missing', $verdict(['body' => '']), 'pages linger in caches and tabs');
+        DB::table('sightings')->update(['last_at' => now()]);
+        self::assertSame('right', $verdict(['body' => '']), 'a script of the page puts it in, now');
         self::assertSame('right', $verdict(['body' => $right]));
+        self::assertSame('missing', $verdict(['body' => '']), 'it was in the page as it is sent again');
+        DB::table('findings')->delete();
+        self::assertSame('right', $verdict(['body' => '']), 'of a page that was never sent with its code, a script may put it in at once');
+        self::assertSame('right', $verdict(['body' => $right]));
+        $this->travelBack();
 
         (new CheckDuePages($this->mine->id, now: true))->handle(app(CheckPage::class), app(\App\Pages\SiteRobots::class), app(\App\Host\HostLocks::class));
         self::assertNotNull($page->refresh()->checked_at);

@@ -50,7 +50,7 @@ function addUp(): void {
 interface Counts {
   total: Record<'shown' | 'views' | 'openings' | 'reads' | 'clicks' | 'engaged', number>;
   entries: { name: string | null; openings: number; reads: number; clicks: number }[];
-  pages: { page: string; views: number; widest: number | null }[];
+  pages: { page: string; shown: number; views: number; widest: number | null }[];
 }
 const counts = async (page: Page, key: string): Promise<Counts> =>
   (await (await page.request.get(`/api/widgets/${key}/counts`)).json()) as Counts;
@@ -310,6 +310,53 @@ test('views, openings, readings and clicks are counted to the last', async ({ pa
   await expectAccessible(page);
   await page.goto('/widgets');
   await expect(page.locator('[data-key=home3band0]').getByRole('link', { name: /views? in 30 days/ })).toBeVisible();
+});
+
+test('a page that becomes another without loading has the widgets of that one, counted for it', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  addUp();
+  const shown = async (): Promise<Record<string, number>> =>
+    Object.fromEntries((await counts(page, 'quill7mark')).pages.map((one) => [one.page, one.shown]));
+  const before = await shown();
+  await visit(browser, async (visitor) => {
+    const foot = visitor.locator('body > footer > gnomic-widget[key=quill7mark]');
+    const strip = visitor.locator('.edge gnomic-widget');
+    const go = (path: string): Promise<void> => visitor.evaluate((to) => history.pushState(null, '', to), path);
+    await visitor.goto(`${SITE}/about`);
+    await expect(foot.getByRole('button').first()).toBeVisible();
+    await expect(strip).toHaveCount(1);
+    // Scripts that make a part of the page anew take with it what stood there, and it is put there again.
+    await visitor.evaluate(() => document.querySelector('body > footer > gnomic-widget')!.remove());
+    await expect(foot).toHaveCount(1);
+    await go('/planetarium');
+    await expect(foot).toHaveCount(0);
+    await expect(strip).toHaveCount(0);
+    await go('/shop');
+    await expect(foot.getByRole('button').first()).toBeVisible();
+    await expect(strip).toHaveCount(1);
+    await visitor.waitForTimeout(300);
+    await visitor.goBack();
+    await visitor.goBack();
+    await expect(foot.getByRole('button').first()).toBeVisible();
+    expect(new URL(visitor.url()).pathname).toBe('/about');
+    await visitor.waitForTimeout(300);
+  });
+  addUp();
+  const after = await shown();
+  expect((after['/shop'] ?? 0) - (before['/shop'] ?? 0)).toBe(1);
+  expect((after['/about'] ?? 0) - (before['/about'] ?? 0)).toBeGreaterThanOrEqual(2);
+  expect(after['/planetarium']).toBe(before['/planetarium']);
+  await page.goto('/widgets/quill7mark/counts');
+  await expect(
+    page
+      .getByText('Views by day')
+      .or(page.getByRole('heading', { name: 'On which pages' }))
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByText('Not as it should be')).toHaveCount(0);
 });
 
 test('nothing is kept with a visitor, and nobody else is asked', async ({ browser }) => {

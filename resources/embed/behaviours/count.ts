@@ -5,6 +5,8 @@
 interface Tally {
   host: string;
   element: Element;
+  /** Of the element when it came, in CSS pixels. */
+  width: number;
   shown: number;
   views: number;
   openings: number;
@@ -25,30 +27,29 @@ const ROBOTS = /bot\b|bot[/;_-]|crawl|spider|slurp|archiver/i;
 const FILLED = 0.5;
 
 const tallies = new Map<string, Tally>();
+/** Those that have come into being, and those that were seen: each once, though it may be moved about. */
 const counted = new WeakSet<ShadowRoot>();
+const seen = new WeakSet<ShadowRoot>();
+/** The page that is counted for, which scripts may have left without loading another. */
+let path = location.pathname;
 const ALSO = ['openings', 'reads', 'clicks'] as const;
 
 export default function count(root: ShadowRoot, signal: AbortSignal, host: string): void {
   const box = root.querySelector<HTMLElement>('.box');
   const key = box?.dataset['key'];
   const asked = navigator as Navigator & { globalPrivacyControl?: boolean };
-  if (
-    !box ||
-    !key ||
-    counted.has(root) ||
-    asked.globalPrivacyControl ||
-    navigator.doNotTrack === '1' ||
-    ROBOTS.test(navigator.userAgent)
-  )
+  if (!box || !key || asked.globalPrivacyControl || navigator.doNotTrack === '1' || ROBOTS.test(navigator.userAgent))
     return;
-  counted.add(root);
+  turn();
   if (tallies.size === 0) {
     addEventListener('pagehide', send);
+    (window as { navigation?: EventTarget }).navigation?.addEventListener('currententrychange', turn);
     document.addEventListener('visibilitychange', () => document.hidden && send());
   }
   const tally = tallies.get(key) ?? {
     host,
     element: root.host,
+    width: 0,
     shown: 0,
     views: 0,
     openings: 0,
@@ -59,8 +60,11 @@ export default function count(root: ShadowRoot, signal: AbortSignal, host: strin
     entries: new Map(),
   };
   tallies.set(key, tally);
-  tally.shown++;
-  watch(root, tally, signal);
+  if (!tally.element.isConnected) tally.element = root.host;
+  tally.width = widthOf(tally.element);
+  if (!counted.has(root)) tally.shown++;
+  counted.add(root);
+  if (!seen.has(root)) watch(root, tally, signal);
 
   const note = (
     what: (typeof ALSO)[number],
@@ -124,7 +128,7 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
         (entry.intersectionRatio >= 0.5 ||
           entry.intersectionRect.height >= FILLED * (entry.rootBounds?.height ?? innerHeight));
       clearTimeout(timer);
-      if (isSeen) timer = setTimeout(() => [tally.views++, view.disconnect()], SECOND);
+      if (isSeen) timer = setTimeout(() => [tally.views++, seen.add(root), view.disconnect()], SECOND);
     },
     { threshold: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.8, 1] },
   );
@@ -136,25 +140,34 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
 const lacksPictures = (element: Element): boolean =>
   [...element.shadowRoot!.querySelectorAll('img')].some((img) => img.src && img.complete && !img.naturalWidth);
 
+/** As wide as the window, for what stands over the page. */
+const widthOf = (element: Element): number =>
+  getComputedStyle(element).display === 'contents' ? innerWidth : Math.round(element.getBoundingClientRect().width);
+
 /** KEY.width.shown.views.openings.reads.clicks.engaged.fault, and for each entry ~REF.openings.reads.clicks. */
 function written(key: string, tally: Tally): string {
-  const rect = tally.element.getBoundingClientRect();
-  const isContents = getComputedStyle(tally.element).display === 'contents';
-  const fault =
-    isContents || rect.width > 0
-      ? lacksPictures(tally.element)
+  const { element, shown, views, openings, reads, clicks, engaged } = tally;
+  // What the page has taken away since is not hidden.
+  const width = element.isConnected ? widthOf(element) : tally.width;
+  const fault = !element.isConnected
+    ? ''
+    : width > 0
+      ? lacksPictures(element)
         ? 'pictures'
         : ''
-      : tally.element.getClientRects().length === 0
+      : element.getClientRects().length === 0
         ? 'hidden'
         : 'narrow';
-  const { shown, views, openings, reads, clicks, engaged } = tally;
   const entries = [...tally.entries].map(([ref, of]) => `~${[ref, ...of].join('.')}`).join('');
-  return (
-    [key, isContents ? innerWidth : Math.round(rect.width), shown, views, openings, reads, clicks, engaged, fault].join(
-      '.',
-    ) + entries
-  );
+  return [key, width, shown, views, openings, reads, clicks, engaged, fault].join('.') + entries;
+}
+
+/** Where the page has become another without loading: what was seen, was seen on the one before. */
+function turn(): void {
+  if (path === location.pathname) return;
+  send();
+  path = location.pathname;
+  for (const tally of tallies.values()) tally.wasEngaged = false;
 }
 
 function send(): void {
@@ -167,7 +180,7 @@ function send(): void {
   for (const [host, told] of hosts) {
     const query = new URLSearchParams([
       ['h', location.host],
-      ['p', location.pathname.slice(0, 300)],
+      ['p', path.slice(0, 300)],
       ...told.map((one) => ['d', one]),
     ]);
     navigator.sendBeacon(`${host}/t?${query}`);

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('findings', function (Blueprint $table): void {
+            $table->timestamp('sent_at')->nullable();
+            $table->timestamp('unsent_since')->nullable();
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::table('findings', fn (Blueprint $table) => $table->dropColumn(['sent_at', 'unsent_since']));
+    }
+};
