@@ -47,7 +47,8 @@ final class SaidByWidgets
                 Verdict::Hidden,
                 $seen->last_fault === 'hidden' ? 'The widget itself says that the page hides it (display: none) when it is opened.'
                     : 'The widget itself says that it has no room: what it stands in is 0 pixels wide.',
-                'Look at the page in a browser: a tab, an accordion or a column of no width may be around it.',
+                'Look at the page in a browser: a tab, an accordion or a column of no width may be around it. '
+                    .'Where that is mended already, the widget says so a minute after the page was opened and left.',
             ), ...$told];
         }
 
