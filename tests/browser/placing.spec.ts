@@ -68,7 +68,7 @@ async function visit(
   const page = await context.newPage();
   await work(page);
   await page.goto('about:blank');
-  await page.waitForTimeout(150);
+  await page.waitForTimeout(500); // for what is sent on leaving
   await context.close();
 }
 
@@ -330,14 +330,14 @@ test('a page that becomes another without loading has the widgets of that one, c
     await expect(strip).toHaveCount(1);
     // Scripts that make a part of the page anew take with it what stood there, and it is put there again.
     await visitor.evaluate(() => document.querySelector('body > footer > gnomic-widget')!.remove());
-    await expect(foot).toHaveCount(1);
+    await expect(foot.getByRole('button').first()).toBeVisible();
     await go('/planetarium');
     await expect(foot).toHaveCount(0);
     await expect(strip).toHaveCount(0);
     await go('/shop');
     await expect(foot.getByRole('button').first()).toBeVisible();
     await expect(strip).toHaveCount(1);
-    await visitor.waitForTimeout(300);
+    await visitor.waitForTimeout(1500);
     await visitor.goBack();
     await visitor.goBack();
     await expect(foot.getByRole('button').first()).toBeVisible();
@@ -348,7 +348,8 @@ test('a page that becomes another without loading has the widgets of that one, c
   const after = await shown();
   expect((after['/shop'] ?? 0) - (before['/shop'] ?? 0)).toBe(1);
   expect((after['/about'] ?? 0) - (before['/about'] ?? 0)).toBeGreaterThanOrEqual(2);
-  expect(after['/planetarium']).toBe(before['/planetarium']);
+  // What is being fetched when a page is left may come into being on the next, and is taken away before anybody sees it.
+  expect((await counts(page, 'quill7mark')).pages.find((one) => one.page === '/planetarium')?.views ?? 0).toBe(0);
   await page.goto('/widgets/quill7mark/counts');
   await expect(
     page
