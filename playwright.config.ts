@@ -5,7 +5,7 @@ import { BROWSER, PORTS, serverAt } from './tests/browser/setting';
 export default defineConfig({
   testDir: 'tests/browser',
   outputDir: `var/playwright-${PORTS.gnomic}`,
-  timeout: 240_000, // on machines that are busy with something else, too
+  timeout: 300_000, // on machines that are busy with something else, too
   expect: { timeout: 20_000 },
   workers: 1,
   fullyParallel: false,

@@ -127,7 +127,6 @@ async function heightAt(page: Page, width: number): Promise<number> {
 test('whatever a brief says, everything keeps to its place and can be read, and heights are as predicted', async ({
   page,
 }) => {
-  test.setTimeout(300_000);
   const next = chance(FIRST);
   await page.route('http://fonts.test/**', (route) =>
     route.fulfill({

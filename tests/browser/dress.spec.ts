@@ -14,7 +14,6 @@ const dressed = (dress: object, shape: object = { layout: { name: 'grid' } }, of
 
 for (const look of LOOKS)
   test(`the look ${look} fits every layout, and is as high as predicted`, async ({ page }) => {
-    test.setTimeout(300_000);
     await page.setViewportSize({ width: 1400, height: 900 });
     for (const [name, layout] of each) {
       const dress = { name: look };
@@ -54,7 +53,6 @@ const SCRIPTS = {
 
 for (const [language, text] of Object.entries(SCRIPTS))
   test(`every layout speaks ${language} without anything running over`, async ({ page }) => {
-    test.setTimeout(240_000);
     await page.setViewportSize({ width: 1400, height: 900 });
     const of = entries('both').map((entry, index) => ({ ...entry, text: text.repeat(1 + (index % 4)), language }));
     for (const [name, layout] of each) {
@@ -261,7 +259,6 @@ const TRICKS = [
 ];
 
 test('own rules that would reach out reach nothing and load nothing', async ({ page }) => {
-  test.setTimeout(240_000);
   expect(TRICKS.length).toBeGreaterThanOrEqual(60);
   const asked: string[] = [];
   await page.route('**/evil.test/**', (route) => {

@@ -18,7 +18,6 @@ const styleOf = (page: Page, selector: string, property: string): Promise<string
     .evaluate((one, property) => getComputedStyle(one).getPropertyValue(property), property);
 
 test('a widget is dressed as the dark band of a page, stands on it in the proof, and goes out so', async ({ page }) => {
-  test.setTimeout(180_000);
   await openDress(page, 'shop2short');
   await part(page, 'As your page');
   await page.getByLabel('Page where the widget will stand').fill(`${SITE}/planetarium`);
@@ -68,7 +67,6 @@ test('what cannot be read is mended, shown before and after, and left where the 
 });
 
 test('moves, a kept look, words and rules of their own', async ({ page }) => {
-  test.setTimeout(180_000);
   await openDress(page, 'about1line');
   await page.getByRole('radio', { name: 'Linen' }).click();
   await expect.poll(() => styleOf(page, '.card', 'border-top-left-radius')).toBe('10px');

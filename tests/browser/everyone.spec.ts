@@ -62,7 +62,6 @@ async function tabbed(page: Page): Promise<{ reached: number; wrong: string[] }>
 test('every layout is gone through by keys alone: all that can be pressed is reached, seen, and left again', async ({
   page,
 }) => {
-  test.setTimeout(300_000);
   const around = (html: string): string => `<a href="#a">Before</a>${html}<a href="#b">After</a>`;
   for (const [name, layout] of each)
     for (const scripts of [true, false]) {
@@ -81,7 +80,6 @@ test('every layout is gone through by keys alone: all that can be pressed is rea
 });
 
 test('letters set wide, as WCAG 1.4.12 has them, cut nothing off that cannot be read on', async ({ page }) => {
-  test.setTimeout(300_000);
   await page.setViewportSize({ width: 1400, height: 900 });
   for (const [name, layout] of each) {
     await show(page, element(render({ layout, actions }, entries('both'))));
@@ -100,7 +98,6 @@ test('letters set wide, as WCAG 1.4.12 has them, cut nothing off that cannot be 
 });
 
 test('letters of twice the size, the page at four times its own: everything keeps to its place', async () => {
-  test.setTimeout(300_000);
   const args = [...(BROWSER?.launchOptions?.args ?? []), '--blink-settings=defaultFontSize=32'];
   const browser = await chromium.launch({ ...BROWSER?.launchOptions, args });
   const page = await browser.newPage({ viewport: { width: 1400, height: 900 } });
@@ -117,7 +114,6 @@ test('letters of twice the size, the page at four times its own: everything keep
 });
 
 test('from right to left, both mixed, every layout keeps to its place', async ({ page }) => {
-  test.setTimeout(300_000);
   await page.setViewportSize({ width: 1400, height: 900 });
   for (const [name, layout] of each) {
     await show(page, element(render({ layout, actions }, arabic)), 'html{direction:rtl}');
@@ -126,7 +122,6 @@ test('from right to left, both mixed, every layout keeps to its place', async ({
 });
 
 test('styles that would take everything take nothing, from any layout', async ({ page }) => {
-  test.setTimeout(300_000);
   await page.setViewportSize({ width: 1400, height: 900 });
   const hostile =
     '* { all: unset !important } img { display: none !important } html { font-size: 40px !important } div, article { position: absolute !important; float: left !important }';
@@ -170,7 +165,6 @@ test('in colours that a visitor chose, everything drawn is drawn in them', async
 });
 
 test('where less motion is wished, nothing moves in any layout', async ({ page }) => {
-  test.setTimeout(300_000);
   await page.emulateMedia({ reducedMotion: 'reduce' });
   for (const [name, layout] of each) {
     const moving = 'autoplay' in layout || name === 'one at a time' ? { ...layout, autoplay: 2 } : layout;

@@ -47,7 +47,6 @@ test('more comes by a button, in pages, on scrolling; the focus goes to the firs
 });
 
 test('every entry can be had, by pages or by a button, wherever fewer are shown at first', async ({ page }) => {
-  test.setTimeout(300_000);
   const fewer = { phone: 2, tablet: 4 };
   for (const width of [390, 800, 1280]) {
     await page.setViewportSize({ width, height: 800 });

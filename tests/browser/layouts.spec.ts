@@ -34,7 +34,6 @@ function gaps(page: Page, width: number): Promise<string[]> {
 
 for (const kind of ['reviews', 'posts', 'both'] as const)
   test(`every layout of ${kind} keeps to its place at every width, without any script`, async ({ browser }) => {
-    test.setTimeout(300_000);
     const context = await browser.newContext({ javaScriptEnabled: true, viewport: { width: 3100, height: 900 } });
     const page = await context.newPage();
     for (const [name, layout] of Object.entries(LAYOUTS)) {
@@ -185,7 +184,6 @@ test('a bounded width is kept, in the middle, and a head stands beside cards whe
 });
 
 test('what is long, endless, empty, foreign or broken breaks no layout', async ({ browser }) => {
-  test.setTimeout(300_000);
   const page = await (await browser.newContext({ viewport: { width: 3100, height: 900 } })).newPage();
   const hard: Written[] = [
     { text: 'Two hours went like ten minutes and nobody minded the cold. '.repeat(340) },
@@ -230,7 +228,6 @@ test('what is long, endless, empty, foreign or broken breaks no layout', async (
 });
 
 test('every layout is accessible, light and dark', async ({ page }) => {
-  test.setTimeout(300_000);
   for (const look of ['paper', 'night-ink'])
     for (const [name, layout] of Object.entries(LAYOUTS)) {
       const actions = [
@@ -272,7 +269,6 @@ test('every layout is without errors for the Nu Html Checker', () => {
 });
 
 test('heights are as predicted, for the fonts that ship', async ({ page }) => {
-  test.setTimeout(300_000);
   const faces: Record<string, [string, string]> = {
     literata: ['literata', 'Literata Variable'],
     'schibsted-grotesk': ['schibsted-grotesk', 'Schibsted Grotesk Variable'],

@@ -166,7 +166,6 @@ test('thirty widgets share one page: one sheet each kind, no doubled landmark, n
 });
 
 test('a bare tag that carries its room moves nothing when the widget comes', async ({ page }) => {
-  test.setTimeout(300_000);
   await page.addInitScript(() => {
     const record = window as unknown as { shift: number };
     record.shift = 0;

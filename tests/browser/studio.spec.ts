@@ -20,7 +20,6 @@ test('the way in is accessible, refuses in words, and holds off forged requests'
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`every screen is accessible, ${scheme}`, async ({ page }) => {
-    test.setTimeout(240_000);
     const colours = scheme === 'dark';
     await page.emulateMedia({ colorScheme: scheme });
     await signIn(page);
