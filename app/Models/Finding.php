@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gnomic\Place\Check\Verdict;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -20,8 +21,8 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $first_there_at
  * @property Carbon|null $last_there_at
  * @property Carbon|null $missing_since
- * @property Carbon|null $sent_at  when the page was last sent with the code in it
- * @property Carbon|null $unsent_since
+ * @property bool $was_sent  whether the page was ever sent with the code in it
+ * @property Carbon|null $gone_since  when it was first sent without it afterwards
  * @property Carbon $checked_at
  * @property Page $page
  * @property Widget $widget
@@ -36,7 +37,17 @@ final class Finding extends Model
     protected function casts(): array
     {
         return ['told' => 'array', 'first_there_at' => 'datetime', 'last_there_at' => 'datetime', 'missing_since' => 'datetime',
-            'sent_at' => 'datetime', 'unsent_since' => 'datetime', 'checked_at' => 'datetime'];
+            'was_sent' => 'boolean', 'gone_since' => 'datetime', 'checked_at' => 'datetime'];
+    }
+
+    /** Learns from what was fetched whether the page is sent with the code in it. */
+    public function learn(Verdict $fetched): void
+    {
+        if (! $fetched->lacksCode()) {
+            $this->fill(['was_sent' => true, 'gone_since' => null]);
+        } elseif ($this->was_sent) {
+            $this->fill(['gone_since' => $this->gone_since ?? now()]);
+        }
     }
 
     /** @return BelongsTo<Page, $this> */

@@ -10,11 +10,14 @@ use App\Fetching\HttpResponse;
 use App\Models\Finding;
 use App\Models\Page;
 use App\Models\Widget;
+use Carbon\CarbonImmutable;
 use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\PageTags;
+use Gnomic\Place\Check\Sighting;
 use Gnomic\Place\Check\Told;
 use Gnomic\Place\Check\Verdict;
+use Illuminate\Support\Facades\DB;
 
 /** Fetches a page as a visitor would, and keeps whether the widgets are there that should be. */
 final readonly class CheckPage
@@ -23,6 +26,9 @@ final readonly class CheckPage
     private const LARGEST = 4_000_000;
 
     private const SECONDS = 15;
+
+    /** Days for which what a widget said of itself is believed. */
+    private const FRESH_DAYS = 2;
 
     private const SIGN_IN = '~/(?:wp-login|log-?in|sign-?in|sso|auth|account/login|users/sign_in)\b~i';
 
@@ -74,7 +80,8 @@ final readonly class CheckPage
                 ] : $told;
             }
             $finding = $this->finding($page, $widget);
-            $this->keep($finding, $one, SaidByWidgets::with(self::path($page->address), $one, $finding, $told));
+            $finding->learn($told[0]->verdict);
+            $this->keep($finding, $one, $this->sighting($page, $one, $finding)?->beside($told) ?? $told);
         }
         $page->update([
             'title' => $tags->title === null ? $page->title : mb_strcut($tags->title, 0, 290),
@@ -166,6 +173,21 @@ final readonly class CheckPage
         }
 
         return null;
+    }
+
+    /** What the widget said of itself lately. */
+    private function sighting(Page $page, Expected $expected, Finding $finding): ?Sighting
+    {
+        $seen = DB::table('sightings')->join('widgets', 'widgets.id', '=', 'sightings.widget_id')
+            ->whereIn('widgets.key', $expected->keys)->where('page', self::path($page->address))
+            ->where('last_at', '>', now()->subDays(self::FRESH_DAYS))->orderByDesc('last_at')->first();
+
+        return $seen === null ? null : new Sighting(
+            CarbonImmutable::parse((string) $seen->last_at, 'UTC')->getTimestamp(),
+            (int) $seen->last_width,
+            $seen->last_fault === 'hidden',
+            $finding->gone_since?->getTimestamp(),
+        );
     }
 
     /** @param  array<int, array{Widget, Expected}>  $expected */

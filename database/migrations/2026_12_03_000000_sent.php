@@ -11,13 +11,13 @@ return new class extends Migration
     public function up(): void
     {
         Schema::table('findings', function (Blueprint $table): void {
-            $table->timestamp('sent_at')->nullable();
-            $table->timestamp('unsent_since')->nullable();
+            $table->boolean('was_sent')->default(false);
+            $table->timestamp('gone_since')->nullable();
         });
     }
 
     public function down(): void
     {
-        Schema::table('findings', fn (Blueprint $table) => $table->dropColumn(['sent_at', 'unsent_since']));
+        Schema::table('findings', fn (Blueprint $table) => $table->dropColumn(['was_sent', 'gone_since']));
     }
 };

@@ -63,6 +63,13 @@ enum Verdict: string
         return in_array($this, [self::Right, self::Reported, self::Partly, self::Twice, self::ManyPlaces], true);
     }
 
+    /** Whether the page is sent without what brings it there; where it is not known, it is not. */
+    public function lacksCode(): bool
+    {
+        return in_array($this, [self::Missing, self::OtherKey, self::Escaped, self::ScriptGone, self::ElementGone, self::OldCopy,
+            self::NoPlace], true);
+    }
+
     /** Of several, the one that is told first. */
     public function weight(): int
     {
