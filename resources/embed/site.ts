@@ -29,6 +29,7 @@ function start(): void {
   let path: string | undefined;
   let due: Rule[] = [];
   let timer: ReturnType<typeof setTimeout> | undefined;
+  const shown = new Map<Rule, [widget: Element, times: number]>();
   const put = (): void => {
     due = due.filter((rule) => {
       const [widget, times] = shown.get(rule) ?? [undefined, 0];
@@ -46,7 +47,6 @@ function start(): void {
       return true;
     });
   };
-  const shown = new Map<Rule, [widget: Element, times: number]>();
   const watching = new MutationObserver(put);
   const wait = (): void => {
     clearTimeout(timer);
@@ -64,9 +64,9 @@ function start(): void {
   };
   decide();
   addEventListener('load', wait);
-  // After what counts the views of the page that was.
-  window.navigation?.addEventListener('currententrychange', () => setTimeout(decide));
-  addEventListener('popstate', () => setTimeout(decide));
+  // At once: what is still being fetched for the page that was must not come into being on this one.
+  window.navigation?.addEventListener('currententrychange', decide);
+  addEventListener('popstate', decide);
   if (!document.querySelector(`script[src="${GNOMIC_HOST}/gnomic.js"]`)) {
     const script = document.createElement('script');
     script.src = `${GNOMIC_HOST}/gnomic.js`;

@@ -32,10 +32,6 @@ export async function openTopic(page: Page, topic: string): Promise<void> {
   await page.locator(`#controls [data-topic=${topic}]`).click();
 }
 
-/** What axe says of colours: all that can be other in the dark. */
-export const COLOURS = ['color-contrast', 'link-in-text-block'];
-const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-
 /** Axe, in its quicker way where no frame of another origin is to be looked into. */
 export const axeOn = (page: Page): AxeBuilder => new AxeBuilder({ page }).setLegacyMode(page.frames().length === 1);
 
@@ -44,15 +40,16 @@ interface Looked {
   except?: string[];
   /** A part of the page, where the rest has been looked at before. */
   part?: string;
-  /** Only the colours, where the same has been looked at in others. */
-  colours?: boolean;
 }
 
 /** WCAG 2.2 AA, by axe: nothing is wrong on the page as it is now, frames and shadow roots included. */
 export async function expectAccessible(page: Page, looked: Looked = {}): Promise<void> {
-  const { except = [], part = 'html', colours = false } = looked;
-  const axe = axeOn(page).include(part);
-  const { violations } = await (colours ? axe.withRules(COLOURS) : axe.withTags(RULES).disableRules(except)).analyze();
+  const { except = [], part = 'html' } = looked;
+  const { violations } = await axeOn(page)
+    .include(part)
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .disableRules(except)
+    .analyze();
   expect(
     violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
   ).toEqual([]);

@@ -348,15 +348,9 @@ test('a page that becomes another without loading has the widgets of that one, c
   const after = await shown();
   expect((after['/shop'] ?? 0) - (before['/shop'] ?? 0)).toBe(1);
   expect((after['/about'] ?? 0) - (before['/about'] ?? 0)).toBeGreaterThanOrEqual(2);
-  // What is being fetched when a page is left may come into being on the next, and is taken away before anybody sees it.
-  expect((await counts(page, 'quill7mark')).pages.find((one) => one.page === '/planetarium')?.views ?? 0).toBe(0);
+  expect(after['/planetarium']).toBe(before['/planetarium']);
   await page.goto('/widgets/quill7mark/counts');
-  await expect(
-    page
-      .getByText('Views by day')
-      .or(page.getByRole('heading', { name: 'On which pages' }))
-      .first(),
-  ).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'On which pages' })).toBeVisible();
   await expect(page.getByText('Not as it should be')).toHaveCount(0);
 });
 
@@ -528,11 +522,14 @@ test('two versions are tried, and one is kept', async ({ page, browser }) => {
   await page.goto('/widgets/shop5rows0/counts');
   await page.getByRole('button', { name: 'Begin a trial' }).click();
   await expect(page.getByText('Not yet:')).toBeVisible();
-  const seen = new Set<boolean>();
+  // One and the same visitor has now the one, now the other: nobody is remembered.
   await eventually(browser, async (visitor) => {
-    await visitor.goto(`${SITE}/shop`);
-    await expect(visitor.locator('gnomic-widget[key=shop5rows0] article').first()).toBeVisible({ timeout: 2500 });
-    seen.add((await visitor.getByText('Another heading').count()) > 0);
+    const seen = new Set<boolean>();
+    for (let time = 0; time < 14 && seen.size < 2; time++) {
+      await visitor.goto(`${SITE}/shop`);
+      await expect(visitor.locator('gnomic-widget[key=shop5rows0] article').first()).toBeVisible({ timeout: 2500 });
+      seen.add((await visitor.getByText('Another heading').count()) > 0);
+    }
     expect(seen.size).toBe(2);
   });
   await page.getByRole('button', { name: 'Keep this one' }).last().click();

@@ -2,7 +2,7 @@ import type { Page, Route } from '@playwright/test';
 import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { printed as print } from './printed';
+import { rendering } from './renderer';
 
 /** All layouts, with settings that show what they are, and what their cards need. */
 export const LAYOUTS: Record<string, Record<string, unknown>> = {
@@ -104,7 +104,7 @@ function printed(shape: Written, of: Written[], options: string[], rest: Written
     }),
   );
   writeFileSync(lines, of.map((entry) => JSON.stringify(entry)).join('\n'));
-  return print(folder, [brief, `--entries=${lines}`, ...options]);
+  return rendering(folder, [brief, `--entries=${lines}`, ...options]);
 }
 
 /** The widget alone, out of such a document. */

@@ -11,14 +11,14 @@ function begin(folder: string): NonNullable<typeof ways> {
   const [asked, told, aside] = ['asked', 'told', 'aside'].map((name) => join(folder, name)) as [string, string, string];
   execFileSync('mkfifo', [asked, told]);
   // It ends when nobody can ask any more: with this process.
-  spawn('sh', ['-c', 'exec php tests/browser/render-on.php <"$0" >"$1" 2>"$2"', asked, told, aside], {
+  spawn('sh', ['-c', 'exec php tests/browser/renderer.php <"$0" >"$1" 2>"$2"', asked, told, aside], {
     stdio: 'ignore',
   }).unref();
   return { asked: openSync(asked, 'w'), told: openSync(told, 'r'), aside };
 }
 
 /** What the command prints; an error with its own words where it fails. The folder is for the pipes. */
-export function printed(folder: string, options: string[]): string {
+export function rendering(folder: string, options: string[]): string {
   ways ??= begin(folder);
   writeSync(ways.asked, `${JSON.stringify(options)}\n`);
   const pieces: Buffer[] = [];

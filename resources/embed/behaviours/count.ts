@@ -5,7 +5,7 @@
 interface Tally {
   host: string;
   element: Element;
-  /** Of the element when it came, in CSS pixels. */
+  /** Of the element when it came, or was seen, in CSS pixels. */
   width: number;
   shown: number;
   views: number;
@@ -128,7 +128,14 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
         (entry.intersectionRatio >= 0.5 ||
           entry.intersectionRect.height >= FILLED * (entry.rootBounds?.height ?? innerHeight));
       clearTimeout(timer);
-      if (isSeen) timer = setTimeout(() => [tally.views++, seen.add(root), view.disconnect()], SECOND);
+      if (isSeen) {
+        timer = setTimeout(() => {
+          tally.views++;
+          tally.width = widthOf(tally.element);
+          seen.add(root);
+          view.disconnect();
+        }, SECOND);
+      }
     },
     { threshold: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.8, 1] },
   );
