@@ -12,6 +12,7 @@ use App\Sift\StoredFacts;
 use Closure;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Gather\Matching\Digest;
 use Gnomic\Gather\Matching\Known;
 use Gnomic\Gather\Matching\Matched;
 use Gnomic\Gather\Matching\Matcher;
@@ -109,7 +110,7 @@ final readonly class EntryStore
      */
     private function written(Source $source, Matched $matched, ?Closure $progress): array
     {
-        $entries = [...$matched->new, ...$matched->changed];
+        $entries = [...$matched->new, ...$matched->changed, ...$matched->reread];
         $prepared = array_map(fn (Entry $entry): PreparedEntry => PreparedEntry::of($entry, $matched->digests[$entry->id]), $entries);
         $ruled = $this->ruled($source, $prepared);
         $subjects = $this->subjects($source, $entries);
@@ -143,7 +144,8 @@ final readonly class EntryStore
             $rules = $ruled($one);
             if ($stored !== null) {
                 $rules = self::ruledAgain($stored, $rules);
-                if ($stored->digest !== $one->digest) {
+                // Only what the source said otherwise before: not what is back, nor what was stored by an earlier version.
+                if (! Digest::agrees((string) $stored->digest, $one->said)) {
                     $revisions[] = ['entry_id' => $stored->id, 'payload' => $stored->payload, 'replaced_at' => now()];
                 }
             }

@@ -16,8 +16,11 @@ use Gnomic\Text\Tokens;
 /** An entry on its way into the store, with all that is worked out of it, once. */
 final readonly class PreparedEntry
 {
-    /** @param  string  $digest  of what the source said: what is found out besides must not look like an edit */
-    private function __construct(public Entry $entry, public Facts $facts, public string $digest)
+    /**
+     * @param  Entry  $said  as the source said it
+     * @param  string  $digest  of that: what is found out besides must not look like an edit
+     */
+    private function __construct(public Entry $entry, public Facts $facts, public Entry $said, public string $digest)
     {
     }
 
@@ -25,7 +28,7 @@ final readonly class PreparedEntry
     {
         $filled = Languages::filled($entry);
 
-        return new self($filled, Facts::of($filled), $digest);
+        return new self($filled, Facts::of($filled), $entry, $digest);
     }
 
     /** The author as the column has it; empty where nobody is named. */

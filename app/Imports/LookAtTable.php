@@ -156,7 +156,7 @@ final class LookAtTable implements ShouldQueue
     {
         return match (true) {
             $known === null => 'new',
-            $known->gone, $known->digest !== Digest::of($entry) => 'changed',
+            $known->gone, ! Digest::agrees($known->digest, $entry) => 'changed',
             default => 'same',
         };
     }

@@ -6,9 +6,6 @@ namespace Tests\core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use RecursiveDirectoryIterator;
-use RecursiveIteratorIterator;
-use SplFileInfo;
 
 /** What docs/architecture.md says of folders and lines. */
 final class ArchitectureTest extends TestCase
@@ -25,27 +22,19 @@ final class ArchitectureTest extends TestCase
         yield 'app' => ['app', 'App'];
     }
 
-    /** @return iterable<SplFileInfo> */
-    private static function files(string $folder): iterable
-    {
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/$folder", RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
-            if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
-                yield $file;
-            }
-        }
-    }
-
     /** Wherever one folder uses another, directly or by way of others, that one knows nothing of it. */
     #[DataProvider('parts')]
     public function test_folders_use_each_other_one_way_only(string $part, string $namespace): void
     {
         $uses = [];
-        $root = dirname(__DIR__, 2)."/$part/";
-        foreach (self::files($part) as $file) {
-            $from = explode('/', substr($file->getPathname(), strlen($root)))[0];
-            preg_match_all('/\b'.$namespace.'\\\\(\w+)\\\\/', (string) file_get_contents($file->getPathname()), $named);
-            foreach (array_diff(array_unique($named[1]), [$from]) as $to) {
-                $uses[$from][$to] = $file->getFilename();
+        $folder = dirname(__DIR__, 2)."/$part/";
+        foreach (SyntaxTree::files($part) as $file) {
+            $from = explode('/', substr($file->getPathname(), strlen($folder)))[0];
+            foreach (array_keys(SyntaxTree::of((string) file_get_contents($file->getPathname()))->classes()) as $class) {
+                [$root, $to] = [...explode('\\', $class), '', ''];
+                if ($root === $namespace && $to !== $from) {
+                    $uses[$from][$to] = $file->getFilename();
+                }
             }
         }
         $left = array_unique([...array_keys($uses), ...array_merge([], ...array_map(array_keys(...), array_values($uses)))]);
@@ -62,7 +51,7 @@ final class ArchitectureTest extends TestCase
     {
         $long = [];
         foreach (['core', 'app', 'config', 'database', 'routes', 'bin'] as $folder) {
-            foreach (self::files($folder) as $file) {
+            foreach (SyntaxTree::files($folder) as $file) {
                 foreach (explode("\n", (string) file_get_contents($file->getPathname())) as $index => $line) {
                     if (mb_strlen($line) > self::LONGEST_LINE && ! in_array($file->getFilename(), self::DATA, true)) {
                         $long[] = "{$file->getPathname()}:".($index + 1);

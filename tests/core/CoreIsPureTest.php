@@ -4,106 +4,49 @@ declare(strict_types=1);
 
 namespace Tests\core;
 
-use PhpToken;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use RecursiveDirectoryIterator;
-use RecursiveIteratorIterator;
-use SplFileInfo;
 
 /** The core is rules and computation: no framework, no I/O, no clock, no chance, no environment. */
 final class CoreIsPureTest extends TestCase
 {
-    private const ALLOWED = ['Gnomic\\', 'Psr\\', 'Masterminds\\', 'Symfony\\Component\\HtmlSanitizer\\', 'Symfony\\Component\\CssSelector\\', 'Sabberworm\\'];
-
-    private const FORBIDDEN_FUNCTIONS = ['time', 'microtime', 'hrtime', 'date', 'gmdate', 'mktime', 'strtotime', 'getdate', 'localtime', 'sleep', 'usleep',
-        'rand', 'mt_rand', 'random_int', 'random_bytes', 'uniqid', 'shuffle', 'array_rand', 'lcg_value',
-        'file_get_contents',
-        'file_put_contents',
-        'fopen',
-        'readfile',
-        'file',
-        'glob',
-        'scandir',
-        'unlink',
-        'mkdir',
-        'curl_init',
-        'fsockopen',
-        'stream_socket_client',
-        'getenv',
-        'putenv',
-        'header',
-        'setcookie',
-        'exec',
-        'shell_exec',
-        'system',
-        'proc_open',
-        'gethostbyname',
-        'dns_get_record',
-        'config',
-        'app',
-        'env',
-        'now'];
-
-    private const FORBIDDEN_CLASSES = ['PDO', 'SQLite3', 'DateTime', 'SplFileObject', 'SplFileInfo'];
-
     #[DataProvider('files')]
-    public function test_a_file_keeps_to_itself(string $path): void
+    public function test_a_file_depends_on_its_arguments_alone(string $path): void
     {
-        $tokens = array_values(array_filter(
-            PhpToken::tokenize((string) file_get_contents($path)),
-            fn (PhpToken $token): bool => ! $token->isIgnorable(),
-        ));
-        foreach ($tokens as $index => $token) {
-            [$before, $after] = [$tokens[$index - 1] ?? null, $tokens[$index + 1] ?? null];
-            if ($token->is([T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED]) && $before?->is([T_USE, T_NEW, T_NAMESPACE]) === true) {
-                $name = ltrim($token->text, '\\');
-                $allowed = ! str_contains($name, '\\')
-                    || array_filter(self::ALLOWED, fn (string $prefix): bool => str_starts_with("$name\\", $prefix)) !== [];
-                self::assertTrue($allowed, "$path uses $name");
-            }
-            if (
-                $token->is(T_STRING)
-                && $after?->text === '('
-                && $before?->is([T_OBJECT_OPERATOR, T_NULLSAFE_OBJECT_OPERATOR, T_DOUBLE_COLON, T_FUNCTION, T_NEW]) === false
-            ) {
-                self::assertNotContains(
-                    strtolower($token->text),
-                    self::FORBIDDEN_FUNCTIONS,
-                    "$path calls $token->text() in line $token->line",
-                );
-            }
-            if (
-                $token->is([T_STRING, T_NAME_FULLY_QUALIFIED])
-                && ($before?->is([T_NEW, T_USE]) === true || $after?->is(T_DOUBLE_COLON) === true)
-            ) {
-                self::assertNotContains(
-                    ltrim($token->text, '\\'),
-                    self::FORBIDDEN_CLASSES,
-                    "$path uses $token->text in line $token->line",
-                );
-            }
-            if ($token->is(T_STRING) && $token->text === 'DateTimeImmutable' && $before?->is(T_NEW) === true) {
-                self::assertSame('(', $after?->text, "$path asks the clock in line $token->line");
-                self::assertNotSame(')', $tokens[$index + 2]->text ?? '', "$path asks the clock in line $token->line");
-            }
-            self::assertFalse($token->is([T_INLINE_HTML, T_ECHO, T_PRINT]), "$path prints in line $token->line");
-            self::assertFalse(
-                $token->is(T_VARIABLE) && in_array($token->text, ['$_SERVER', '$_GET', '$_POST', '$_ENV', '$GLOBALS'], true),
-                "$path reads $token->text",
-            );
-        }
+        self::assertSame([], Purity::offences((string) file_get_contents($path)));
     }
 
     /** @return iterable<string, array{string}> */
     public static function files(): iterable
     {
-        $root = dirname(__DIR__, 2).'/core';
-        /** @var SplFileInfo $file */
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root)) as $file) {
-            if ($file->getExtension() === 'php') {
-                yield substr($file->getPathname(), strlen($root) + 1) => [$file->getPathname()];
-            }
+        foreach (SyntaxTree::files('core') as $file) {
+            yield substr($file->getPathname(), strlen(dirname(__DIR__, 2)) + 1) => [$file->getPathname()];
+        }
+    }
+
+    /** However it is written. */
+    #[DataProvider('impurities')]
+    public function test_what_is_not_pure_is_found(string $code): void
+    {
+        self::assertNotSame([], Purity::offences("<?php\nnamespace Gnomic\\Any;\n$code"));
+    }
+
+    /** @return iterable<array{string}> */
+    public static function impurities(): iterable
+    {
+        $all = ['\time();', 'time();', 'TIME();', 'use function time as hour; hour();', '$x = time(...);', 'date_create();', '\file_get_contents("a");',
+            'new \DateTimeImmutable;', 'new \DateTimeImmutable();', 'new \DateTimeImmutable("now");', 'use DateTimeImmutable as D; new D("now");',
+            'new \DateTimeImmutable("today", $zone);', 'new \DateTimeImmutable("+1 day");', 'new \DateTimeImmutable("12:00");',
+            'new \DateTimeImmutable(null);', 'new \DateTime("2026-01-01");', '\DateTimeImmutable::createFromFormat("H:i", $x);',
+            '\Illuminate\Support\Str::of("x");', 'use Illuminate\Support\Str; Str::of("x");', 'use Illuminate\Support; Support\Str::of("x");',
+            'function of(\Illuminate\Http\Request $request) {}', '$x instanceof \Carbon\Carbon;', 'fn (): \App\Models\Site => $x;',
+            'rand();', 'array_rand([1]);', 'shuffle($x);', 'str_shuffle("a");', 'new \Random\Randomizer;', 'random_int(0, 1);', 'uniqid();',
+            'getenv("A");', '$_SERVER["a"];', 'ini_get("a");', 'setlocale(0, "C");', 'date_default_timezone_get();', 'gethostname();',
+            'echo 1;', 'print 1;', 'exit;', 'eval("1;");', '`ls`;', 'include "a.php";', 'global $a;', 'is_file("a");', 'fopen("a", "r");',
+            'call_user_func("time");', '\call_user_func("\\\\time");', 'app("a");', 'config("a");', 'usleep(1);', 'new \PDO("a");',
+            'new \SplFileObject("a");', 'curl_init();', '\Locale::getDefault();', '$document->loadHTMLFile("a");', 'undefined_function();'];
+        foreach ($all as $code) {
+            yield $code => [$code];
         }
     }
 }

@@ -29,7 +29,7 @@ final class Matcher
         bool $lossIsRight = false,
         bool $fromElsewhere = false,
     ): Matched {
-        $new = $changed = $byId = $digests = [];
+        $new = $changed = $reread = $byId = $digests = [];
         $same = 0;
         $oldest = null;
         foreach ($answered as $entry) {
@@ -38,19 +38,20 @@ final class Matcher
             }
             $byId[$entry->id] = true;
             $stored = $known[$entry->id] ?? null;
-            $digest = Digest::of($entry);
+            $at = $entry->published?->getTimestamp();
+            $oldest = $at === null ? $oldest : min($oldest ?? $at, $at);
             if ($stored === null) {
                 $new[] = $entry;
-            } elseif ($stored->gone || $stored->digest !== $digest) {
+            } elseif ($stored->gone || ! Digest::agrees($stored->digest, $entry)) {
                 $changed[] = $entry;
             } else {
                 $same++;
+                if (Digest::isNewest($stored->digest)) {
+                    continue;
+                }
+                $reread[] = $entry;
             }
-            if ($stored === null || $stored->gone || $stored->digest !== $digest) {
-                $digests[$entry->id] = $digest;
-            }
-            $at = $entry->published?->getTimestamp();
-            $oldest = $at === null ? $oldest : min($oldest ?? $at, $at);
+            $digests[$entry->id] = Digest::of($entry);
         }
 
         $gone = [];
@@ -71,6 +72,7 @@ final class Matcher
             $new,
             $changed,
             $same,
+            $reread,
             $gone,
             $digests,
             $lossIsRight || $coverage === Coverage::Some ? null : (
