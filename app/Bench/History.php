@@ -27,6 +27,7 @@ final readonly class History
         foreach ($query->get() as $edition) {
             $editions[] = $edition;
         }
+        $sentences = $this->contexts->each($widget->site);
         $told = [];
         foreach (array_slice($editions, 0, self::MOST) as $index => $edition) {
             $told[] = [
@@ -35,7 +36,7 @@ final readonly class History
                 'cause' => $edition->cause,
                 'shown' => $edition->shown,
                 'isOut' => $edition->id === $widget->edition_id,
-                'changes' => $this->changes($widget, $editions[$index + 1] ?? null, $edition),
+                'changes' => self::changes($sentences, $editions[$index + 1] ?? null, $edition),
             ];
         }
 
@@ -43,13 +44,13 @@ final readonly class History
     }
 
     /** @return list<string> */
-    private function changes(Widget $widget, ?Edition $before, Edition $after): array
+    private static function changes(SiteSentences $sentences, ?Edition $before, Edition $after): array
     {
         if ($before === null) {
             return [];
         }
         $brief = $after->toBrief();
-        $changes = Differences::between($before->toBrief(), $brief, $this->contexts->brief($widget->site, $brief));
+        $changes = Differences::between($before->toBrief(), $brief, $sentences->of($brief));
         if ($before->shown !== $after->shown) {
             $changes[] = "$before->shown entries became $after->shown";
         }

@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Channels\Channels;
 use App\Editions\SiteLooks;
 use App\Models\Site;
+use App\Models\Source;
 use App\Models\SpotRecord;
 use App\Sift\SiteContexts;
 use Gnomic\Brief\Brief;
@@ -15,7 +16,6 @@ use Gnomic\Place\Spot\Places;
 use Gnomic\Place\Spot\Spot;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\SiteContext;
-use Gnomic\Tend\Cadence;
 
 /** What a brief's sentence tells of the site around it. */
 final readonly class SentenceContexts
@@ -26,20 +26,24 @@ final readonly class SentenceContexts
 
     public function brief(Site $site, Brief $brief, ?string $key = null): SentenceContext
     {
-        $gather = $brief->criteria->part('gather');
-        $sources = $site->sources()
+        return $this->each($site)->of($brief, $key === null ? '' : $this->places($site, $key), true);
+    }
+
+    /** For the sentences of many briefs of a site. */
+    public function each(Site $site): SiteSentences
+    {
+        $sources = Source::query()->where('site_id', $site->id)
+            ->whereNull('removed_at')
             ->whereNull('disconnected_at')
             ->whereNotIn('channel', ['table', 'hand'])
             ->orderBy('cadence')
-            ->get(['key', 'cadence']);
-        $used = $gather->has('sources') ? $sources->whereIn('key', $gather->strings('sources')) : $sources;
-        $cadences = $used->map(fn ($source): string => Cadence::spoken($source->cadence))->unique()->values()->all();
+            ->get();
 
-        return new SentenceContext(
-            $this->site($site, $brief->criteria),
-            array_values($cadences),
+        return new SiteSentences(
+            SiteContexts::of($site),
+            $this->channels->names(),
             $this->looks->of($site)->names(),
-            $key === null ? '' : $this->places($site, $key),
+            array_values($sources->all()),
         );
     }
 

@@ -30,6 +30,14 @@ final readonly class Trials
         return $trial instanceof Trial ? $trial : null;
     }
 
+    /** @return array<int, true> widgets of a site of which two versions are tried, by identifier */
+    public static function runningAt(int $siteId): array
+    {
+        $ids = DB::table('trials')->where('site_id', $siteId)->whereNull('ended_at')->pluck('widget_id')->all();
+
+        return array_fill_keys($ids, true);
+    }
+
     /** What is published, against what is on the bench. */
     public function begin(Widget $widget, Brief $published, Brief $other): Trial
     {

@@ -20,16 +20,17 @@ final class Whereabouts
     {
         $contexts = SiteContexts::of($site);
         $told = [];
+        $widgets = $wanted = [];
         foreach ($site->widgets()->with('edition')->whereNotNull('edition_id')->orderBy('id')->limit(self::MOST)->get() as $widget) {
             if ($widget->edition !== null) {
-                $wanted = $widget->edition->toBrief()->criteria;
-                $told[] = ['key' => $widget->key, 'name' => $widget->name] + SiteSieve::verdict(
-                    $site,
-                    $wanted,
-                    $contexts->for($wanted),
-                    $entry,
-                );
+                $widgets[] = $widget;
+                $wanted[] = $widget->edition->toBrief()->criteria;
             }
+        }
+        $contexts->ahead($wanted);
+        foreach ($widgets as $index => $widget) {
+            $verdict = SiteSieve::verdict($site, $wanted[$index], $contexts->for($wanted[$index]), $entry);
+            $told[] = ['key' => $widget->key, 'name' => $widget->name] + $verdict;
         }
 
         return $told;

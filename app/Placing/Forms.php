@@ -99,13 +99,23 @@ final readonly class Forms
     }
 
     /**
-     * The form that shows on a spot; the widget itself where nothing is other there.
+     * The form that shows on each spot; the widget itself where it is nowhere different.
+     *
+     * @param  list<SpotRecord>  $spots
+     * @return array<int, Widget> by the identifier of the spot
      */
-    public function at(SpotRecord $spot): Widget
+    public static function at(array $spots): array
     {
-        $form = $spot->widget->formsByVariant()["s$spot->id"] ?? null;
+        $forms = Widget::query()->with('edition')->whereNull('removed_at')->whereNotNull('overrides')
+            ->whereIn('variant_of', array_map(fn (SpotRecord $spot): int => $spot->widget_id, $spots))
+            ->whereIn('variant', array_map(fn (SpotRecord $spot): string => "s$spot->id", $spots))
+            ->get()->keyBy('variant');
+        $at = [];
+        foreach ($spots as $spot) {
+            $at[$spot->id] = $forms["s$spot->id"] ?? $spot->widget;
+        }
 
-        return $form === null || $form->removed_at !== null ? $spot->widget : $form;
+        return $at;
     }
 
     /**

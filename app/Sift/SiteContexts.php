@@ -26,6 +26,9 @@ final class SiteContexts
     /** @var array<string, int>|null */
     private ?array $reopened = null;
 
+    /** @var array<string, list<string>> references by the key of the widget that shows them; of those that were asked for */
+    private array $shown = [];
+
     private function __construct(private readonly Site $site)
     {
         $sources = $site->sources()->get(['key', 'name', 'channel']);
@@ -38,17 +41,53 @@ final class SiteContexts
         return new self($site);
     }
 
-    /** @param  array<string, string>  $channelNames  by key, where they are told */
+    /**
+     * What choosing entries depends on.
+     *
+     * @param  array<string, string>  $channelNames  by key, where they are told
+     */
     public function for(Criteria $wanted, array $channelNames = []): SiteContext
     {
-        $widgets = ApartFrom::widgets($wanted);
+        $this->ahead([$wanted]);
+        $apartFrom = array_flip(ApartFrom::widgets($wanted));
 
+        return $this->context($wanted, $channelNames, array_filter(array_intersect_key($this->shown, $apartFrom)));
+    }
+
+    /**
+     * Looks up at once what many briefs depend on.
+     *
+     * @param  list<Criteria>  $all
+     */
+    public function ahead(array $all): void
+    {
+        $widgets = array_unique(array_merge([], ...array_map(ApartFrom::widgets(...), $all)));
+        $missing = array_values(array_diff($widgets, array_map(strval(...), array_keys($this->shown))));
+        $this->shown += $missing === [] ? [] : $this->shownBy($missing) + array_fill_keys($missing, []);
+    }
+
+    /**
+     * What a sentence depends on: what other widgets show is not looked up for it.
+     *
+     * @param  array<string, string>  $channelNames  by key
+     */
+    public function named(Criteria $wanted, array $channelNames): SiteContext
+    {
+        return $this->context($wanted, $channelNames, []);
+    }
+
+    /**
+     * @param  array<string, string>  $channelNames
+     * @param  array<string, list<string>>  $shownBy
+     */
+    private function context(Criteria $wanted, array $channelNames, array $shownBy): SiteContext
+    {
         return new SiteContext(
             now: CarbonImmutable::now($this->site->timezone)->toDateTimeImmutable(),
             channels: $this->channels,
             reopened: Within::asksReopened($wanted) ? $this->reopened ??= $this->reopened() : [],
             never: $this->site->neverWords(),
-            shownBy: $widgets === [] ? [] : $this->shownBy($widgets),
+            shownBy: $shownBy,
             names: $channelNames === [] ? $this->names : new SiteNames($this->names->sources, $this->names->subjects, $channelNames),
         );
     }

@@ -90,7 +90,7 @@ final class DressController
         $look = Look::of($key, $name, 'Kept from the bench', $look->scheme, $look->light, $look->dark, $look->tokens);
         DB::transaction(function () use ($saved, $look, $site, $outbox, $key): void {
             $saved->update(['name' => $look->name, 'look' => $look->toArray()]);
-            foreach ($this->wearers($site, $key) as $widget) {
+            foreach ($this->wearers($site)[$key] ?? [] as $widget) {
                 if ($widget->edition_id !== null) {
                     $outbox->widget($widget, null, "The look \"$look->name\" was changed");
                 }
@@ -104,7 +104,7 @@ final class DressController
     public function destroy(Site $site, string $key): JsonResponse
     {
         $saved = $site->looks()->where('key', $key)->firstOrFail();
-        $names = array_map(fn (Widget $widget): string => $widget->name, $this->wearers($site, $key));
+        $names = array_map(fn (Widget $widget): string => $widget->name, $this->wearers($site)[$key] ?? []);
         if ($names !== []) {
             throw new ConflictHttpException(
                 'Widgets wear this look: '.implode(', ', array_slice($names, 0, 5)).'. Give them another first.',
@@ -196,25 +196,32 @@ final class DressController
         return $key;
     }
 
-    /** @return list<Widget> that wear a look, on the bench or on pages */
-    private function wearers(Site $site, string $key): array
+    /** @return array<string, list<Widget>> that wear each look, on the bench or on pages */
+    private function wearers(Site $site): array
     {
-        return array_values($site->widgets()->with('edition')->get()->filter(
-            fn (Widget $widget): bool => $widget->draft()->dress->look === $key || $widget->edition?->toBrief()->dress->look === $key,
-        )->all());
+        $wearers = [];
+        foreach ($site->widgets()->with('edition')->get() as $widget) {
+            $worn = [$widget->draft()->dress->look, $widget->edition?->toBrief()->dress->look];
+            foreach (array_unique(array_filter($worn, is_string(...))) as $look) {
+                $wearers[$look][] = $widget;
+            }
+        }
+
+        return $wearers;
     }
 
     /** @return list<array<string, mixed>> */
     private function saved(Site $site): array
     {
         $looks = $site->looks()->get()->sortBy('name');
+        $wearers = $this->wearers($site);
 
         return array_values(array_map(fn (SavedLook $look): array => [
             'key' => $look->key,
             'name' => $look->name,
             'widgets' => array_map(
                 fn (Widget $widget): array => ['key' => $widget->key, 'name' => $widget->name],
-                $this->wearers($site, $look->key),
+                $wearers[$look->key] ?? [],
             ),
         ], $looks->all()));
     }

@@ -52,7 +52,7 @@ final class EditionController
             $outbox->widget($widget, $brief, "Edition $number was brought back");
         });
 
-        return (new WidgetResource($widget->refresh(), true))->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
+        return WidgetResource::named($site, $key)->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
     }
 
     private function widget(Site $site, string $key): Widget

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Resources\SpotResource;
 use App\Models\Site;
 use App\Models\SpotRecord;
 use App\Models\Widget;
 use App\Pages\FindPages;
-use App\Placing\Codes;
-use App\Placing\Forms;
 use App\Placing\Spots;
 use Gnomic\Place\Spot\Places;
 use Gnomic\Place\Spot\Spot;
@@ -23,47 +22,37 @@ final class SpotController
     /** Paths among which is looked how many a pattern fits. */
     private const LOOKED_THROUGH = 50_000;
 
-    public function index(Request $request, Site $site, Spots $spots, Forms $forms, Codes $codes): JsonResponse
+    public function index(Request $request, Site $site): JsonResponse
     {
         $given = $request->validate(['widget' => ['sometimes', 'string', 'max:40']]);
         $records = SpotRecord::ofQuery(fn ($query) => $query->where('site_id', $site->id)->whereNull('removed_at'));
         if (isset($given['widget'])) {
             $records = array_filter($records, fn (SpotRecord $record): bool => $record->widget->key === $given['widget']);
         }
-        $collisions = $spots->collisions($site);
+        $records = array_values(array_filter($records, fn (SpotRecord $record): bool => $record->widget->removed_at === null));
 
-        return new JsonResponse(['spots' => array_values(array_map(
-            fn (SpotRecord $record): array => $this->told($site, $record, $forms, $codes, $collisions),
-            array_filter($records, fn (SpotRecord $record): bool => $record->widget->removed_at === null),
-        ))]);
+        return new JsonResponse(['spots' => SpotResource::each($site, $records)]);
     }
 
-    public function store(Request $request, Site $site, Spots $spots, Forms $forms, Codes $codes, FindPages $find): JsonResponse
+    public function store(Request $request, Site $site, Spots $spots, FindPages $find): JsonResponse
     {
         $given = $request->validate(['widget' => ['required', 'string', 'max:40'], 'spot' => ['required', 'array']]);
         $spot = Spot::read($given['spot']);
         $record = $spots->put($site, $this->widget($site, (string) $given['widget']), $spot);
         $this->know($site, $spot, $find);
 
-        return new JsonResponse($this->told($site, $record, $forms, $codes, $spots->collisions($site)), JsonResponse::HTTP_CREATED);
+        return SpotResource::one($site, $record)->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
-    public function update(
-        Request $request,
-        Site $site,
-        Spots $spots,
-        Forms $forms,
-        Codes $codes,
-        FindPages $find,
-        string $key,
-    ): JsonResponse {
+    public function update(Request $request, Site $site, Spots $spots, FindPages $find, string $key): SpotResource
+    {
         $given = $request->validate(['spot' => ['required', 'array']]);
         $record = $this->found($site, $key);
         $spot = Spot::read($given['spot']);
         $spots->change($site, $record, $spot);
         $this->know($site, $spot, $find);
 
-        return new JsonResponse($this->told($site, $record->refresh(), $forms, $codes, $spots->collisions($site)));
+        return SpotResource::one($site, $record->refresh());
     }
 
     /** Takes it away; by removed=0 it is brought back. */
@@ -106,39 +95,6 @@ final class SpotController
                 $find->add($site, Address::resolved($pattern->compiled(), $site->front()));
             }
         }
-    }
-
-    /**
-     * @param  list<array{string, string}>  $collisions
-     * @return array<string, mixed>
-     */
-    private function told(Site $site, SpotRecord $record, Forms $forms, Codes $codes, array $collisions): array
-    {
-        $spot = $record->toCore();
-        $form = $forms->at($record);
-        $others = array_merge(
-            array_map(
-                fn (array $pair): string => $pair[0],
-                array_filter($collisions, fn (array $pair): bool => $pair[1] === $record->key),
-            ),
-            array_map(
-                fn (array $pair): string => $pair[1],
-                array_filter($collisions, fn (array $pair): bool => $pair[0] === $record->key),
-            ),
-        );
-
-        return [
-            'key' => $record->key,
-            'widget' => ['key' => $record->widget->key, 'name' => $record->widget->name],
-            'spot' => ['overrides' => (object) $spot->overrides->toArray()] + $spot->toArray(),
-            'phrase' => Places::phrase($spot),
-            'overrides' => $spot->overrides->phrases($site->subjects()->pluck('name', 'key')->all()),
-            'form' => $form->key,
-            'code' => $spot->selector === null ? $codes->tag($form) : $codes->site($site),
-            'isDue' => $spot->isDue(now()->toDateTimeImmutable(), $site->zone()),
-            'collides' => array_values(array_unique($others)),
-            'decides' => array_filter($collisions, fn (array $pair): bool => $pair[1] === $record->key) === [],
-        ];
     }
 
     private function widget(Site $site, string $key): Widget

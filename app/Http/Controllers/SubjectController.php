@@ -21,7 +21,7 @@ final class SubjectController
 {
     public function index(Site $site, Channels $channels): JsonResponse
     {
-        $sources = Source::query()->with('lastRound')->withCount(
+        $sources = Source::query()->with(['lastRound', 'grant'])->withCount(
             ['entries as present_count' => fn ($query) => $query->where('gone', false)],
         );
         $sources->where('site_id', $site->id)->whereNull('removed_at');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Counting\WidgetCounts;
 use App\Http\Requests\BriefBody;
 use App\Http\Resources\WidgetResource;
 use App\Models\Site;
@@ -21,28 +20,14 @@ use Illuminate\Support\Facades\DB;
 /** The site's widgets: their names, their briefs on the bench, and their publishing, which goes on in the background. */
 final class WidgetController
 {
-    public function index(Site $site, Outbox $outbox): JsonResponse
+    public function index(Site $site): JsonResponse
     {
-        $waiting = $outbox->widgets($site->id);
-        $query = $site->widgets();
-        $query->with(['edition', 'site'])->orderBy('id');
-        $views = WidgetCounts::views($site->id);
-
-        return new JsonResponse(['widgets' => $query->get()->map(
-            fn (Widget $widget): WidgetResource => new WidgetResource(
-                $widget,
-                in_array($widget->id, $waiting, true),
-                $views[$widget->id] ?? 0,
-            ),
-        )]);
+        return new JsonResponse(['widgets' => WidgetResource::each($site)]);
     }
 
-    public function show(Site $site, Outbox $outbox, string $key): WidgetResource
+    public function show(Site $site, string $key): WidgetResource
     {
-        $waiting = $outbox->widgets($site->id);
-        $widget = $this->found($site, $key);
-
-        return new WidgetResource($widget, in_array($widget->id, $waiting, true));
+        return WidgetResource::named($site, $key);
     }
 
     /** A new widget starts with the usual: the ten newest entries, in a carousel, three across. */
@@ -56,7 +41,7 @@ final class WidgetController
             'brief' => $brief->toArray(),
         ]);
 
-        return (new WidgetResource($widget->refresh(), false))->response()->setStatusCode(JsonResponse::HTTP_CREATED);
+        return $this->show($site, $widget->key)->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
     public function update(Request $request, Site $site, Outbox $outbox, string $key): WidgetResource
@@ -75,7 +60,7 @@ final class WidgetController
             }
         });
 
-        return $this->show($site, $outbox, $key);
+        return $this->show($site, $key);
     }
 
     /**
@@ -113,7 +98,7 @@ final class WidgetController
         $widget = $this->found($site, $key);
         $outbox->widget($widget, $widget->draft(), 'By hand');
 
-        return $this->show($site, $outbox, $key)->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
+        return $this->show($site, $key)->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);
     }
 
     /**

@@ -6,8 +6,12 @@ namespace App\Http\Resources;
 
 use App\Bench\SentenceContexts;
 use App\Counting\Trials;
+use App\Counting\WidgetCounts;
+use App\Models\Site;
 use App\Models\Widget;
+use App\Outbox\Outbox;
 use Gnomic\Brief\Sentence;
+use Gnomic\Brief\SentenceContext;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -18,11 +22,50 @@ final class WidgetResource extends JsonResource
 
     /**
      * @param  bool  $publishing  whether an edition is being made; asked before the widget was read, so that none is missed between
+     * @param  bool  $tried  whether two versions of it are tried
      * @param  int|null  $views  of the last 30 days; null where that is not told
      */
-    public function __construct(Widget $widget, private readonly bool $publishing, private readonly ?int $views = null)
-    {
+    private function __construct(
+        Widget $widget,
+        private readonly SentenceContext $context,
+        private readonly bool $publishing,
+        private readonly bool $tried,
+        private readonly ?int $views,
+    ) {
         parent::__construct($widget);
+    }
+
+    /** @return list<self> all widgets of a site, in the order in which they were made */
+    public static function each(Site $site): array
+    {
+        $waiting = app(Outbox::class)->widgets($site->id);
+        $sentences = app(SentenceContexts::class)->each($site);
+        $views = WidgetCounts::views($site->id);
+        $tried = Trials::runningAt($site->id);
+        $query = $site->widgets();
+        $query->with('edition')->orderBy('id');
+
+        return array_values($query->get()->map(fn (Widget $widget): self => new self(
+            $widget,
+            $sentences->of($widget->draft()),
+            in_array($widget->id, $waiting, true),
+            isset($tried[$widget->id]),
+            $views[$widget->id] ?? 0,
+        ))->all());
+    }
+
+    public static function named(Site $site, string $key): self
+    {
+        $waiting = app(Outbox::class)->widgets($site->id);
+        $widget = $site->widgets()->with(['edition', 'site'])->where('key', $key)->firstOrFail();
+
+        return new self(
+            $widget,
+            app(SentenceContexts::class)->each($site)->of($widget->draft()),
+            in_array($widget->id, $waiting, true),
+            isset(Trials::runningAt($site->id)[$widget->id]),
+            null,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -35,10 +78,10 @@ final class WidgetResource extends JsonResource
             'key' => $this->key,
             'name' => $this->name,
             'brief' => $brief->toArray(),
-            'sentence' => Sentence::short($brief, app(SentenceContexts::class)->brief($this->site, $brief)),
+            'sentence' => Sentence::short($brief, $this->context),
             'publishing' => $this->publishing,
             'views' => $this->views,
-            'trial' => Trials::running($this->resource) !== null,
+            'trial' => $this->tried,
             'edition' => $edition === null ? null : [
                 'number' => $edition->number,
                 'hash' => $edition->hash,
@@ -47,7 +90,7 @@ final class WidgetResource extends JsonResource
                 'createdAt' => $edition->created_at->toRfc3339String(),
                 'brief' => $edition->toBrief()->toArray(),
             ],
-            'host' => rtrim((string) config('app.url'), '/'),
+            'host' => rtrim(config()->string('app.url'), '/'),
         ];
     }
 }
