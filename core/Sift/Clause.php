@@ -31,6 +31,16 @@ abstract readonly class Clause
         return [];
     }
 
+    /**
+     * Sample values of its members, beside those that their schemas allow: they let some entries in, and keep some out.
+     *
+     * @return array<string, list<mixed>> by JSON Pointer
+     */
+    public static function samples(Samples $site): array
+    {
+        return [];
+    }
+
     /** Whether a pin carries an entry past it. */
     public static function yieldsToPins(): bool
     {

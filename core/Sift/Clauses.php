@@ -75,6 +75,17 @@ final class Clauses
         return array_values($topics);
     }
 
+    /** @return array<string, Schema> members of a brief that the controls of a topic change, by JSON Pointer */
+    public static function membersOf(string $topic): array
+    {
+        $members = [];
+        foreach (self::ALL as $clause) {
+            $members += $clause::topic()->key === $topic ? $clause::members() : [];
+        }
+
+        return $members;
+    }
+
     /** The topic whose controls change a step of the sieve. */
     public static function topicOf(string $step): string
     {

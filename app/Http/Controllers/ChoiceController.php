@@ -51,7 +51,10 @@ final class ChoiceController
         $subjects = $site->subjects()->pluck('name', 'key')->all();
 
         return new JsonResponse([
-            'topics' => array_map(fn (Topic $topic): array => get_object_vars($topic), Clauses::topics()),
+            'topics' => array_map(fn (Topic $topic): array => get_object_vars($topic) + ['members' => (object) array_map(
+                fn (Schema $schema): array => $schema->toArray(),
+                Clauses::membersOf($topic->key),
+            )], Clauses::topics()),
             'layouts' => array_map(fn (string $layout): array => [
                 'name' => $layout::name(),
                 'label' => $layout::label(),

@@ -10,6 +10,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\SiteNames;
 use Gnomic\Sift\Topic;
@@ -44,6 +45,11 @@ final readonly class AboutSubjects extends Clause
             200,
             about: 'Keys of subjects; null for all, and for entries about none.',
         )];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/gather/subjects' => $site->lists($site->subjects)];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

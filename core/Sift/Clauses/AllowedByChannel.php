@@ -14,6 +14,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 
@@ -50,6 +51,14 @@ final readonly class AllowedByChannel extends Clause
             about: 'What may be shown of a channel\'s entries: everything (as where it is not named), the overall figures only, or '
                 .'words only in full, never shortened. Of a channel that is named twice, the last counts.',
         )];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/gather/allowed' => [
+            [['channel' => $site->channels[0], 'show' => 'figures']],
+            [['channel' => $site->channels[0], 'show' => 'whole'], ['channel' => $site->channels[1] ?? 'not-there', 'show' => 'figures']],
+        ]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

@@ -11,6 +11,7 @@ use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 use Gnomic\Text\Numbers;
@@ -49,6 +50,11 @@ final readonly class ApartFrom extends Clause
             true,
             about: 'Keys of widgets on the same page: what they show is left out here.',
         )];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/gather/apartFrom' => $site->lists($site->widgets)];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

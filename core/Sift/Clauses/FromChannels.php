@@ -10,6 +10,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\SiteNames;
 use Gnomic\Sift\Topic;
@@ -40,6 +41,11 @@ final readonly class FromChannels extends Clause
     public static function members(): array
     {
         return ['/gather/channels' => ListSchema::orNull(TextSchema::of(1, 100), 50, about: 'Channels; null for all.')];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/gather/channels' => $site->lists($site->channels)];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

@@ -10,6 +10,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\SiteNames;
 use Gnomic\Sift\Topic;
@@ -44,6 +45,11 @@ final readonly class FromSources extends Clause
             200,
             about: 'Keys of sources; null for all of the site\'s.',
         )];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/gather/sources' => [[], ...$site->lists($site->sources)]];
     }
 
     /** @return list<string>|null keys that the brief names; null: all */

@@ -13,6 +13,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 use Gnomic\Text\Numbers;
@@ -53,6 +54,16 @@ final readonly class InLanguages extends Clause
             'unknown' => ChoiceSchema::among(['keep', 'drop'], 'drop', 'What becomes of entries whose language nobody knows.'),
             'pageFirst' => new BooleanSchema(false, 'Whether entries in the language of the page come before the others.'),
         ], 'Languages; null for any.')];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/languages' => [
+            ['pageFirst' => true],
+            ['only' => ['en']],
+            ['only' => ['de', 'ja'], 'unknown' => 'keep'],
+            ['only' => ['EN-gb', 'zh'], 'pageFirst' => true],
+        ]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

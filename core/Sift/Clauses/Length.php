@@ -11,6 +11,7 @@ use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 
@@ -48,6 +49,11 @@ final readonly class Length extends Clause
             'to' => NumberSchema::whole(0, self::MOST),
         ],
             'Characters of the words, both bounds included; null for any.')];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/length' => [['from' => 10], ['to' => 40], ['from' => 60, 'to' => 20]]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

@@ -10,6 +10,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 
@@ -44,6 +45,11 @@ final readonly class NotHidden extends Clause
             true,
             about: 'Entries never shown in this widget, pinned or not.',
         )];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/hidden' => $site->lists($site->refs)];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): self

@@ -11,6 +11,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 use Gnomic\Text\Numbers;
@@ -48,6 +49,11 @@ final readonly class OfKinds extends Clause
             distinct: true,
             about: 'Kinds of entries; null for all.',
         )];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/gather/kinds' => [['review'], ['post', 'testimonial']]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

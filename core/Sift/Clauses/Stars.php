@@ -12,6 +12,7 @@ use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 use Gnomic\Text\Numbers;
@@ -48,6 +49,16 @@ final readonly class Stars extends Clause
             'to' => NumberSchema::any(1, 5, 5.0),
             'unrated' => ChoiceSchema::among(['keep', 'drop'], 'drop', 'What becomes of entries with no rating.'),
         ], 'Stars from–to, both included; null for any. A rating on another scale is converted by the stated rule first.')];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/stars' => [
+            ['from' => 4],
+            ['from' => 2.5, 'to' => 3.5, 'unrated' => 'keep'],
+            ['to' => 3],
+            ['from' => 5, 'to' => 2],
+        ]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

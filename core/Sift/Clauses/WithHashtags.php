@@ -9,6 +9,7 @@ use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Terms;
 use Gnomic\Sift\Topic;
@@ -42,6 +43,11 @@ final readonly class WithHashtags extends Clause
                 'Hashtags, those in the text included; whole, folded; a star at the end is any ending. Null for any.',
             ),
         ];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/hashtags' => $site->terms($site->tags)];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

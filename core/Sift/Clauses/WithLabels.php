@@ -13,6 +13,7 @@ use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Terms;
 use Gnomic\Sift\Topic;
@@ -46,6 +47,15 @@ final readonly class WithLabels extends Clause
                 about: 'Labels in place of those above, on pages whose path fits; a star is any run of characters; the first that '
                     .'fits counts.'),
         ], 'Labels, likewise, and by page.')];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/labels' => [
+            ...$site->terms($site->tags),
+            ['none' => [$site->tags[0]], 'byPage' => [['page' => $site->pages[0], 'all' => [$site->tags[0]]]]],
+            ['byPage' => array_map(fn (string $page): array => ['page' => $page, 'any' => [$site->tags[0]]], $site->pages)],
+        ]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

@@ -10,6 +10,7 @@ use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 
@@ -34,6 +35,11 @@ final readonly class WithPictures extends Clause
     public static function members(): array
     {
         return ['/sift/withPictures' => new BooleanSchema(false, 'Only entries with a picture of their own.')];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/withPictures' => [true]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

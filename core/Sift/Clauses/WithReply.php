@@ -10,6 +10,7 @@ use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 
@@ -34,6 +35,11 @@ final readonly class WithReply extends Clause
     public static function members(): array
     {
         return ['/sift/withReply' => new BooleanSchema(false, 'Only entries that were replied to.')];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/withReply' => [true]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

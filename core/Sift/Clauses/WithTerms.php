@@ -9,6 +9,7 @@ use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Term;
 use Gnomic\Sift\TermFinder;
@@ -56,6 +57,11 @@ final readonly class WithTerms extends Clause
                     .'are looked for in a row. Null for any.',
             ),
         ];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/words' => $site->terms($site->words)];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

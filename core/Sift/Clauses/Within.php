@@ -14,6 +14,7 @@ use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Facts;
+use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 use Gnomic\Text\Numbers;
@@ -65,6 +66,18 @@ final readonly class Within extends Clause
             'to' => TextSchema::dayOrNull('A day, included.'),
             'sinceReopened' => new BooleanSchema(false, 'Only since the day on which the entry\'s subject reopened, where it has one.'),
         ], 'When it was said, by days at the site; null for any time. Undated entries are of no time.')];
+    }
+
+    public static function samples(Samples $site): array
+    {
+        return ['/sift/when' => [
+            ['last' => 30],
+            ['last' => 1, 'unit' => 'months'],
+            ['from' => '2026-01-10'],
+            ['from' => '2026-01-31', 'to' => '2026-01-02'],
+            ['to' => '2026-01-15'],
+            ['sinceReopened' => true],
+        ]];
     }
 
     public static function of(Criteria $wanted, SiteContext $site): ?self

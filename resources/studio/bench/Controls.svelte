@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { controls } from '../clauses/holder';
+  import TopicControls from '../clauses/Controls.svelte';
   import More from '../clauses/More.svelte';
   import type { Bench } from './bench.svelte';
 
@@ -15,7 +15,6 @@
     cadence: 'How often sources are checked',
   };
   const key = $derived(bench.open ?? '');
-  const Control = $derived(controls[key]);
   const name = $derived(names[key] ?? bench.offered?.topics.find((topic) => topic.key === key)?.name ?? key);
   /** What is not asked yet. */
   const left = $derived(
@@ -26,7 +25,7 @@
 {#if key && bench.brief}
   <section id="controls" aria-label={name}>
     {#if key === 'more'}<More topics={left} {onopen} />
-    {:else if Control}<Control holder={bench} brief={bench.brief} />{/if}
+    {:else}<TopicControls topic={key} holder={bench} brief={bench.brief} />{/if}
   </section>
 {/if}
 

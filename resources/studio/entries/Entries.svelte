@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask, type View } from '../api/client';
-  import { controls } from '../clauses/holder';
+  import Controls from '../clauses/Controls.svelte';
   import More from '../clauses/More.svelte';
   import { inDialog, isTyping } from '../parts/keys';
   import Sentence from '../parts/Sentence.svelte';
@@ -42,7 +42,6 @@
       ({ key }) => !widgetsAlone.includes(key) && !listing.sentence.some((phrase) => phrase.key === key),
     ),
   );
-  const Control = $derived(controls[listing.open ?? '']);
 
   onMount(() => {
     const state = new URLSearchParams(location.search).get('state');
@@ -148,7 +147,7 @@
         {@const brief = listing.brief}
         <section id="controls" aria-label="Conditions of the list">
           {#if listing.open === 'more'}<More topics={left} onopen={(key) => (listing.open = key)} />
-          {:else if Control}<Control holder={listing} {brief} />{/if}
+          {:else}<Controls topic={listing.open} holder={listing} {brief} />{/if}
         </section>
       {/if}
       {#if listing.broken}<p role="alert" class="wrong">✕ {listing.broken}</p>{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Choice from '../../clauses/Choice.svelte';
+  import Terms from '../../clauses/Terms.svelte';
   import { choices, isNullable, kindOf, said, type Schema } from './settings';
   import Self from './Setting.svelte';
 
@@ -44,6 +45,8 @@
       >
     {/each}
   </fieldset>
+{:else if kind === 'words'}
+  <Terms {label} value={list} {onchange} />
 {:else if kind === 'group'}
   <fieldset>
     <legend>{label}</legend>

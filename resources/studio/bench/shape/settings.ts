@@ -24,12 +24,12 @@ export interface Schema {
 }
 
 /** What a setting is, told from its schema: each kind has its control. */
-export type Kind = 'number' | 'choice' | 'several' | 'switch' | 'text' | 'group';
+export type Kind = 'number' | 'choice' | 'several' | 'words' | 'switch' | 'text' | 'group';
 
 export function kindOf(schema: Schema): Kind {
   const types = [schema.type ?? []].flat();
   if (choices(schema).length > 0) return 'choice';
-  if (types.includes('array')) return 'several';
+  if (types.includes('array')) return choices(schema.items).length > 0 ? 'several' : 'words';
   if (types.includes('boolean')) return 'switch';
   if (types.includes('object')) return 'group';
   return types.includes('string') ? 'text' : 'number';

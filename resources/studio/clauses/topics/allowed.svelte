@@ -1,3 +1,7 @@
+<script module lang="ts">
+  export const members = ['/gather/allowed'];
+</script>
+
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import type { Holder } from '../holder';

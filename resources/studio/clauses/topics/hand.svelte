@@ -1,3 +1,7 @@
+<script module lang="ts">
+  export const members = ['/sift/hidden'];
+</script>
+
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import type { Bench } from '../../bench/bench.svelte';

@@ -1,3 +1,7 @@
+<script module lang="ts">
+  export const members = ['/gather/kinds'];
+</script>
+
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import Balance from '../Balance.svelte';

@@ -1,3 +1,7 @@
+<script module lang="ts">
+  export const members = ['/sift/words', '/sift/hashtags', '/sift/length'];
+</script>
+
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import type { Holder } from '../holder';
