@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { Chance, layoutsIn, schemaOf } from './drawn';
 import { cut, faults, show } from './faults';
 import { element, entries, picture, render, type Written } from './rendered';
 
@@ -8,20 +9,11 @@ const FIRST = 7;
 const MANY = 48;
 const WIDTHS = [120, 320, 700, 1024, 1600];
 
-/** A linear congruential generator: x' = (1103515245 x + 12345) mod 2^31 (ISO C, 7.22.2.1, its example of rand). */
-function chance(first: number): () => number {
-  let now = first;
-  return () => (now = (now * 1_103_515_245 + 12_345) % 2 ** 31) / 2 ** 31;
-}
-
-const PARTS = [
-  ...['rating', 'title', 'words', 'reply', 'pictures', 'face', 'name', 'role', 'place', 'date', 'source', 'subject'],
-  ...['labels', 'likes'],
-];
-const FLOWING = [
-  ...['list', 'grid', 'masonry', 'carousel', 'one-at-a-time', 'single'],
-  ...['photo-rows', 'mosaic', 'strip', 'ticker'],
-];
+const SHAPE = schemaOf('shape');
+const LAYOUTS = layoutsIn(schemaOf('shape', 'layout'));
+/** That can stand in for each other on phones and tablets. */
+const FLOWING = Object.keys(layoutsIn(schemaOf('shape', 'at', 'phone', 'layout')));
+const CHOICES = ['card', 'names', 'rating', 'date', 'picture', 'head', 'headAt'] as const;
 
 interface Drawn {
   shape: Written;
@@ -29,41 +21,13 @@ interface Drawn {
   rest: Written;
 }
 
-function drawn(next: () => number): Drawn {
-  const whole = (least: number, most: number): number => least + Math.floor(next() * (most - least + 1));
-  const one = <T>(of: readonly T[]): T => of[whole(0, of.length - 1)]!;
-  const now = (often: number): boolean => next() < often;
-  const some = <T>(of: readonly T[], most: number): T[] =>
-    of
-      .map((item) => [next(), item] as const)
-      .sort(([first], [second]) => first - second)
-      .slice(0, most)
-      .map(([, item]) => item);
-  const columns = (): Written => ({
-    across: whole(1, 6),
-    cardWidth: whole(150, 500),
-    fixed: now(0.3) ? { phone: whole(1, 2), tablet: whole(1, 4), desktop: whole(1, 6) } : {},
-  });
-  const own: Record<string, () => Written> = {
-    list: () => ({ column: now(0.5) }),
-    grid: () => ({ ...columns(), last: one(['whole', 'centred', 'stretched']), rows: now(0.3) ? whole(1, 3) : null }),
-    masonry: columns,
-    carousel: () => ({
-      ...columns(),
-      rows: whole(1, 2),
-      wholeRows: now(0.5),
-      controls: some(['arrows', 'dots', 'numbers'], whole(0, 3)),
-      by: one(['page', 'card']),
-      autoplay: now(0.3) ? whole(2, 15) : null,
-    }),
-    'photo-rows': () => ({ rowHeight: whole(80, 400) }),
-    mosaic: () => ({ ...columns(), large: one(['pattern', 'likes', 'rating', 'pins']) }),
-    strip: () => ({ size: whole(60, 300) }),
-    ticker: () => ({ cardWidth: whole(160, 480) }),
-    rating: () => ({ form: one(['line', 'seal']), opens: now(0.5) }),
-  };
-  const name = one([...FLOWING, 'rating']);
-  const other = (often: number): Written => (now(often) ? { layout: { name: one(FLOWING) } } : {});
+/** Each layout in its turn. */
+function drawn(chance: Chance, turn: number): Drawn {
+  const name = Object.keys(LAYOUTS)[turn % Object.keys(LAYOUTS).length]!;
+  const layout = { name, ...(chance.value(LAYOUTS[name]!) as Written) };
+  const other = (often: number): Written => (chance.is(often) ? { layout: { name: chance.one(FLOWING) } } : {});
+  const now = (often: number): boolean => chance.is(often);
+  const { one, whole } = { one: chance.one.bind(chance), whole: chance.whole.bind(chance) };
   const of = entries(one(['reviews', 'posts', 'both'] as const), one([0, 1, 2, 3, 5, 8, 12, 20])).map(
     (entry, index) => ({
       ...entry,
@@ -88,15 +52,10 @@ function drawn(next: () => number): Drawn {
     of,
     rest: { sift: { limit: one([3, 6, 12]), fewer: now(0.4) ? { phone: whole(1, 4), tablet: whole(2, 8) } : {} } },
     shape: {
-      layout: { name, ...own[name]?.() },
-      card: some(PARTS, whole(1, PARTS.length)),
-      headAt: one(['above', 'left', 'right', 'none']),
-      head: some(['account', 'overall', 'count', 'spread'], whole(0, 4)),
+      ...Object.fromEntries(CHOICES.map((member) => [member, chance.value(SHAPE.properties![member]!)])),
+      layout,
       lines: one([null, 0, 1, 2, 6]),
       shorten: one([220, null, 40, 400]),
-      rating: one(['both', 'glyphs', 'number', 'words']),
-      date: one(['day', 'month', 'relative']),
-      picture: one(['landscape', 'square', 'portrait', 'wide', 'original']),
       more: one(['none', 'button', 'pages']),
       click: one(['usual', 'source', 'enlarge']),
       frame: {
@@ -111,7 +70,9 @@ function drawn(next: () => number): Drawn {
             { does: 'link', text: 'Plan your night on the hill with us', url: 'https://quillmoor.example/' },
           ]
         : [],
-      at: { phone: { ...other(0.25), lines: now(0.2) ? whole(0, 3) : null }, tablet: other(0.2) },
+      at: FLOWING.includes(name)
+        ? { phone: { ...other(0.25), lines: now(0.2) ? whole(0, 3) : null }, tablet: other(0.2) }
+        : {},
     },
   };
 }
@@ -127,7 +88,7 @@ async function heightAt(page: Page, width: number): Promise<number> {
 test('whatever a brief says, everything keeps to its place and can be read, and heights are as predicted', async ({
   page,
 }) => {
-  const next = chance(FIRST);
+  const chance = new Chance(FIRST);
   await page.route('http://fonts.test/**', (route) =>
     route.fulfill({
       path: `node_modules/@fontsource-variable/literata${new URL(route.request().url()).pathname}`,
@@ -137,7 +98,7 @@ test('whatever a brief says, everything keeps to its place and can be read, and 
   await page.route('https://pictures.example/**', picture);
   let close = 0;
   for (let turn = 0; turn < MANY; turn++) {
-    const { shape, of, rest } = drawn(next);
+    const { shape, of, rest } = drawn(chance, turn);
     const told = `${turn}: ${JSON.stringify({ ...shape, rest, entries: of.length })}`;
     const font = ['--font=literata'];
     const html = element(render(shape, of, font, rest));

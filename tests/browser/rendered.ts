@@ -2,10 +2,11 @@ import type { Page, Route } from '@playwright/test';
 import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { layoutsIn, schemaOf } from './drawn';
 import { rendering } from './renderer';
 
-/** All layouts, with settings that show what they are, and what their cards need. */
-export const LAYOUTS: Record<string, Record<string, unknown>> = {
+/** Layouts with settings that show what they are. */
+const SHOWN: Record<string, Record<string, unknown>> = {
   list: { name: 'list' },
   column: { name: 'list', column: true },
   grid: { name: 'grid' },
@@ -26,6 +27,16 @@ export const LAYOUTS: Record<string, Record<string, unknown>> = {
   badge: { name: 'panel', form: 'badge' },
   tab: { name: 'panel', form: 'tab' },
   notices: { name: 'notices', after: 0 },
+};
+
+/** All layouts that a brief can have; those that nobody has named above as they are by themselves. */
+export const LAYOUTS: Record<string, Record<string, unknown>> = {
+  ...SHOWN,
+  ...Object.fromEntries(
+    Object.keys(layoutsIn(schemaOf('shape', 'layout')))
+      .filter((name) => !Object.values(SHOWN).some((shown) => shown['name'] === name))
+      .map((name) => [name, { name }]),
+  ),
 };
 
 const PARTS = ['rating', 'title', 'words', 'pictures', 'face', 'name', 'date', 'source'];
