@@ -11,7 +11,7 @@ use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Channels\Ticketwick\TicketwickChannel;
 use App\Channels\Wayleaf\WayleafChannel;
 use App\Models\Site;
-use Gnomic\Edition\SourcePage;
+use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Text\Address;
 use InvalidArgumentException;
 

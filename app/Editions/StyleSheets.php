@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Gnomic\Dress\Dressed;
-use Gnomic\Edition\Card;
+use Gnomic\Shape\Card\Card;
 use Gnomic\Edition\Plan;
 use Gnomic\Shape\Fields;
 use Gnomic\Shape\Layout;

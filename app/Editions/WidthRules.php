@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use Gnomic\Edition\CardHeight;
+use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Edition\Plan;
 use Gnomic\Edition\Range;
 use Gnomic\Shape\Area;

@@ -6,7 +6,7 @@ namespace App\Pictures;
 
 use App\Models\Picture;
 use App\Models\Site;
-use Gnomic\Edition\StoredPicture;
+use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Media;
 use Illuminate\Support\Facades\DB;

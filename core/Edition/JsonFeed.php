@@ -6,6 +6,7 @@ namespace Gnomic\Edition;
 
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
+use Gnomic\Shape\Card\Card;
 
 /** The shown entries as JSON Feed 1.1 (jsonfeed.org). What the format has no member for stands in "_gnomic". */
 final class JsonFeed

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition;
 
+use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Lines\Paragraph;
 use Gnomic\Shape\Space;
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition;
 
+use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Card\CardHeight;
+use Gnomic\Shape\Card\CardHeights;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Space;
 use Gnomic\Shape\Tile;

@@ -7,6 +7,7 @@ namespace Gnomic\Edition;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
+use Gnomic\Shape\Card\Card;
 use Gnomic\Standing\Overall;
 
 /**

@@ -6,6 +6,7 @@ namespace Gnomic\Edition;
 
 use DateTimeImmutable;
 use Gnomic\Entry\Entry;
+use Gnomic\Shape\Card\Card;
 use XMLWriter;
 
 /** The shown entries as Atom (RFC 4287) and as RSS 2.0 (rssboard.org/rss-specification); of each no more than its card has. */

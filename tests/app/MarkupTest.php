@@ -13,7 +13,7 @@ use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Dress\Dressed;
-use Gnomic\Edition\SourcePage;
+use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;

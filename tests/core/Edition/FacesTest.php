@@ -6,10 +6,10 @@ namespace Tests\core\Edition;
 
 use DateTimeZone;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Edition\Card;
-use Gnomic\Edition\Face;
+use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Card\Face;
 use Gnomic\Edition\Plan;
-use Gnomic\Edition\StoredPicture;
+use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;

@@ -10,7 +10,7 @@ use Gnomic\Edition\HeadAction;
 use Gnomic\Edition\Plan;
 use Gnomic\Edition\PlannedHeight;
 use Gnomic\Edition\Ranges;
-use Gnomic\Edition\SourcePage;
+use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;

@@ -9,7 +9,7 @@ use DateTimeZone;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Edition\HonestLine;
 use Gnomic\Edition\Plan;
-use Gnomic\Edition\SourcePage;
+use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;

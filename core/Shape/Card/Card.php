@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Edition;
+namespace Gnomic\Shape\Card;
 
 /** One entry as it is shown: text only, nothing of it is markup. Null is not shown. */
 final readonly class Card

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Edition;
+namespace Gnomic\Shape\Card;
 
 /** A picture as we keep and serve it, in several widths. */
 final readonly class StoredPicture

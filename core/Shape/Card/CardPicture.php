@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Edition;
+namespace Gnomic\Shape\Card;
 
 /** A picture that belongs to an entry, or a video by its poster, as a card shows it. */
 final readonly class CardPicture

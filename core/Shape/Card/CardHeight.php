@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Edition;
+namespace Gnomic\Shape\Card;
 
+use Gnomic\Edition\Room;
 use Gnomic\Shape\Fields;
 use Gnomic\Shape\Lines\Font;
 use Gnomic\Shape\Lines\Paragraph;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Edition;
+namespace Gnomic\Shape\Card;
 
 /** Where the entries of a source were said, for visitors. */
 final readonly class SourcePage

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Edition;
+namespace Gnomic\Shape\Card;
 
 use Gnomic\Dress\Tokens;
 

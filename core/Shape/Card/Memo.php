@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gnomic\Edition;
+namespace Gnomic\Shape\Card;
 
 /** What was worked out once, for values that never change. */
 final class Memo
