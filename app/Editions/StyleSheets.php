@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Gnomic\Dress\Dressed;
-use Gnomic\Shape\Card\Card;
 use Gnomic\Edition\Plan;
-use Gnomic\Shape\Fields;
+use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Card\Face;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Parts\FacePart;
+use Gnomic\Shape\Parts\Parts;
+use Gnomic\Shape\Parts\PicturesPart;
+use Gnomic\Shape\Parts\RatingPart;
+use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Space;
 
@@ -49,11 +54,20 @@ final class StyleSheets
     /** Of the enlarged view, which stands over the page by itself. */
     public function enlarged(Plan $plan, Dressed $look): string
     {
-        $parts = ['base', 'card', 'words', 'title', 'reply', 'by', 'face', 'rating', 'glyphs', "glyphs/{$look->tokens->glyph}", 'pictures',
-            'original', 'tool', 'large'];
+        $parts = ['base', 'card', 'words/style', 'title/style', 'reply/style', 'byline/style', 'face/style', 'rating/style',
+            ...self::glyphs($look), 'pictures/style', 'pictures/original', ...$this->others(), 'tool', 'large'];
 
         return LookRules::of($look, 'dialog').'dialog{'.$this->properties($plan).'}'
             .implode('', array_map(fn (string $part): string => $this->file("parts/$part.css"), $parts)).$this->colours($plan);
+    }
+
+    /** @return list<string> of the parts that have a style and are not named where the order of rules counts */
+    private function others(): array
+    {
+        $named = ['words', 'title', 'reply', 'face', 'rating', 'pictures'];
+        $others = array_diff(Parts::names(), $named);
+
+        return array_values(array_map(fn (string $part): string => "$part/style", $others));
     }
 
     private function properties(Plan $plan): string
@@ -131,14 +145,9 @@ final class StyleSheets
     /** @return list<string> names of the parts that a plan shows, in the order in which their rules stand */
     private function parts(Plan $plan, Dressed $look): array
     {
-        $glyph = "glyphs/{$look->tokens->glyph}";
-        $shown = array_merge([], ...array_map(fn (Card $card): array => array_merge([], ...$card->blocks), $plan->cards));
-        $shown = array_flip($shown);
-        $has = fn (string $part): bool => isset($shown[$part]);
         $isOpen = array_filter($plan->cards, fn (Card $card): bool => $card->opens !== null) !== [] || $plan->enlarges();
         $head = $plan->head;
-
-        return array_keys(array_filter([
+        $before = array_keys(array_filter([
             'base' => true,
             'head' => ! $head->isEmpty(),
             'aside' => $plan->shape->headIsAside(),
@@ -149,21 +158,37 @@ final class StyleSheets
             'act' => $head->actions !== [] || $plan->shape->more !== 'none',
             'none' => $plan->cards === [],
             'card' => $plan->cards !== [],
-            'rating' => $has('rating'),
-            'glyphs' => $has('rating'),
-            $glyph => $has('rating'),
-            'title' => $has('title'),
-            'words' => $has('words'),
-            'more' => $has('words') && ($plan->clamped() !== [] || $plan->isShortened()),
-            'reply' => $has('reply'),
-            'pictures' => $has('pictures'),
-            'original' => $has('pictures') && $plan->shape->picture === 'original',
-            'by' => array_filter(Fields::BY, $has) !== [],
-            'face' => $has('face') || $head->account !== null,
+        ]));
+        $after = array_keys(array_filter([
+            'face/style' => $head->account !== null,
             'open' => $isOpen,
             'honest' => $plan->honest !== null || $plan->shape->more !== 'none',
             'further' => $plan->shape->more !== 'none',
         ]));
+
+        return array_values(array_unique([...$before, ...$this->ofCards($plan, $look), ...$after]));
+    }
+
+    /** @return list<string> those of the parts that cards show */
+    private function ofCards(Plan $plan, Dressed $look): array
+    {
+        $shown = array_unique(array_merge([], ...array_map(fn (Card $card): array => $card->parts(), $plan->cards)));
+        $sheets = [];
+        foreach (array_intersect(Parts::ALL, $shown) as $part) {
+            $sheets = [
+                ...$sheets,
+                ...($part::row() === null ? [] : ['byline/style']),
+                $part::name().'/style',
+                ...match ($part) {
+                    RatingPart::class => self::glyphs($look),
+                    WordsPart::class => $plan->clamped() !== [] || $plan->isShortened() ? ['words/more'] : [],
+                    PicturesPart::class => $plan->shape->picture === 'original' ? ['pictures/original'] : [],
+                    default => [],
+                },
+            ];
+        }
+
+        return $sheets;
     }
 
     /** @return list<string> */
@@ -180,14 +205,15 @@ final class StyleSheets
             $rules["r$twentieths"] = ".r$twentieths::after{inset-inline-end:".self::rest($twentieths).'em}';
         };
         $plan->head->twentieths === null || $rate($plan->head->twentieths);
-        foreach ([$plan->head->face, ...array_map(fn (Card $card) => $card->face, $plan->cards)] as $face) {
+        foreach ([$plan->head->face, ...array_map(fn (Card $card): ?Face => $card->part(FacePart::class)?->face, $plan->cards)] as $face) {
             if ($face !== null && $face->address === null) {
                 $rules["u$face->hue"] = ".u$face->hue{background:hsl({$face->hue} 35% 30%)}";
             }
         }
         foreach ($plan->cards as $card) {
-            $card->twentieths === null || $rate($card->twentieths);
-            foreach ($card->pictures as $picture) {
+            $rating = $card->part(RatingPart::class);
+            $rating === null || $rate($rating->twentieths);
+            foreach ($card->part(PicturesPart::class)->pictures ?? [] as $picture) {
                 $colour = $picture->stored?->colour;
                 if ($colour !== null) {
                     $rules[$colour] = '.c'.substr($colour, 1)."{background:$colour}";

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Edition\Plan;
 use Gnomic\Edition\Range;
 use Gnomic\Shape\Area;
 use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Parts\Metrics;
+use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Space;
 
 /** A plan's ranges of widths as rules of a style sheet, by the width of the widget itself (CSS Containment 3, size queries). */
@@ -68,7 +69,7 @@ final class WidthRules
     /** A length that grows with a visitor's own letters. @param  int|float  $pixels  at their usual size */
     public static function em(int|float $pixels): string
     {
-        $em = self::number($pixels / CardHeight::EM);
+        $em = self::number($pixels / Metrics::EM);
 
         return $em === '0' ? '0px' : "{$em}em";
     }
@@ -211,7 +212,7 @@ final class WidthRules
             $card = $plan->cards[$index];
             $rule = implode(';', array_filter([
                 $clamp->lines === null ? '--lines:none;--once:none' : ($clamp->lines === $range->lines ? null : "--lines:$clamp->lines"),
-                ! $clamp->isCut && $card->rest === null && in_array($card->ref, $plan->clamped(), true) ? '--more:none' : null,
+                ! $clamp->isCut && $card->part(WordsPart::class)?->rest === null && in_array($card->ref, $plan->clamped(), true) ? '--more:none' : null,
             ]));
             if ($rule !== '') {
                 $other[$rule][] = self::item($index + 1, $page);

@@ -6,9 +6,9 @@ namespace App\Pictures;
 
 use App\Models\Picture;
 use App\Models\Site;
-use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Media;
+use Gnomic\Shape\Card\StoredPicture;
 use Illuminate\Support\Facades\DB;
 
 /** The pictures of a site's entries: which are wanted, and which are kept. */

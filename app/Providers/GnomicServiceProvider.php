@@ -19,9 +19,11 @@ use App\Editions\BringUpToDate;
 use App\Editions\Catalogues;
 use App\Editions\EditionFiles;
 use App\Editions\LookFiles;
+use App\Editions\PartTemplates;
 use App\Editions\RatingPicture;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
+use App\Editions\TemplateCompiler;
 use App\Editions\WidthRules;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
@@ -138,6 +140,11 @@ final class GnomicServiceProvider extends ServiceProvider
         $this->app->singleton(Catalogues::class, fn (): Catalogues => new Catalogues(resource_path('words')));
         $this->app->singleton(LookFiles::class, fn (): LookFiles => new LookFiles(resource_path('looks')));
         $this->app->singleton(StyleSheets::class, fn (): StyleSheets => new StyleSheets(resource_path('widget'), new WidthRules));
+        $this->app->singleton('blade.compiler', fn (Application $app): TemplateCompiler => new TemplateCompiler(
+            $app->make(Filesystem::class),
+            config()->string('view.compiled'),
+            new PartTemplates(resource_path('widget')),
+        ));
         $this->app->singleton(Behaviours::class, fn (): Behaviours => new Behaviours(public_path('b/manifest.json')));
         $this->app->singleton(
             Renderer::class,

@@ -7,16 +7,20 @@ namespace Gnomic\Edition;
 use DateTimeZone;
 use Gnomic\Brief\Brief;
 use Gnomic\Entry\Entry;
-use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Media;
-use Gnomic\Entry\Rating;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardPicture;
-use Gnomic\Shape\Card\Face;
 use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Shape\Card\StoredPicture;
+use Gnomic\Shape\Card\Weight;
 use Gnomic\Shape\Click;
-use Gnomic\Shape\Fields;
+use Gnomic\Shape\Parts\NamePart;
+use Gnomic\Shape\Parts\PartContext;
+use Gnomic\Shape\Parts\Parts;
+use Gnomic\Shape\Parts\PicturesPart;
+use Gnomic\Shape\Parts\RatingPart;
+use Gnomic\Shape\Parts\SourcePart;
+use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Shortening;
 use Gnomic\Sift\Allowed;
@@ -32,9 +36,6 @@ final readonly class Cards
 
     /** Characters of the words by which a picture or an entry without a name is called. */
     private const CALLED = 90;
-
-    /** Takes the place of a source's name, to find what stands around it. */
-    private const NAME = "\u{FFFC}";
 
     /** @var array<string, Allowed> by channel */
     private array $allowed;
@@ -74,7 +75,7 @@ final readonly class Cards
             'at' => [],
             'head' => [],
             'actions' => [],
-            'card' => ['pictures', ...array_values(array_diff(Fields::CARD, ['pictures']))],
+            'card' => [PicturesPart::name(), ...array_values(array_diff(Parts::names(), [PicturesPart::name()]))],
             'click' => 'nothing',
             'picture' => 'original',
             'more' => 'none',
@@ -83,130 +84,75 @@ final readonly class Cards
 
     private function card(Entry $entry): Card
     {
-        $shape = $this->brief->shape;
-        $isWhole = ($this->allowed[$this->site->channelOf((string) $entry->source)] ?? null) === Allowed::Whole;
-        $pictures = $this->pictures($entry);
-        $isPicture = $shape->hasTiles() && $pictures !== [];
-        $parts = match (true) {
-            $isPicture && $shape->isAllTiles() => ['pictures'],
-            $isPicture => in_array('pictures', $shape->card, true) ? $shape->card : ['pictures', ...$shape->card],
-            $shape->hasTiles() && $shape->card === [] => ['words'],
-            default => $shape->card,
-        };
-        $most = $isPicture && ($parts === ['pictures'] || ! in_array('pictures', $shape->card, true)) ? 1 : self::MOST_PICTURES;
-        $shows = fn (string $part): bool => in_array($part, $parts, true);
-        $short = Shortening::to($isWhole ? null : $shape->shorten, $entry->text);
-        $stars = $entry->stars();
-        $rating = $stars === null || $entry->rating === null ? null : $this->rating($entry->rating, $stars);
-        $date = $shows('date') ? $entry->published : null;
-        $name = $shape->names->of($entry->author->name);
-        $page = $this->pages[(string) $entry->source] ?? null;
-        $values = [
-            'rating' => $rating,
-            'title' => $entry->title,
-            'words' => $short->text === '' ? null : $short->text,
-            'reply' => $entry->reply?->text,
-            'pictures' => $pictures === [] ? null : '',
-            'face' => $entry->author->name,
-            'name' => $name,
-            'role' => $entry->author->role,
-            'place' => $entry->author->place,
-            'date' => $date === null ? null : $this->day($entry),
-            'source' => $page->name ?? $entry->source,
-            'subject' => $entry->subject === null ? null : $this->site->names->subject($entry->subject),
-            'labels' => $entry->tags === [] ? null : '',
-            'likes' => $this->counts($entry),
+        $context = $this->context($entry);
+        $parts = [];
+        foreach ($context->parts as $name) {
+            $kind = Parts::named($name);
+            $part = $kind === null ? null : $kind::of($context);
+            if ($part !== null) {
+                $parts[] = $part;
+            }
+        }
+        $called = [
+            NamePart::of($context)->text ?? self::beginning($entry->text),
+            RatingPart::of($context)?->text,
         ];
-        $of = fn (string $part): ?string => $shows($part) ? $values[$part] : null;
-        $hasRest = $of('words') !== null && $short->isShortened;
 
         return new Card(
             id: $entry->id,
             ref: self::refOf((string) $entry->source, $entry->id),
-            blocks: Fields::blocks(array_values(array_filter($parts, fn (string $part): bool => ($values[$part] ?? null) !== null))),
-            rating: $of('rating'),
-            twentieths: $shows('rating') && $stars !== null ? (int) round($stars * 20) : null,
-            spoken: $shape->rating !== 'glyphs',
-            title: $of('title'),
-            words: $of('words'),
-            rest: $hasRest ? mb_strcut(trim($entry->text), strlen($short->text)) : null,
-            isCut: $hasRest && ! $short->endsOpen(),
+            blocks: Parts::blocks($parts),
             language: $entry->language,
-            name: $of('name'),
-            role: $of('role'),
-            place: $of('place'),
-            when: $of('date'),
-            date: EntryJson::date($date?->setTimezone($this->zone)),
-            where: $of('source'),
-            saidAt: $this->around($date === null ? 'card.saidAt' : 'card.dayAndSaidAt'),
-            url: $shows('source') ? ($entry->url ?? $page?->url) : null,
-            reply: $of('reply'),
-            face: $of('face') === null ? null : Face::of($entry->author->name, $this->pictures[(string) $entry->author->image] ?? null),
-            pictures: $shows('pictures') ? array_slice($pictures, 0, $most) : [],
-            subject: $of('subject'),
-            labels: $shows('labels') ? $entry->tags : [],
-            counts: $of('likes'),
-            opens: match ($shape->click) {
-                Click::Source => $entry->url,
-                Click::Address => $shape->addresses[$entry->id] ?? $shape->addresses["$entry->source:$entry->id"] ?? $shape->address,
-                default => null,
-            },
-            called: implode(', ', array_filter([$name ?? self::beginning($entry->text), $rating])),
-            isPicture: $isPicture,
-            likes: $entry->likes,
-            stars: $stars,
-            isPinned: array_intersect($this->brief->criteria->pins, [$entry->id, "$entry->source:$entry->id"]) !== [],
+            url: $context->shows(SourcePart::name()) ? $context->url() : null,
+            opens: $this->opens($entry),
+            called: implode(', ', array_filter($called, fn (?string $one): bool => $one !== null && $one !== '')),
+            isPicture: $context->shape->hasTiles() && $context->pictures !== [],
+            weight: new Weight(
+                $entry->likes ?? 0.0,
+                $entry->stars() ?? 0.0,
+                array_intersect($this->brief->criteria->pins, [$entry->id, "$entry->source:$entry->id"]) !== [],
+            ),
         );
     }
 
-    private function rating(Rating $rating, float $stars): string
+    private function context(Entry $entry): PartContext
     {
-        return match (true) {
-            $rating->isRecommendation() => $this->words->say($rating->value === 1.0 ? 'rating.recommended' : 'rating.notRecommended'),
-            $this->brief->shape->rating === 'words' => $this->inWords($stars),
-            default => $this->words->say(
-                'rating.of',
-                ['value' => $this->words->number($rating->value), 'best' => $this->words->number($rating->scale->best)],
-            ),
+        $shape = $this->brief->shape;
+        $pictures = $this->pictures($entry);
+        $isPicture = $shape->hasTiles() && $pictures !== [];
+        $hasPictures = in_array(PicturesPart::name(), $shape->card, true);
+        $parts = match (true) {
+            $isPicture && $shape->isAllTiles() => [PicturesPart::name()],
+            $isPicture => $hasPictures ? $shape->card : [PicturesPart::name(), ...$shape->card],
+            $shape->hasTiles() && $shape->card === [] => [WordsPart::name()],
+            default => $shape->card,
         };
+
+        return new PartContext(
+            $entry,
+            $shape,
+            $parts,
+            $this->words,
+            $this->zone,
+            $this->site->names,
+            $this->pages[(string) $entry->source] ?? null,
+            $this->pictures[(string) $entry->author->image] ?? null,
+            $pictures,
+            // A tile is one picture.
+            $isPicture && ($parts === [PicturesPart::name()] || ! $hasPictures) ? 1 : self::MOST_PICTURES,
+            ($this->allowed[$this->site->channelOf((string) $entry->source)] ?? null) === Allowed::Whole,
+        );
     }
 
-    /** @param  float  $stars  1 to 5 */
-    private function inWords(float $stars): string
+    private function opens(Entry $entry): ?string
     {
-        return $this->words->say(match ((int) round($stars)) {
-            5 => 'rating.excellent',
-            4 => 'rating.veryGood',
-            3 => 'rating.good',
-            2 => 'rating.fair',
-            default => 'rating.poor',
-        });
-    }
+        $shape = $this->brief->shape;
 
-    private function day(Entry $entry): ?string
-    {
-        return $entry->published === null ? null
-            : ($this->brief->shape->date === 'month' ? $this->words->month($entry->published, $this->zone)
-            : $this->words->day($entry->published, $this->zone));
-    }
-
-    /** "12 likes, 3 comments"; null where neither is known. */
-    private function counts(Entry $entry): ?string
-    {
-        $counts = array_filter([
-            $entry->likes === null ? null : $this->words->say('card.likes', ['count' => $entry->likes]),
-            $entry->comments === null ? null : $this->words->say('card.comments', ['count' => $entry->comments]),
-        ]);
-
-        return $counts === [] ? null : implode($this->words->say('list.comma'), $counts);
-    }
-
-    /** @return array{string, string} what stands before and behind the source's name */
-    private function around(string $message): array
-    {
-        $parts = explode(self::NAME, $this->words->say($message, ['source' => self::NAME]), 2);
-
-        return [$parts[0], $parts[1] ?? ''];
+        return match ($shape->click) {
+            Click::Source => $entry->url,
+            Click::Address => $shape->addresses[$entry->id] ?? $shape->addresses["$entry->source:$entry->id"] ?? $shape->address,
+            default => null,
+        };
     }
 
     /** @return list<CardPicture> pictures, and videos with the first picture as their poster */

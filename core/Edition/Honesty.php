@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Edition;
 
 use Gnomic\Brief\Brief;
+use Gnomic\Shape\Parts\Parts;
 use Gnomic\Shape\Shape;
 use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Clauses\Decided;
@@ -27,9 +28,6 @@ final class Honesty
 {
     /** Orders that put some first by something else than time; chance picks nobody. */
     private const PICKING = [Order::Highest, Order::Lowest, Order::Liked, Order::Longest, Order::Balanced];
-
-    /** What a page of everything may show of an entry, where the widget's own cards show it. */
-    private const TOLD = ['rating', 'title', 'words', 'reply', 'name', 'role', 'place', 'date', 'source', 'labels', 'likes'];
 
     /**
      * By what the choice may look otherwise than all there is.
@@ -115,7 +113,7 @@ final class Honesty
             $brief->criteria->toArray()['gather'],
             ['sources' => true, 'channels' => true, 'subjects' => true, 'allowed' => true],
         );
-        $told = array_values(array_intersect($brief->shape->card, self::TOLD));
+        $told = array_values(array_intersect($brief->shape->card, Parts::onEverything()));
 
         return $brief->with(
             criteria: Criteria::read($gather, ['limit' => EverythingPages::SIZE]),

@@ -7,6 +7,13 @@ namespace Gnomic\Edition;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Parts\DatePart;
+use Gnomic\Shape\Parts\NamePart;
+use Gnomic\Shape\Parts\RatingPart;
+use Gnomic\Shape\Parts\ReplyPart;
+use Gnomic\Shape\Parts\SourcePart;
+use Gnomic\Shape\Parts\TitlePart;
+use Gnomic\Shape\Parts\WordsPart;
 
 /** The shown entries as JSON Feed 1.1 (jsonfeed.org). What the format has no member for stands in "_gnomic". */
 final class JsonFeed
@@ -34,19 +41,19 @@ final class JsonFeed
         return self::members(
             [
                 'kind' => $entry->kind->value,
-                'source' => $card->where === null ? null : $entry->source,
-                'rating' => $card->rating === null || $entry->rating === null ? null : EntryJson::writeRating($entry->rating),
-                'reply' => $card->reply,
+                'source' => $card->part(SourcePart::class) === null ? null : $entry->source,
+                'rating' => $card->part(RatingPart::class) === null || $entry->rating === null ? null : EntryJson::writeRating($entry->rating),
+                'reply' => $card->part(ReplyPart::class)?->text,
             ],
             [
                 'id' => $card->id,
                 'url' => $card->url,
-                'title' => $card->title,
-                'content_text' => $card->whole(),
-                'date_published' => $card->date === null ? null : EntryJson::date($entry->published),
-                'date_modified' => $card->date === null ? null : EntryJson::date($entry->updated),
-                'authors' => $card->name === null ? null : [['name' => $card->name]],
-                'language' => $card->words === null && $card->title === null ? null : $entry->language,
+                'title' => $card->part(TitlePart::class)?->text,
+                'content_text' => (string) $card->part(WordsPart::class)?->whole(),
+                'date_published' => $card->part(DatePart::class) === null ? null : EntryJson::date($entry->published),
+                'date_modified' => $card->part(DatePart::class) === null ? null : EntryJson::date($entry->updated),
+                'authors' => $card->part(NamePart::class) === null ? null : [['name' => $card->part(NamePart::class)->text]],
+                'language' => $card->part(WordsPart::class) === null && $card->part(TitlePart::class) === null ? null : $entry->language,
             ],
         );
     }

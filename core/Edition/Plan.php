@@ -18,6 +18,8 @@ use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Click;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Parts\Metrics;
+use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Space;
 use Gnomic\Sift\Clauses\FromSources;
@@ -196,12 +198,12 @@ final readonly class Plan
 
     public function hasWords(): bool
     {
-        return array_filter($this->cards, fn (Card $card): bool => $card->words !== null) !== [];
+        return array_filter($this->cards, fn (Card $card): bool => $card->part(WordsPart::class) !== null) !== [];
     }
 
     public function isShortened(): bool
     {
-        return array_filter($this->cards, fn (Card $card): bool => $card->rest !== null) !== [];
+        return array_filter($this->cards, fn (Card $card): bool => $card->part(WordsPart::class)?->rest !== null) !== [];
     }
 
     /**
@@ -271,7 +273,7 @@ final readonly class Plan
     {
         $space = $this->shape->space(max($range->from, Space::NARROW));
 
-        return ($range->layout->cardWidth($space, $range->arrangement->columns) - $range->layout->sides()) / CardHeight::EM;
+        return ($range->layout->cardWidth($space, $range->arrangement->columns) - $range->layout->sides()) / Metrics::EM;
     }
 
     /** How wide pictures become at most, in CSS pixels, for browsers that do not know it themselves before they fetch one. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition;
 
-use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Lines\Paragraph;
+use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Space;
 
 /**
@@ -35,7 +35,7 @@ final readonly class PlannedHeight
     /** Between the parts of the foot, and of the row in the head. */
     private const BETWEEN = 1.5;
 
-    private const SMALL = CardHeight::SMALL;
+    private const SMALL = Metrics::SMALL;
 
     public function __construct(private Plan $plan)
     {
@@ -59,18 +59,18 @@ final readonly class PlannedHeight
         $range = $plan->at($width);
         $own = $range->layout->ownHeight();
         if ($own !== null) {
-            return CardHeight::EM * $own;
+            return Metrics::EM * $own;
         }
         $space = $plan->shape->space($width);
         if ($range->layout::most() === 0) {
-            return CardHeight::EM * (self::PADDING + $this->rating(($width - 2 * $space->side) / CardHeight::EM));
+            return Metrics::EM * (self::PADDING + $this->rating(($width - 2 * $space->side) / Metrics::EM));
         }
-        $inner = $space->inner / CardHeight::EM;
+        $inner = $space->inner / Metrics::EM;
         $isAside = $plan->shape->headIsAside() && $width >= Space::ASIDE_FROM;
-        $head = $this->head($isAside ? Space::ASIDE / CardHeight::EM : $inner);
-        $deck = $this->cards($range, $space) / CardHeight::EM + $this->foot($inner, $range);
+        $head = $this->head($isAside ? Space::ASIDE / Metrics::EM : $inner);
+        $deck = $this->cards($range, $space) / Metrics::EM + $this->foot($inner, $range);
 
-        return CardHeight::EM * (self::PADDING + ($isAside ? max($head, $deck) : $head + $deck));
+        return Metrics::EM * (self::PADDING + ($isAside ? max($head, $deck) : $head + $deck));
     }
 
     /** @return list<float> of each card that is shown at a width, as its own words and parts make it */
@@ -91,8 +91,8 @@ final readonly class PlannedHeight
         $heights = [];
         $clamps = $this->plan->clamps($range);
         foreach (array_slice($this->plan->heights->of($range->layout->size()), 0, $range->arrangement->cards) as $place => $height) {
-            $own = CardHeight::EM * $height->at($of / CardHeight::EM, $clamps[$place]->lines, $range->without, $fixed !== null);
-            $heights[] = max($own, $fixed === null ? 0.0 : CardHeight::EM * ($fixed + 2 * $this->plan->box->around));
+            $own = Metrics::EM * $height->at($of / Metrics::EM, $clamps[$place]->lines, $range->without, $fixed !== null);
+            $heights[] = max($own, $fixed === null ? 0.0 : Metrics::EM * ($fixed + 2 * $this->plan->box->around));
         }
 
         return $heights;
@@ -105,21 +105,21 @@ final readonly class PlannedHeight
         if ($head->isEmpty()) {
             return 0.0;
         }
-        $height = 0.75 + 1 / CardHeight::EM;
+        $height = 0.75 + 1 / Metrics::EM;
         $height += $head->heading === null ? 0.0
             : self::HEADING_LINE * $this->lines($head->heading, $width / self::HEADING, true) + self::HEADING_BELOW;
-        $height += $head->line === null ? 0.0 : CardHeight::LEADING * $this->lines($head->line, $width) + 0.5;
+        $height += $head->line === null ? 0.0 : Metrics::LEADING * $this->lines($head->line, $width) + 0.5;
         if (! $head->hasRow()) {
             return $height;
         }
         $figures = array_values(array_filter([
             $head->figure === null ? null : [2.0 * $this->width($head->figure, true), self::FIGURE],
-            $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * CardHeight::LEADING],
+            $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * Metrics::LEADING],
             $head->spread === null ? null : [3.375, 1.25],
         ]));
         $actions = array_map(fn (HeadAction $action): array => $this->action($action, $width), $head->actions);
         $parts = [
-            ...($head->account === null ? [] : [[min($width, 36.0), max(2.5, self::SMALL * CardHeight::LEADING * 2)]]),
+            ...($head->account === null ? [] : [[min($width, 36.0), max(2.5, self::SMALL * Metrics::LEADING * 2)]]),
             ...($figures === [] ? [] : [[self::wide($figures, 0.875), self::rows($figures, $width, 0.875, 0.125)]]),
             ...($actions === [] ? [] : [[self::wide($actions, 1.25), self::rows($actions, $width, 1.25, 0.25)]]),
         ];
@@ -132,7 +132,7 @@ final readonly class PlannedHeight
     {
         $lines = $this->lines($action->text, $width, true);
 
-        return [min($width, $this->width($action->text, true)), self::ACTION + ($lines - 1) * CardHeight::LEADING];
+        return [min($width, $this->width($action->text, true)), self::ACTION + ($lines - 1) * Metrics::LEADING];
     }
 
     /** The overall rating in a line. */
@@ -141,7 +141,7 @@ final readonly class PlannedHeight
         $head = $this->plan->head;
         $figures = array_values(array_filter([
             $head->figure === null ? null : [1.25 * $this->width($head->figure, true), 1.25 * 1.15],
-            $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * CardHeight::LEADING],
+            $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * Metrics::LEADING],
             $head->spread === null ? null : [3.375, 1.25],
         ]));
         $glyphs = $head->twentieths === null ? [] : [[5.0, 1.0]];
@@ -149,7 +149,7 @@ final readonly class PlannedHeight
         $whole = [...$glyphs, [self::wide($figures, 0.875), self::rows($figures, $width, 0.875, 0.125)]];
         $heading = $head->heading === null ? [] : [[
             min($width, self::SMALL * $this->width($head->heading)),
-            self::SMALL * CardHeight::LEADING * $this->lines($head->heading, $width / self::SMALL),
+            self::SMALL * Metrics::LEADING * $this->lines($head->heading, $width / self::SMALL),
         ]];
         $actions = array_map(fn (HeadAction $action): array => $this->action($action, $width), $head->actions);
 
@@ -159,7 +159,7 @@ final readonly class PlannedHeight
     private function foot(float $width, Range $range): float
     {
         $honest = $this->plan->honest;
-        $small = self::SMALL * CardHeight::LEADING;
+        $small = self::SMALL * Metrics::LEADING;
         $parts = [];
         if ($honest !== null) {
             $said = "$honest->text $honest->all";

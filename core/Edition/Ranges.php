@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Gnomic\Edition;
 
 use Gnomic\Shape\Card\Card;
-use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Card\CardHeights;
+use Gnomic\Shape\Parts\Metrics;
+use Gnomic\Shape\Parts\PicturesPart;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Space;
 use Gnomic\Shape\Tile;
@@ -132,12 +133,12 @@ final class Ranges
     private static function tiles(array $cards, CardHeights $heights, float $size, ?int $lines, array $without): array
     {
         return array_map(fn (int $place, Card $card): Tile => new Tile(
-            ($card->pictures[0] ?? null)?->ratio(),
-            fn (float $width): float => CardHeight::EM
-                * $heights->of($size)[$place]->at($width / CardHeight::EM, $lines, $without),
-            $card->likes ?? 0.0,
-            $card->stars ?? 0.0,
-            $card->isPinned,
+            ($card->part(PicturesPart::class)?->pictures[0] ?? null)?->ratio(),
+            fn (float $width): float => Metrics::EM
+                * $heights->of($size)[$place]->at($width / Metrics::EM, $lines, $without),
+            $card->weight->likes,
+            $card->weight->stars,
+            $card->weight->isPinned,
         ), array_keys($cards), $cards);
     }
 }

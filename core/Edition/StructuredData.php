@@ -8,6 +8,13 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
 use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Parts\DatePart;
+use Gnomic\Shape\Parts\NamePart;
+use Gnomic\Shape\Parts\PicturesPart;
+use Gnomic\Shape\Parts\RatingPart;
+use Gnomic\Shape\Parts\SourcePart;
+use Gnomic\Shape\Parts\TitlePart;
+use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Standing\Overall;
 
 /**
@@ -53,18 +60,18 @@ final class StructuredData
     {
         return self::present([
             '@type' => 'Review',
-            'author' => $card->name === null ? null : ['@type' => 'Person', 'name' => $card->name],
-            'name' => $card->title,
-            'reviewBody' => $card->whole(),
-            'datePublished' => $card->date === null ? null : EntryJson::date($entry->published),
+            'author' => $card->part(NamePart::class) === null ? null : ['@type' => 'Person', 'name' => $card->part(NamePart::class)->text],
+            'name' => $card->part(TitlePart::class)?->text,
+            'reviewBody' => (string) $card->part(WordsPart::class)?->whole(),
+            'datePublished' => $card->part(DatePart::class) === null ? null : EntryJson::date($entry->published),
             'inLanguage' => $entry->language,
-            'reviewRating' => $card->rating === null || $entry->rating === null ? null : [
+            'reviewRating' => $card->part(RatingPart::class) === null || $entry->rating === null ? null : [
                 '@type' => 'Rating',
                 'ratingValue' => $entry->rating->value,
                 'bestRating' => $entry->rating->scale->best,
                 'worstRating' => $entry->rating->scale->worst,
             ],
-            'publisher' => $card->where === null ? null : ['@type' => 'Organization', 'name' => $card->where],
+            'publisher' => $card->part(SourcePart::class) === null ? null : ['@type' => 'Organization', 'name' => $card->part(SourcePart::class)->text],
             'url' => $card->url,
         ]);
     }
@@ -74,10 +81,10 @@ final class StructuredData
     {
         return self::present([
             '@type' => 'SocialMediaPosting',
-            'author' => $card->name === null ? null : ['@type' => 'Person', 'name' => $card->name],
-            'articleBody' => $card->whole(),
-            'datePublished' => $card->date === null ? null : EntryJson::date($entry->published),
-            'image' => $card->pictures === [] ? null : ($card->pictures[0]->stored?->at(1280)),
+            'author' => $card->part(NamePart::class) === null ? null : ['@type' => 'Person', 'name' => $card->part(NamePart::class)->text],
+            'articleBody' => (string) $card->part(WordsPart::class)?->whole(),
+            'datePublished' => $card->part(DatePart::class) === null ? null : EntryJson::date($entry->published),
+            'image' => $card->part(PicturesPart::class)?->pictures[0]->stored?->at(1280),
             'url' => $card->url,
         ]);
     }

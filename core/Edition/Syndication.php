@@ -7,6 +7,11 @@ namespace Gnomic\Edition;
 use DateTimeImmutable;
 use Gnomic\Entry\Entry;
 use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Parts\DatePart;
+use Gnomic\Shape\Parts\NamePart;
+use Gnomic\Shape\Parts\RatingPart;
+use Gnomic\Shape\Parts\TitlePart;
+use Gnomic\Shape\Parts\WordsPart;
 use XMLWriter;
 
 /** The shown entries as Atom (RFC 4287) and as RSS 2.0 (rssboard.org/rss-specification); of each no more than its card has. */
@@ -30,11 +35,11 @@ final class Syndication
             $xml->writeElement('id', "$host/w/$key#$card->ref");
             $xml->writeElement('title', self::title($card, $name));
             $xml->writeElement('updated', ($entry->updated ?? $entry->published ?? self::newest([]))->format(DATE_RFC3339));
-            if ($card->date !== null && $entry->published !== null) {
+            if ($card->part(DatePart::class) !== null && $entry->published !== null) {
                 $xml->writeElement('published', $entry->published->format(DATE_RFC3339));
             }
             $xml->startElement('author');
-            $xml->writeElement('name', self::plain($card->name ?? $name));
+            $xml->writeElement('name', self::plain($card->part(NamePart::class)->text ?? $name));
             $xml->endElement();
             if ($card->url !== null) {
                 self::link($xml, 'alternate', $card->url, 'text/html');
@@ -82,7 +87,7 @@ final class Syndication
             $xml->writeAttribute('isPermaLink', 'false');
             $xml->text("$host/w/$key#$card->ref");
             $xml->endElement();
-            if ($card->date !== null && $entry->published !== null) {
+            if ($card->part(DatePart::class) !== null && $entry->published !== null) {
                 $xml->writeElement('pubDate', $entry->published->format(DATE_RFC2822));
             }
             // Its text is taken for markup by whoever reads it: twice escaped.
@@ -140,14 +145,14 @@ final class Syndication
     /** Told by what the card has: of a card of words alone, their beginning, and of one of a picture alone, the feed's name. */
     private static function title(Card $card, string $name): string
     {
-        $who = implode(', ', array_filter([$card->name, $card->rating]));
+        $who = implode(', ', array_filter([$card->part(NamePart::class)?->text, $card->part(RatingPart::class)?->text]));
 
-        return self::plain($card->title ?? ($who !== '' ? $who : Cards::beginning((string) $card->words) ?? $name));
+        return self::plain($card->part(TitlePart::class)->text ?? ($who !== '' ? $who : Cards::beginning((string) $card->part(WordsPart::class)?->text) ?? $name));
     }
 
     private static function body(Card $card): string
     {
-        return implode("\n", array_filter([$card->rating, $card->whole()], fn (?string $part): bool => $part !== null && $part !== ''));
+        return implode("\n", array_filter([$card->part(RatingPart::class)?->text, (string) $card->part(WordsPart::class)?->whole()], fn (?string $part): bool => $part !== null && $part !== ''));
     }
 
     /** Without the signs that XML has no way to write. */

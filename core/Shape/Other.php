@@ -9,11 +9,12 @@ use Gnomic\Json\Schema\ChoiceSchema;
 use Gnomic\Json\Schema\ListSchema;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Json\Schema\ObjectSchema;
+use Gnomic\Shape\Parts\Parts;
 
 /** What is other at a class of widths; null is the same as everywhere. */
 final readonly class Other
 {
-    /** @param  list<string>|null  $card  of Fields::CARD; those that the widget's cards do not show stay away */
+    /** @param  list<string>|null  $card  names of Parts; those that the widget's cards do not show stay away */
     private function __construct(public ?Layout $layout, public ?array $card, public ?int $lines)
     {
     }
@@ -23,7 +24,7 @@ final readonly class Other
         $one = fn (): ObjectSchema => ObjectSchema::of([
             'layout' => Layouts::flowing(),
             'card' => ListSchema::orNull(
-                ChoiceSchema::among(Fields::CARD),
+                ChoiceSchema::among(Parts::names()),
                 distinct: true,
                 about: 'Of what cards show, what stays; null: all.',
             ),

@@ -12,10 +12,13 @@ use Gnomic\Json\Schema\ListSchema;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Json\Schema\ObjectSchema;
 use Gnomic\Json\Schema\TextSchema;
+use Gnomic\Shape\Parts\Parts;
 
 /** A brief's part "shape": the layout, and what it shows. */
 final readonly class Shape
 {
+    private const HEAD = ['account', 'overall', 'count', 'spread'];
+
     private const HEAD_AT = ['above', 'left', 'right', 'none'];
 
     private const MORE = ['none', 'button', 'pages', 'scroll'];
@@ -34,7 +37,7 @@ final readonly class Shape
     /** Lines that words take, no more and in fixed layouts no fewer; null: as many as there are. */
     public ?int $lines;
 
-    /** @var list<string> of Fields::CARD, in their order */
+    /** @var list<string> names of Parts, in their order */
     public array $card;
 
     /** How people are named. */
@@ -49,7 +52,7 @@ final readonly class Shape
     /** Of PICTURES. */
     public string $picture;
 
-    /** @var list<string> of Fields::HEAD */
+    /** @var list<string> of HEAD */
     public array $head;
 
     /** Of HEAD_AT; beside the cards where there is room. */
@@ -146,16 +149,16 @@ final readonly class Shape
             'shorten' => NumberSchema::wholeOrNull(40, 2000, 220, 'Characters after which words are shortened; null: never.'),
             'lines' => NumberSchema::whole(0, 30, about: 'Lines that words are clamped to; 0: never; null: as is usual for the layout.'),
             'card' => ListSchema::of(
-                ChoiceSchema::among(Fields::CARD),
+                ChoiceSchema::among(Parts::names()),
                 distinct: true,
-                default: Fields::USUAL,
+                default: Parts::usual(),
                 about: 'What a card shows, in this order.',
             ),
             'names' => ChoiceSchema::case(Naming::Full, 'How people are named: as given, first name and initial, or initials.'),
             'rating' => ChoiceSchema::among(self::RATINGS, 'both', 'As glyphs, as a number on its own scale, as both, or in words.'),
             'date' => ChoiceSchema::among(self::DATES, 'day', 'Dates as a day, as a month, or as the time since.'),
             'picture' => ChoiceSchema::among(self::PICTURES, 'landscape', 'Shape that pictures are cut to; original: as they are.'),
-            'head' => ListSchema::of(ChoiceSchema::among(Fields::HEAD), distinct: true, default: ['overall', 'count', 'spread']),
+            'head' => ListSchema::of(ChoiceSchema::among(self::HEAD), distinct: true, default: ['overall', 'count', 'spread']),
             'headAt' => ChoiceSchema::among(self::HEAD_AT, 'above', 'Where the head stands; at the left or right where there is room.'),
             'heading' => TextSchema::orNull(120),
             'line' => TextSchema::orNull(240, 'A line under the heading.'),

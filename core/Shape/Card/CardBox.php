@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Shape\Card;
 
 use Gnomic\Dress\Tokens;
+use Gnomic\Shape\Parts\Metrics;
 
 /** What a look makes of the room on cards, in em: lines part them, or they are boxes with room within and around. */
 final readonly class CardBox
@@ -43,9 +44,9 @@ final readonly class CardBox
 
     public static function of(Tokens $tokens): self
     {
-        $edge = $tokens->edge / CardHeight::EM;
+        $edge = $tokens->edge / Metrics::EM;
         $isBoxed = $tokens->isBoxed();
-        $inset = $tokens->inset / CardHeight::EM;
+        $inset = $tokens->inset / Metrics::EM;
 
         return new self(
             $isBoxed ? $inset : self::OPEN,

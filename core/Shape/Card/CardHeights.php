@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Card;
 
-use Gnomic\Edition\Cards;
 use Gnomic\Shape\Lines\Font;
 use Gnomic\Shape\Shape;
 

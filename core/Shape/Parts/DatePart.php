@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape\Parts;
+
+use Gnomic\Entry\EntryJson;
+
+/** When it was said: "12 November 2026". */
+final readonly class DatePart extends Part
+{
+    /** @param  string  $date  the same as RFC 3339, in the site's zone */
+    private function __construct(public string $text, public string $date)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'date';
+    }
+
+    public static function label(): string
+    {
+        return 'Date';
+    }
+
+    public static function isUsual(): bool
+    {
+        return true;
+    }
+
+    public static function of(PartContext $context): ?self
+    {
+        $published = $context->entry->published;
+        if ($published === null) {
+            return null;
+        }
+        $said = $context->shape->date === 'month'
+            ? $context->words->month($published, $context->zone)
+            : $context->words->day($published, $context->zone);
+
+        return new self($said, (string) EntryJson::date($published->setTimezone($context->zone)));
+    }
+
+    public static function row(): Row
+    {
+        return Row::Said;
+    }
+
+    public function text(): string
+    {
+        return $this->text;
+    }
+}

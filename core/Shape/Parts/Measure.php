@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape\Parts;
+
+use Gnomic\Shape\Card\CardBox;
+use Gnomic\Shape\Card\Memo;
+use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Lines\Paragraph;
+
+/** Measures texts in the letters of a card, each once. */
+final readonly class Measure
+{
+    private Memo $memo;
+
+    /**
+     * @param  float  $size  of the words, in em
+     * @param  string  $picture  shape that pictures are cut to, of Shape::PICTURES
+     */
+    public function __construct(private Font $font, public float $size, public string $picture, public CardBox $box)
+    {
+        $this->memo = new Memo;
+    }
+
+    public function paragraph(string $text, bool $bold = false): Paragraph
+    {
+        return $this->memo->of($bold.$text, fn (): Paragraph => Paragraph::of($text, $this->font, $bold));
+    }
+
+    /** Lines of small print. @param  float  $width  in em */
+    public function small(string $text, float $width, bool $bold = false): int
+    {
+        return $this->paragraph($text, $bold)->linesAt($width / Metrics::SMALL);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape\Parts;
+
+/** Where it was said, and the way there. */
+final readonly class SourcePart extends Part
+{
+    /** Takes the place of a source's name, to find what stands around it. */
+    private const NAME = "\u{FFFC}";
+
+    /**
+     * @param  string  $text  the source's name
+     * @param  string  $before  what stands before the name: "on "
+     * @param  string  $after  and behind it
+     */
+    private function __construct(public string $text, public string $before, public string $after, private ?string $url)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'source';
+    }
+
+    public static function label(): string
+    {
+        return 'Source';
+    }
+
+    public static function isUsual(): bool
+    {
+        return true;
+    }
+
+    public static function of(PartContext $context): ?self
+    {
+        $name = $context->page->name ?? $context->entry->source;
+        if ($name === null) {
+            return null;
+        }
+        $hasDate = $context->shows(DatePart::name()) && $context->entry->published !== null;
+        $said = $context->words->say($hasDate ? 'card.dayAndSaidAt' : 'card.saidAt', ['source' => self::NAME]);
+        [$before, $after] = [...explode(self::NAME, $said, 2), ''];
+
+        return new self($name, $before, $after, $context->url());
+    }
+
+    public static function row(): Row
+    {
+        return Row::Said;
+    }
+
+    public function text(): string
+    {
+        return $this->before.$this->text;
+    }
+
+    public function link(): ?string
+    {
+        return $this->url;
+    }
+}

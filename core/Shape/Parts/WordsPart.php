@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Shape\Parts;
+
+use Gnomic\Shape\Shortening;
+
+/** What was said, shortened where there is more of it than the brief wants. */
+final readonly class WordsPart extends Part
+{
+    /**
+     * @param  string|null  $rest  what is left out; null where nothing is
+     * @param  bool  $isCut  whether an ellipsis stands for the rest
+     */
+    private function __construct(public string $text, public ?string $rest, public bool $isCut)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'words';
+    }
+
+    public static function label(): string
+    {
+        return 'Words';
+    }
+
+    public static function isUsual(): bool
+    {
+        return true;
+    }
+
+    public static function of(PartContext $context): ?self
+    {
+        $short = Shortening::to($context->isWhole ? null : $context->shape->shorten, $context->entry->text);
+        if ($short->text === '') {
+            return null;
+        }
+
+        return new self(
+            $short->text,
+            $short->isShortened ? mb_strcut(trim($context->entry->text), strlen($short->text)) : null,
+            $short->isShortened && ! $short->endsOpen(),
+        );
+    }
+
+    /** Lines are kept for it, and "read more": see CardHeight. */
+    public static function kept(): float
+    {
+        return Metrics::MORE;
+    }
+
+    public static function isHeld(): bool
+    {
+        return false;
+    }
+
+    public function text(): string
+    {
+        return $this->text;
+    }
+
+    /** All that was said, in full. */
+    public function whole(): string
+    {
+        return $this->text.$this->rest;
+    }
+
+    /** Lines that it takes. @param  float  $width  within the card, in em */
+    public function lines(Measure $measure, float $width): int
+    {
+        return $measure->paragraph($this->text.($this->isCut ? ' …' : ''))->linesAt($width / $measure->size);
+    }
+
+    public function height(Measure $measure, float $width): float
+    {
+        return $this->clamped($measure, $width, null);
+    }
+
+    /** @param  int|null  $most  lines that it is clamped to; null: all are shown */
+    public function clamped(Measure $measure, float $width, ?int $most): float
+    {
+        $lines = $this->lines($measure, $width);
+        $isMore = $this->rest !== null || ($most !== null && $lines > $most);
+
+        return min($lines, $most ?? $lines) * $measure->size * $measure->box->leading + ($isMore ? Metrics::MORE : 0.0);
+    }
+}

@@ -1,0 +1,1 @@
+<time class="date" part="date" datetime="{{ $part->date }}">{{ $part->text }}</time>

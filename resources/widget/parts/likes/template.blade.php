@@ -1,0 +1,1 @@
+<p class="likes quiet" part="likes">{{ $part->text }}</p>

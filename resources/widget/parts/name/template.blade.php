@@ -1,0 +1,1 @@
+<bdi class="name" part="name">{{ $part->text }}</bdi>

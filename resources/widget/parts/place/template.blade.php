@@ -1,0 +1,1 @@
+<span class="place" dir="auto">{{ $part->text }}</span>

@@ -1,0 +1,1 @@
+<p class="rating quiet" part="rating">@if ($plan->shape->rating !== 'number' && $plan->shape->rating !== 'words')<span class="glyphs r{{ $part->twentieths }}" part="glyphs"{!! $part->isRead ? ' aria-hidden="true"' : ' role="img" aria-label="'.e($part->text).'"' !!}></span>@endif{{ $part->isRead ? $part->text : '' }}</p>

@@ -1,0 +1,1 @@
+<span class="role" dir="auto">{{ $part->text }}</span>

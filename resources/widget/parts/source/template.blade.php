@@ -1,0 +1,1 @@
+<span class="source" part="source">{{ $part->before }}@if ($part->link() !== null)<a href="{{ $part->link() }}" rel="{{ $plan->shape->rel }}"{!! $plan->shape->newTab ? ' target="_blank"' : '' !!}>{{ $part->text }}</a>@else{{ $part->text }}@endif{{ $part->after }}</span>

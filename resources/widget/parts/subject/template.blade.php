@@ -1,0 +1,1 @@
+<p class="subject quiet" dir="auto">{{ $part->text }}</p>

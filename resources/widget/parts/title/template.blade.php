@@ -1,0 +1,1 @@
+<p class="title" part="title" dir="auto"{!! $spokenIn !!}>{{ $part->text }}</p>
