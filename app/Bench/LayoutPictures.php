@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Editions\Renderer;
+use App\Editions\Supplies;
 use App\Models\Site;
 use Gnomic\Brief\Brief;
+use Gnomic\Edition\Assembler;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Purpose;
 
@@ -15,14 +18,14 @@ final readonly class LayoutPictures
     /** Entries of a picture: more are not seen in so small a one. */
     private const MOST = 12;
 
-    public function __construct(private Pictured $pictured)
+    public function __construct(private Supplies $supplies, private Renderer $renderer)
     {
     }
 
     /** @return list<array{name: string, label: string, madeFor: list<string>, fragment: string}> */
     public function of(Site $site, Brief $brief): array
     {
-        $content = $this->pictured->content($site, $brief, self::MOST);
+        $input = (new Assembler($this->supplies->of($site)))->first($brief, self::MOST);
         $pictures = [];
         foreach (Layouts::ALL as $layout) {
             // As it begins, but for what is the owner's word on cards, heads and room.
@@ -30,12 +33,12 @@ final readonly class LayoutPictures
                 ? $brief->shape->toArray()['layout']
                 : ['name' => $layout::name()];
             $shape = $brief->shape->with(['layout' => $own, 'at' => [], 'more' => 'none', 'actions' => []]);
-            $pictured = $content->as($brief->with(shape: $shape));
+            $pictured = $input->by($brief->with(shape: $shape));
             $pictures[] = [
                 'name' => $layout::name(),
                 'label' => $layout::label(),
                 'madeFor' => array_map(fn (Purpose $purpose): string => $purpose->value, $layout::madeFor()),
-                'fragment' => $this->pictured->fragment($pictured),
+                'fragment' => $this->renderer->picture($pictured),
             ];
         }
 

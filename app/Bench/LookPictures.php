@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Editions\Renderer;
 use App\Editions\SiteLooks;
+use App\Editions\Supplies;
 use App\Models\Site;
 use Gnomic\Brief\Brief;
 use Gnomic\Dress\Dress;
+use Gnomic\Edition\Assembler;
 
 /** The owner's own entries in every look that there is, made by the code that publishes: to choose by looking. */
 final readonly class LookPictures
@@ -15,7 +18,7 @@ final readonly class LookPictures
     /** Entries of a picture: more are not seen in so small a one. */
     private const MOST = 6;
 
-    public function __construct(private Pictured $pictured, private SiteLooks $looks)
+    public function __construct(private Supplies $supplies, private Renderer $renderer, private SiteLooks $looks)
     {
     }
 
@@ -23,15 +26,15 @@ final readonly class LookPictures
     public function of(Site $site, Brief $brief): array
     {
         $own = $brief->with(shape: $brief->shape->with(['at' => [], 'more' => 'none', 'actions' => []]));
-        $content = $this->pictured->content($site, $own, self::MOST);
+        $input = (new Assembler($this->supplies->of($site)))->first($own, self::MOST);
         $pictures = [];
         foreach ($this->looks->of($site)->all() as $look) {
             $worn = Dress::read(['name' => $look->key]);
             $dressed = $this->looks->worn($site, $look, $worn);
-            $pictured = $content->as($own->with(dress: $worn))->in($dressed);
+            $pictured = $input->by($own->with(dress: $worn), $dressed);
             $pictures[] = [
                 'key' => $look->key,
-                'fragment' => $this->pictured->fragment($pictured),
+                'fragment' => $this->renderer->picture($pictured),
                 'ground' => $dressed->palette()->solid()->toHex(),
             ];
         }

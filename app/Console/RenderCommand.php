@@ -5,27 +5,15 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Editions\Catalogues;
-use App\Editions\Content;
 use App\Editions\EditionFiles;
-use App\Editions\EverythingPage;
-use App\Editions\Further;
 use App\Editions\LookFiles;
-use App\Editions\Made;
 use App\Editions\Renderer;
-use App\Editions\SiteLooks;
-use Gnomic\Brief\Brief;
-use Gnomic\Dress\Dressed;
-use Gnomic\Edition\EverythingPages;
-use Gnomic\Edition\Honesty;
+use Gnomic\Edition\Assembler;
 use Gnomic\Edition\Plan;
 use Gnomic\Edition\PlannedHeight;
 use Gnomic\Edition\Room;
-use Gnomic\Entry\Entry;
 use Gnomic\Shape\Card\Card;
-use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Lines\Font;
-use Gnomic\Sift\SiteContext;
-use Gnomic\Text\Catalogue;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 
@@ -33,9 +21,6 @@ final class RenderCommand extends Command
 {
     use TellsProblems;
     use TellsSiteContext;
-
-    /** Width and height of a picture that does not tell them. */
-    private const UNKNOWN = [640, 480];
 
     /** CSS pixels that are meant where no width is given. */
     private const WIDE = 1024;
@@ -61,26 +46,25 @@ final class RenderCommand extends Command
                 throw new InvalidArgumentException('--width is a number of CSS pixels, such as 1024.');
             }
             $site = $this->siteContext();
-            $words = $catalogues->spoken(strtolower(strtok((string) $site->language, '-') ?: ''), $brief->dress->words);
-            if (! $looks->all()->has($brief->dress->look)) {
+            $all = $looks->all();
+            if (! $all->has($brief->dress->look)) {
                 throw new InvalidArgumentException(
-                    "There is no look \"{$brief->dress->look}\". There are: "
-                        .implode(', ', array_keys($looks->all()->names()))
-                        .'.',
+                    "There is no look \"{$brief->dress->look}\". There are: ".implode(', ', array_keys($all->names())).'.',
                 );
             }
-            $name = $brief->shape->heading ?? 'Reviews';
-            $look = SiteLooks::on($looks->all(), $brief);
             $font = Font::tryFrom($this->chosen('font')) ?? throw new InvalidArgumentException(
                 '--font is one of '.implode(', ', array_column(Font::cases(), 'value')).'.',
             );
-            $made = $this->made($brief, $site, $reading->entries, $words, $look, $renderer->frame('preview', $name), $font);
+            $name = $brief->shape->heading ?? 'Reviews';
+            $language = strtolower(explode('-', (string) $site->language)[0]);
+            $supply = new FileSupply($reading->entries, $site, $language, $name, $font, $catalogues, $all);
+            $input = (new Assembler($supply))->usual($brief, $renderer->frame('preview', $name));
             if ($this->option('heights') === true) {
-                $this->put($this->heights($made->contents['']->plan(), (int) $width ?: self::WIDE)."\n");
+                $this->put($this->heights($input->variants['']->plan(), (int) $width ?: self::WIDE)."\n");
 
                 return;
             }
-            $rendering = $renderer->edition('preview', $name, $made);
+            $rendering = $renderer->edition('preview', $name, $input);
             $out = $this->option('out');
             if (is_string($out)) {
                 $files = new EditionFiles($out);
@@ -92,49 +76,6 @@ final class RenderCommand extends Command
                     : str_replace('<main>', '<main style="width:'.(int) $width.'px">', $rendering->document));
             }
         });
-    }
-
-    /** @param  list<Entry>  $entries */
-    private function made(
-        Brief $brief,
-        SiteContext $site,
-        array $entries,
-        Catalogue $words,
-        Dressed $look,
-        string $frame,
-        Font $font,
-    ): Made {
-        $sifted = new SiftedEntries($brief->criteria, $entries, $site);
-        $choices = $brief->shape->honest ? Honesty::choices($brief, $site, $sifted->sifting->selection()) : [];
-        $everything = Honesty::everything($brief);
-        $all = new SiftedEntries($everything->criteria, $entries, $site);
-        $offered = EverythingPages::offered(count($all->passing()));
-        $content = new Content(
-            $brief,
-            $site,
-            $sifted->shown(),
-            $sifted->sifting->tally->overall(),
-            $site->now->getTimezone(),
-            $words,
-            $look,
-            pictures: $this->pictures($entries),
-            choices: $choices,
-            offered: $offered,
-            about: $brief->shape->heading ?? 'Reviews',
-            further: $brief->shape->more === 'none' ? null : $this->further($brief, $entries, $site, $sifted->shown()),
-            font: $font,
-        );
-        $note = Honesty::note($all->sifting->tally, $offered, $words);
-        $pages = [];
-        foreach ($choices === [] && ! $brief->shape->leadsToEverything() ? [] : EverythingPages::of($all->passing()) as $page) {
-            $isNewest = $page['newer'] === null;
-            $shown = $content->instead(EverythingPages::brief($everything, $isNewest), $page['entries']);
-            $digest = hash('xxh128', json_encode([$frame, $shown->inputs(), $page['newer'], $page['older'], $isNewest ? $note : null],
-                JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
-            $pages[] = new EverythingPage($page['name'], $digest, $shown, $isNewest ? $note : null, $page['newer'], $page['older']);
-        }
-
-        return new Made(null, ['' => $content], $pages, []);
     }
 
     private function heights(Plan $plan, int $width): string
@@ -153,43 +94,5 @@ final class RenderCommand extends Command
             'room' => Room::of($height->at(...))->length(),
             'cards' => $cards,
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
-    }
-
-    /**
-     * @param  list<Entry>  $entries
-     * @param  list<Entry>  $shown
-     */
-    private function further(Brief $brief, array $entries, SiteContext $site, array $shown): Further
-    {
-        $all = (new SiftedEntries($brief->criteria->with('/sift/limit', Further::MOST), $entries, $site))->shown();
-
-        return new Further(
-            array_values(array_filter($all, fn (Entry $entry): bool => ! in_array($entry, $shown, true))),
-            $brief->criteria->limits->most,
-        );
-    }
-
-    /**
-     * Pictures of a file are shown from where they are; nothing is fetched for it.
-     *
-     * @param  list<Entry>  $entries
-     * @return array<string, StoredPicture>
-     */
-    private function pictures(array $entries): array
-    {
-        $pictures = [];
-        foreach ($entries as $entry) {
-            foreach ($entry->media as $media) {
-                if ($media->type === 'image') {
-                    [$width, $height] = [max(1, $media->width ?? self::UNKNOWN[0]), max(1, $media->height ?? self::UNKNOWN[1])];
-                    $pictures[$media->url] = new StoredPicture([$width => $media->url], $width, $height);
-                }
-            }
-            if ($entry->author->image !== null) {
-                $pictures[$entry->author->image] = new StoredPicture([96 => $entry->author->image], 96, 96);
-            }
-        }
-
-        return $pictures;
     }
 }

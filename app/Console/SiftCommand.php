@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Gnomic\Brief\Doubts;
+use Gnomic\Edition\Doubts;
+use Gnomic\Sift\PlainSieve;
 use Gnomic\Sift\Sifting;
 use Illuminate\Console\Command;
 
@@ -29,7 +30,7 @@ final class SiftCommand extends Command
             foreach (Doubts::about($brief->criteria) as $doubt) {
                 $this->aside($doubt['text']);
             }
-            $entries = new SiftedEntries($brief->criteria, $reading->entries, $this->siteContext());
+            $entries = PlainSieve::of($brief->criteria, $reading->entries, $this->siteContext());
             if ($this->option('why')) {
                 $this->printWhy($entries->sifting);
             } else {

@@ -11,13 +11,9 @@ use App\Models\Widget;
 use App\Placing\Forms;
 use App\Placing\Placements;
 use App\Placing\SiteScript;
-use App\Sift\SiteContexts;
-use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
-use Gnomic\Edition\Honesty;
-use Gnomic\Edition\Variant;
-use Gnomic\Edition\Variants;
-use Gnomic\Sift\Clauses\InLanguages;
+use Gnomic\Edition\Assembler;
+use Gnomic\Edition\EditionInput;
 use Illuminate\Support\Facades\DB;
 
 /** Makes editions of widgets. The same inputs as before make none, and neither do the same bytes. */
@@ -33,8 +29,7 @@ final readonly class Publish
     private const KEPT_OF_FORMS = 2;
 
     public function __construct(
-        private Contents $contents,
-        private Catalogues $catalogues,
+        private Supplies $supplies,
         private Renderer $renderer,
         private EditionFiles $files,
         private HostLocks $locks,
@@ -70,29 +65,29 @@ final readonly class Publish
         $isSound = $current !== null && $this->files->isSound($widget->key, $current->hash);
         $before = $current !== null && $isSound ? $this->files->pages($widget->key, $current->hash) : [];
         $frame = $this->renderer->frame($widget->key, $widget->name);
-        $made = $widget->isEmptied() ? Made::nothing() : $this->made($widget, $brief, $frame, $before);
-        $fingerprint = $this->renderer->fingerprint($frame, $made);
+        $input = $widget->isEmptied() ? EditionInput::nothing() : $this->input($widget, $brief, $frame, $before);
+        $fingerprint = $this->renderer->fingerprint($frame, $input);
         if ($current !== null && $isSound && $current->fingerprint === $fingerprint) {
             return $this->same($widget, $current, $brief, $fingerprint);
         }
-        $rendering = $this->renderer->edition($widget->key, $widget->name, $made);
+        $rendering = $this->renderer->edition($widget->key, $widget->name, $input);
         $this->files->write($widget->key, $rendering, $current?->hash);
         if ($current !== null && $current->hash === $rendering->hash()) {
             return $this->same($widget, $current, $brief, $fingerprint);
         }
-        $edition = DB::transaction(function () use ($widget, $brief, $rendering, $fingerprint, $made, $cause): Edition {
+        $edition = DB::transaction(function () use ($widget, $brief, $rendering, $fingerprint, $input, $cause): Edition {
             $edition = $widget->editions()->create([
                 'number' => 1 + (int) $widget->editions()->max('number'),
                 'hash' => $rendering->hash(),
                 'fingerprint' => $fingerprint,
                 'brief' => $brief->toArray(),
-                'shown' => count($made->shown),
+                'shown' => count($input->shown),
                 'room' => $rendering->room,
                 'cause' => $cause,
                 'created_at' => now(),
             ]);
             $widget->update(['edition_id' => $edition->id]);
-            $this->note($widget, $made->shown);
+            $this->note($widget, $input->shown);
 
             return $edition;
         });
@@ -124,49 +119,13 @@ final readonly class Publish
      * @param  string  $frame  as Renderer::frame()
      * @param  array<string, string>  $before  digests of the pages of everything that are out, by their names
      */
-    private function made(Widget $widget, Brief $brief, string $frame, array $before): Made
+    private function input(Widget $widget, Brief $brief, string $frame, array $before): EditionInput
     {
         $site = $widget->site;
-        $contexts = SiteContexts::of($site);
-        $sieve = SiteSieve::of($site, $brief->criteria, $contexts->for($brief->criteria));
-        $variants = Variants::of($brief, $widget->spoken($site), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : []);
-        $sieves = $chosen = $wanted = [];
-        $everything = null;
-        /** @var Variant $variant */
-        foreach ([$variants->usual(), ...$variants->others()] as $variant) {
-            // Pages with labels of their own are counted once, whatever the language and the visit.
-            $of = $sieves[spl_object_id($variant->brief)] ??= $variant->brief === $brief
-                ? $sieve
-                : SiteSieve::of($site, $variant->brief->criteria, $sieve->context());
-            $at = $variant->first === null && $variant->visit === 1 ? $of : $of->at($variant->first, $variant->visit);
-            // What differs in its words alone shows the same.
-            $selection = $chosen[spl_object_id($variant->brief)."|$variant->first|$variant->visit"] ??= $at->selection();
-            $choices = $brief->shape->honest ? Honesty::choices($variant->brief, $at->context(), $selection) : [];
-            $everything ??= $choices === [] && ! $brief->shape->leadsToEverything() ? null : Everything::of($site, $brief, $sieve);
-            $wanted[$variant->name] = new Wanted(
-                $variant->brief,
-                $at,
-                $selection->shown,
-                $variant->words,
-                $choices,
-                $everything?->offered() ?? 0,
-                Further::refs($at, $variant->brief, $selection->shown),
-            );
-        }
 
-        return new Made(
-            $variants,
-            array_combine(
-                array_keys($wanted),
-                array_map(
-                    fn (Content $content): Content => $content->counted($site->counts),
-                    $this->contents->each($site, array_values($wanted)),
-                ),
-            ),
-            $everything?->pages($this->contents, $this->catalogues, $frame, $before) ?? [],
-            $wanted['']->refs,
-            Placements::of($site, $widget),
-        );
+        return (new Assembler($this->supplies->of($site)))->edition($brief, $widget->spoken($site), $frame, $before)
+            ->counted($site->counts)
+            ->placed(Placements::of($site, $widget));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use GdImage;
+use Gnomic\Edition\VariantInput;
 use Gnomic\Standing\Overall;
 use Gnomic\Text\Catalogue;
 
@@ -29,15 +30,15 @@ final readonly class RatingPicture
     {
     }
 
-    public function svg(Content $content): string
+    public function svg(VariantInput $input): string
     {
-        [$figure, $base, $spoken] = self::words($content->overall, $content->words);
-        $colours = self::colours($content);
+        [$figure, $base, $spoken] = self::words($input->chosen->overall, $input->words);
+        $colours = self::colours($input);
         $text = fn (string $words): string => htmlspecialchars($words, ENT_XML1 | ENT_QUOTES);
         $points = implode(' ', array_map(fn (array $point): string => "$point[0],$point[1]", self::LOZENGE));
         $glyphs = '';
         foreach (range(0, 4) as $place) {
-            $share = max(0.0, min(1.0, ($content->overall->mean ?? 0) - $place));
+            $share = max(0.0, min(1.0, ($input->chosen->overall->mean ?? 0) - $place));
             $glyphs .= '<g transform="translate('.(96 + $place * 24).",12)\"><polygon points=\"$points\" fill=\"none\" "
                 ."stroke=\"{$colours['rating']}\"/>"
                 .(
@@ -57,13 +58,13 @@ final readonly class RatingPicture
     }
 
     /** @return string|null null where there is no font to write with */
-    public function png(Content $content): ?string
+    public function png(VariantInput $input): ?string
     {
         if (! is_file($this->font)) {
             return null;
         }
-        [$figure, $base] = self::words($content->overall, $content->words);
-        $colours = array_map(self::rgb(...), self::colours($content));
+        [$figure, $base] = self::words($input->chosen->overall, $input->words);
+        $colours = array_map(self::rgb(...), self::colours($input));
         $image = imagecreatetruecolor(self::WIDTH * self::DENSITY, self::HEIGHT * self::DENSITY);
         if ($image === false) {
             return null;
@@ -77,7 +78,7 @@ final readonly class RatingPicture
                 $image,
                 96 + $place * 24,
                 12,
-                max(0.0, min(1.0, ($content->overall->mean ?? 0) - $place)),
+                max(0.0, min(1.0, ($input->chosen->overall->mean ?? 0) - $place)),
                 $colour('rating'),
                 $colour('ground'),
             );
@@ -130,9 +131,9 @@ final readonly class RatingPicture
     }
 
     /** @return array{ground: string, ink: string, quiet: string, rating: string} */
-    private static function colours(Content $content): array
+    private static function colours(VariantInput $input): array
     {
-        $palette = $content->look->palette();
+        $palette = $input->look->palette();
 
         return ['ground' => substr($palette->solid()->toHex(), 0, 7)] + array_map(
             fn (string $name): string => substr($palette->colours[$name] ?? '#000000', 0, 7),

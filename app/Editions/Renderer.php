@@ -5,18 +5,24 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use App\Placing\Placements;
+use Gnomic\Edition\EditionInput;
+use Gnomic\Edition\EverythingPage;
 use Gnomic\Edition\JsonFeed;
 use Gnomic\Edition\Plan;
 use Gnomic\Edition\PlannedHeight;
 use Gnomic\Edition\Room;
 use Gnomic\Edition\StructuredData;
 use Gnomic\Edition\Syndication;
+use Gnomic\Edition\VariantInput;
 use Gnomic\Entry\Entry;
 use Illuminate\Contracts\View\Factory;
 
-/** Content to HTML: the one way for the proof on the bench, the command line and what goes out. */
+/** Inputs to HTML: the one way for the proof on the bench, the command line and what goes out. */
 final class Renderer
 {
+    /** The key of what is no widget. */
+    private const PICTURE = 'picture';
+
     private ?string $templates = null;
 
     /** @param  string  $folder  of templates, styles and layouts */
@@ -31,31 +37,31 @@ final class Renderer
     }
 
     /** @param  string  $name  of the widget, for those who hear it and for the feed */
-    public function edition(string $key, string $name, Made $made): Rendering
+    public function edition(string $key, string $name, EditionInput $input): Rendering
     {
-        if ($made->contents === []) {
+        if ($input->variants === []) {
             return $this->nothing($key, $name);
         }
         $fragments = $further = [];
-        $plans = array_map(fn (Content $content): Plan => $this->plan($content, $key), $made->contents);
-        foreach ($made->contents as $variant => $content) {
-            $plan = $plans[$variant];
-            $fragments[$variant] = $this->fragment($content, $plan, $key);
-            $folder = $this->beside($content, $plan);
+        $plans = array_map(fn (VariantInput $variant): Plan => $this->plan($variant, $key), $input->variants);
+        foreach ($input->variants as $at => $variant) {
+            $plan = $plans[$at];
+            $fragments[$at] = $this->fragment($variant, $plan, $key);
+            $folder = $this->beside($variant, $plan);
             if ($folder !== null) {
-                $further[$folder] ??= $this->further($content, $plan, $key, $name);
+                $further[$folder] ??= $this->further($variant, $plan, $key, $name);
             }
         }
-        [$content, $plan] = [$made->contents[''], $plans['']];
+        [$variant, $plan] = [$input->variants[''], $plans['']];
 
         return new Rendering(
             $fragments[''],
-            $this->document($content, $fragments[''], $key, $name),
-            $this->told($content, $plan, $key, $name),
+            $this->document($variant, $fragments[''], $key, $name),
+            $this->told($variant, $plan, $key, $name),
             array_diff_key($fragments, ['' => true]),
-            $this->everything($made, $key, $name),
-            array_column($made->pages, 'digest', 'name'),
-            $this->choice($made, $fragments['']),
+            $this->everything($input, $key, $name),
+            array_column($input->pages, 'digest', 'name'),
+            $this->choice($input, $fragments['']),
             $further,
             self::room($plan),
         );
@@ -66,16 +72,16 @@ final class Renderer
      *
      * @return array<string, string> by file name
      */
-    private function told(Content $content, Plan $plan, string $key, string $name): array
+    private function told(VariantInput $variant, Plan $plan, string $key, string $name): array
     {
         return array_filter([
-            'feed.json' => JsonFeed::shown($this->host, $key, $name, $plan, $content->shown),
-            'feed.atom' => Syndication::atom($this->host, $key, $name, $plan, $content->shown),
-            'feed.rss' => Syndication::rss($this->host, $key, $name, $plan, $content->shown),
-            'data.jsonld' => $this->markup($content, $plan)."\n",
+            'feed.json' => JsonFeed::shown($this->host, $key, $name, $plan, $variant->chosen->shown),
+            'feed.atom' => Syndication::atom($this->host, $key, $name, $plan, $variant->chosen->shown),
+            'feed.rss' => Syndication::rss($this->host, $key, $name, $plan, $variant->chosen->shown),
+            'data.jsonld' => $this->markup($variant, $plan)."\n",
             // Of a widget that does not show the overall rating, nobody asks for its picture.
-            'overall.svg' => $plan->head->figure !== null ? $this->rating->svg($content) : null,
-            'overall.png' => $plan->head->figure !== null ? $this->rating->png($content) : null,
+            'overall.svg' => $plan->head->figure !== null ? $this->rating->svg($variant) : null,
+            'overall.png' => $plan->head->figure !== null ? $this->rating->png($variant) : null,
         ], is_string(...));
     }
 
@@ -83,10 +89,10 @@ final class Renderer
      * What the element on the page decides by, where there is something to decide; with the usual edition in it, where only its host has
      * a say.
      */
-    private function choice(Made $made, string $usual): ?string
+    private function choice(EditionInput $input, string $usual): ?string
     {
-        $manifest = $made->variants?->manifest();
-        if ($manifest === null && $made->placement === null) {
+        $manifest = $input->choice?->manifest();
+        if ($manifest === null && $input->placement === null) {
             return null;
         }
         $written = fn (mixed $value): string => htmlspecialchars(
@@ -95,9 +101,9 @@ final class Renderer
         );
         $attributes = " data-place=\"{$this->behaviours->file('place')}\""
             .($manifest === null ? '' : " data-variants=\"{$written($manifest)}\"")
-            .($made->placement === null ? '' : " data-placing=\"{$written($made->placement)}\"");
+            .($input->placement === null ? '' : " data-placing=\"{$written($input->placement)}\"");
 
-        return $manifest === null && Placements::isUsual($made->placement)
+        return $manifest === null && Placements::isUsual($input->placement)
             ? (string) preg_replace('/^<template /', "<template$attributes ", $usual, 1)
             : "<template$attributes></template>\n";
     }
@@ -129,42 +135,48 @@ final class Renderer
         );
     }
 
-    public function plan(Content $content, string $key): Plan
+    public function plan(VariantInput $variant, string $key): Plan
     {
-        return $content->plan($this->all($key));
+        return $variant->plan($this->all($key));
     }
 
     /** A declarative shadow root: markup and styles, closed off from the page around it. @param  Plan  $plan  of the content */
-    public function fragment(Content $content, Plan $plan, string $key): string
+    public function fragment(VariantInput $variant, Plan $plan, string $key): string
     {
-        $at = "/w/$key/".$this->beside($content, $plan);
-        $pages = $content->pages();
+        $at = "/w/$key/".$this->beside($variant, $plan);
+        $pages = $variant->pages();
         $large = $plan->enlarges() ? $this->behaviours->file('enlarge') : null;
 
         return $this->tight('widget::fragment', ['count' => self::count($plan, $pages)] + $this->parts($plan) + [
             'template' => 'widget::layouts.'.$plan->leading()::name().'.template',
-            'styles' => $this->styles->of($plan, $content->look),
+            'styles' => $this->styles->of($plan, $variant->look),
             'with' => [
-                ...$this->behaviours->of($plan, $content->look->scheme),
-                ...($content->counts ? array_filter([$this->behaviours->file('count')]) : []),
+                ...$this->behaviours->of($plan, $variant->look->scheme),
+                ...($variant->counts ? array_filter([$this->behaviours->file('count')]) : []),
             ],
-            'key' => $content->counts ? $key : null,
+            'key' => $variant->counts ? $key : null,
             'enlarged' => $large === null ? null : ['script' => $large, 'page' => "$at/large.html"],
             'more' => $pages === [] ? null : ['from' => "$at/", 'pages' => count($pages)],
-            'markup' => $content->brief->shape->markup ? $this->markup($content, $plan) : null,
+            'markup' => $variant->brief->shape->markup ? $this->markup($variant, $plan) : null,
         ]);
     }
 
+    /** A fragment that belongs to no widget, to choose by. */
+    public function picture(VariantInput $variant): string
+    {
+        return $this->fragment($variant, $this->plan($variant, self::PICTURE), self::PICTURE);
+    }
+
     /** @return array<string, string> pages of everything that are not as before, by name */
-    private function everything(Made $made, string $key, string $name): array
+    private function everything(EditionInput $input, string $key, string $name): array
     {
         $written = [];
-        foreach ($made->pages as $page) {
-            if ($page->content !== null) {
-                $title = $page->content->words->say('everything.title', ['name' => $name]);
+        foreach ($input->pages as $page) {
+            if ($page->input !== null) {
+                $title = $page->input->words->say('everything.title', ['name' => $name]);
                 $written[$page->name] = $this->document(
-                    $page->content,
-                    $this->fragment($page->content, $this->plan($page->content, $key), $key),
+                    $page->input,
+                    $this->fragment($page->input, $this->plan($page->input, $key), $key),
                     $key,
                     $title,
                     $page,
@@ -175,9 +187,9 @@ final class Renderer
         return $written;
     }
 
-    private function markup(Content $content, Plan $plan): string
+    private function markup(VariantInput $variant, Plan $plan): string
     {
-        return StructuredData::of($content->about, $plan, $content->shown, $content->overall);
+        return StructuredData::of($variant->site->about, $plan, $variant->chosen->shown, $variant->chosen->overall);
     }
 
     /**
@@ -185,13 +197,13 @@ final class Renderer
      *
      * @return array<string, string> by name
      */
-    private function further(Content $content, Plan $shown, string $key, string $name): array
+    private function further(VariantInput $variant, Plan $shown, string $key, string $name): array
     {
         $files = [];
-        $pages = $content->pages();
+        $pages = $variant->pages();
         $before = count($shown->cards);
         foreach ($pages as $index => $entries) {
-            $plan = $this->plan($content->page($entries), $key);
+            $plan = $this->plan($variant->page($entries), $key);
             $page = 'p'.($index + 2);
             $own = ['page' => $page, 'before' => $before, 'count' => self::count($shown, $pages)];
             $files[($index + 2).'.html'] = $this->tight('widget::page', $own + $this->parts($plan) + [
@@ -201,10 +213,10 @@ final class Renderer
             $before += count($entries);
         }
         if ($shown->enlarges()) {
-            $plan = $this->plan($content->inFull(), $key);
+            $plan = $this->plan($variant->inFull(), $key);
             $files['large.html'] = $this->tight('widget::large', ['enlarges' => false] + $this->parts($plan) + [
                 'name' => $name,
-                'styles' => $this->styles->enlarged($plan, $content->look),
+                'styles' => $this->styles->enlarged($plan, $variant->look),
             ]);
         }
 
@@ -241,13 +253,12 @@ final class Renderer
     }
 
     /** Where files beside an edition lie: another wherever they might be others, the same for the same for ever; null: there are none. */
-    private function beside(Content $content, Plan $plan): ?string
+    private function beside(VariantInput $variant, Plan $plan): ?string
     {
-        if (! $plan->enlarges() && $content->pages() === []) {
+        if (! $plan->enlarges() && $variant->pages() === []) {
             return null;
         }
-        $of = array_intersect_key($content->inputs(), array_flip(Content::OF_ENTRIES));
-        $whole = [$this->templates(), $this->host, $content->brief->toArray()['shape'], $of];
+        $whole = [$this->templates(), $this->host, $variant->inputsOfEntries()];
 
         return substr(hash('sha256', json_encode($whole, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)), 0, 16);
     }
@@ -275,19 +286,15 @@ final class Renderer
      *
      * @param  string  $frame  of frame()
      */
-    public function fingerprint(string $frame, Made $made): string
+    public function fingerprint(string $frame, EditionInput $input): string
     {
-        return hash('xxh128', json_encode([
-            $frame,
-            $made->variants?->manifest(),
-            $made->placement,
-            array_map(fn (Content $content): array => $content->inputs(), $made->contents),
-            array_map(fn (EverythingPage $page): array => [$page->name, $page->digest], $made->pages),
-        ],
-            JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRESERVE_ZERO_FRACTION));
+        return hash('xxh128', json_encode(
+            [$frame, $input->inputs()],
+            JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRESERVE_ZERO_FRACTION,
+        ));
     }
 
-    private function document(Content $content, string $fragment, string $key, string $name, ?EverythingPage $page = null): string
+    private function document(VariantInput $variant, string $fragment, string $key, string $name, ?EverythingPage $page = null): string
     {
         return $this->tight(
             'widget::document',
@@ -295,8 +302,8 @@ final class Renderer
                 'fragment' => $fragment,
                 'name' => $name,
                 'key' => $key,
-                'look' => $content->look,
-                'words' => $content->words,
+                'look' => $variant->look,
+                'words' => $variant->words,
                 'page' => $page,
                 'frame' => $this->behaviours->file('frame'),
                 'host' => $this->host,

@@ -31,10 +31,16 @@ final readonly class SiteLooks
         return $this->files->all()->with($saved);
     }
 
+    /** A brief's look as the owner has it, with nothing mended. */
+    public function undressed(Site $site, Brief $brief): Look
+    {
+        return $brief->dress->on($this->of($site)->named($brief->dress->look));
+    }
+
     /** A brief's look as it goes out. */
     public function dressed(Site $site, Brief $brief): Dressed
     {
-        return $this->worn($site, $brief->dress->on($this->of($site)->named($brief->dress->look)), $brief->dress);
+        return $this->worn($site, $this->undressed($site, $brief), $brief->dress);
     }
 
     /** @param  Look  $own  with what is other in the brief */

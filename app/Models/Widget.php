@@ -58,6 +58,18 @@ final class Widget extends Model
         return is_string($language) ? array_values(array_unique([$language, ...$site->spoken()])) : $site->spoken();
     }
 
+    /**
+     * @param  list<string>  $keys
+     * @return list<string> those of them that are a site's
+     */
+    public static function keysOf(Site $site, array $keys): array
+    {
+        $query = self::query();
+        $query->where('site_id', $site->id)->whereIn('key', $keys);
+
+        return array_values(array_map(strval(...), $query->pluck('key')->all()));
+    }
+
     /** @return HasMany<Widget, $this> made for its spots */
     public function forms(): HasMany
     {

@@ -15,6 +15,7 @@ use Gnomic\Sift\Ranking;
 use Gnomic\Sift\Reasons;
 use Gnomic\Sift\Selection;
 use Gnomic\Sift\Sieve;
+use Gnomic\Sift\Sifted;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Tally;
 use Illuminate\Database\Query\Builder;
@@ -24,7 +25,7 @@ use Illuminate\Support\Facades\DB;
  * A brief's sieve over a site's stored entries, by the database and one covering index: one walk counts what each clause
  * makes of every entry, another chooses. Held equal to Gnomic\Sift\Sifting by test.
  */
-final readonly class SiteSieve
+final readonly class SiteSieve implements Sifted
 {
     private Sieve $sieve;
 

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition;
 
-use DateTimeZone;
 use Gnomic\Brief\Brief;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Media;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardPicture;
-use Gnomic\Shape\Card\SourcePage;
-use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Card\Weight;
 use Gnomic\Shape\Click;
 use Gnomic\Shape\Parts\NamePart;
@@ -25,7 +22,6 @@ use Gnomic\Shape\Shape;
 use Gnomic\Shape\Shortening;
 use Gnomic\Sift\Allowed;
 use Gnomic\Sift\Clauses\AllowedByChannel;
-use Gnomic\Sift\SiteContext;
 use Gnomic\Text\Catalogue;
 
 /** Entries as a brief shows them: each part in words, or left out. */
@@ -40,19 +36,8 @@ final readonly class Cards
     /** @var array<string, Allowed> by channel */
     private array $allowed;
 
-    /**
-     * @param  array<string, SourcePage>  $pages  by the key of the source
-     * @param  DateTimeZone  $zone  the site's, for the days shown
-     * @param  array<string, StoredPicture>  $pictures  those that are kept, by their address at the source
-     */
-    public function __construct(
-        private Brief $brief,
-        private SiteContext $site,
-        private array $pages,
-        private DateTimeZone $zone,
-        private Catalogue $words,
-        private array $pictures,
-    ) {
+    public function __construct(private Brief $brief, private SiteMaterial $site, private Catalogue $words)
+    {
         $this->allowed = AllowedByChannel::wanted($brief->criteria);
     }
 
@@ -133,14 +118,14 @@ final readonly class Cards
             $shape,
             $parts,
             $this->words,
-            $this->zone,
-            $this->site->names,
-            $this->pages[(string) $entry->source] ?? null,
-            $this->pictures[(string) $entry->author->image] ?? null,
+            $this->site->zone,
+            $this->site->context->names,
+            $this->site->pages[(string) $entry->source] ?? null,
+            $this->site->pictures[(string) $entry->author->image] ?? null,
             $pictures,
             // A tile is one picture.
             $isPicture && ($parts === [PicturesPart::name()] || ! $hasPictures) ? 1 : self::MOST_PICTURES,
-            ($this->allowed[$this->site->channelOf((string) $entry->source)] ?? null) === Allowed::Whole,
+            ($this->allowed[$this->site->context->channelOf((string) $entry->source)] ?? null) === Allowed::Whole,
         );
     }
 
@@ -161,8 +146,8 @@ final readonly class Cards
         $called = self::beginning($entry->text);
         $pictures = $videos = [];
         foreach ($entry->media as $media) {
-            if ($media->type === 'image' && isset($this->pictures[$media->url])) {
-                $pictures[] = new CardPicture($this->pictures[$media->url], $media->alt ?? $called);
+            if ($media->type === 'image' && isset($this->site->pictures[$media->url])) {
+                $pictures[] = new CardPicture($this->site->pictures[$media->url], $media->alt ?? $called);
             } elseif ($media->type === 'video') {
                 $videos[] = $media;
             }

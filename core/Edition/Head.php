@@ -9,8 +9,8 @@ use DateTimeZone;
 use Gnomic\Shape\Action;
 use Gnomic\Shape\Card\Face;
 use Gnomic\Shape\Card\SourcePage;
-use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Shape;
+use Gnomic\Sift\Clauses\FromSources;
 use Gnomic\Standing\Overall;
 use Gnomic\Text\Catalogue;
 
@@ -39,28 +39,17 @@ final readonly class Head
     ) {
     }
 
-    /**
-     * @param  list<Account>  $accounts  of the brief's sources
-     * @param  array<string, StoredPicture>  $pictures  by their address at the source
-     * @param  array<string, SourcePage>  $pages  by the key of the source
-     * @param  string  $all  address of everything
-     * @param  int  $collected  entries of the brief's sources
-     */
-    public static function of(
-        Shape $shape,
-        Overall $overall,
-        DateTimeZone $zone,
-        Catalogue $words,
-        array $accounts,
-        array $pictures,
-        array $pages,
-        string $all,
-        int $collected = 0,
-    ): self {
+    /** @param  string  $all  address of everything */
+    public static function of(Shape $shape, VariantInput $input, string $all): self
+    {
+        [$overall, $site, $words] = [$input->chosen->overall, $input->site, $input->words];
+        [$pictures, $collected] = [$site->pictures, $input->chosen->collected];
+        $own = FromSources::named($input->brief->criteria);
+        $pages = $own === null ? $site->pages : array_intersect_key($site->pages, array_flip($own));
         $isFigure = $shape->layout::most() === 0;
         $in = fn (string $part): bool => ($shape->headAt !== 'none' || $isFigure) && in_array($part, $shape->head, true);
         $figures = fn (string $part): bool => $in($part) && $overall->count > 0;
-        $account = $in('account') ? ($accounts[0] ?? null) : null;
+        $account = $in('account') ? ($site->accounts[0] ?? null) : null;
         $shows = $shape->headAt !== 'none';
 
         return new self(
@@ -68,7 +57,7 @@ final readonly class Head
             $shows ? $shape->line : null,
             $figures('overall') && $overall->mean !== null ? $words->number(round($overall->mean, 1), 1) : null,
             ! $figures('overall') || $overall->mean === null ? null : (int) round($overall->mean * 20),
-            $figures('count') ? self::base($overall, $zone, $words) : null,
+            $figures('count') ? self::base($overall, $site->zone, $words) : null,
             $figures('spread') ? $overall->spread : null,
             $account,
             $account === null ? null : Face::of($account->name, $pictures[(string) $account->picture] ?? null),

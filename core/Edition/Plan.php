@@ -4,17 +4,12 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition;
 
-use DateTimeZone;
-use Gnomic\Brief\Brief;
-use Gnomic\Entry\Entry;
 use Gnomic\Shape\Area;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardBox;
 use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Card\CardHeights;
 use Gnomic\Shape\Card\Memo;
-use Gnomic\Shape\Card\SourcePage;
-use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Click;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Lines\Font;
@@ -22,9 +17,6 @@ use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Space;
-use Gnomic\Sift\Clauses\FromSources;
-use Gnomic\Sift\SiteContext;
-use Gnomic\Standing\Overall;
 use Gnomic\Text\Catalogue;
 
 /** Everything that a widget shows, decided and in words, for every width; what is left is to write it down. */
@@ -62,59 +54,32 @@ final readonly class Plan
         $this->memo = new Memo;
     }
 
-    /**
-     * @param  list<Entry>  $shown  in their order
-     * @param  Overall  $overall  over everything collected from the brief's sources
-     * @param  array<string, SourcePage>  $pages  where the entries of a source were said, by its key
-     * @param  DateTimeZone  $zone  the site's, for the days shown
-     * @param  array<string, StoredPicture>  $pictures  those that are kept, by their address at the source
-     * @param  HonestLine|null  $honest  what is said of the choice
-     * @param  list<Account>  $accounts  of the brief's sources
-     * @param  string  $all  address of everything
-     * @param  Font  $font  that the page is set in, where that is known
-     * @param  int  $collected  entries of the brief's sources
-     * @param  bool  $hasFurther  whether visitors can have other entries beside these
-     * @param  CardBox|null  $box  what the look makes of the room on cards; null: what is usual
-     */
-    public static function of(
-        Brief $brief,
-        SiteContext $site,
-        array $shown,
-        Overall $overall,
-        array $pages,
-        DateTimeZone $zone,
-        Catalogue $words,
-        array $pictures = [],
-        ?HonestLine $honest = null,
-        array $accounts = [],
-        string $all = '',
-        Font $font = Font::Page,
-        int $collected = 0,
-        bool $hasFurther = false,
-        ?CardBox $box = null,
-    ): self {
-        $box ??= CardBox::usual();
+    /** @param  string  $all  address of everything */
+    public static function of(VariantInput $input, string $all = ''): self
+    {
+        [$chosen, $site, $tokens] = [$input->chosen, $input->site, $input->look->tokens];
+        $brief = $input->brief->with(shape: $input->brief->shape->spaced($tokens->gap));
+        $box = CardBox::of($tokens);
         $shape = $brief->shape;
-        $most = $shape->layout::most();
-        $shown = $most === null ? $shown : array_slice($shown, 0, $most);
-        $own = array_intersect_key($pages, array_flip(FromSources::named($brief->criteria) ?? array_keys($pages)));
-        $head = Head::of($shape, $overall, $zone, $words, $accounts, $pictures, $own, $all, $collected);
+        $head = Head::of($shape, $input, $all);
         // What says nothing takes no room beside the cards.
         $shape = $head->isEmpty() && $shape->headIsAside() ? $shape->with(['headAt' => 'above']) : $shape;
-        $cards = (new Cards($brief, $site, $pages, $zone, $words, $pictures))->of($shown);
-        $heights = new CardHeights($cards, $shape, $font, $box);
+        $most = $shape->layout::most();
+        $shown = $most === null ? $chosen->shown : array_slice($chosen->shown, 0, $most);
+        $cards = (new Cards($brief, $site, $input->words))->of($shown);
+        $heights = new CardHeights($cards, $shape, $input->font, $box);
 
         return new self(
             $shape,
-            $words,
+            $input->words,
             $cards,
             $head,
-            $honest,
+            $input->honestLine(),
             Ranges::of($shape, $brief->criteria->limits, $cards, $heights),
             $heights,
-            $font,
+            $input->font,
             $all,
-            $hasFurther,
+            $input->pages() !== [],
             $box,
         );
     }

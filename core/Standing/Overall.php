@@ -68,4 +68,26 @@ final readonly class Overall
     {
         return $this->mean === null ? null : number_format(round($this->mean, 1), 1, '.', '');
     }
+
+    /**
+     * As the owner reads them, rounded to hundredths; intervals within the scale.
+     *
+     * @return array<string, mixed>
+     */
+    public function figures(): array
+    {
+        $rounded = fn (float $number): float => round($number, 2);
+
+        return [
+            'spread' => array_values($this->spread),
+            'count' => $this->count,
+            'mean' => $this->shown(),
+            'interval' => $this->interval === null
+                ? null
+                : [$rounded(max(1.0, $this->interval->lower)), $rounded(min(5.0, $this->interval->upper))],
+            'content' => $this->count === 0 ? null : [$rounded($this->content->lower), $rounded($this->content->upper)],
+            'sources' => $this->sources,
+            'since' => $this->since,
+        ];
+    }
 }

@@ -13,16 +13,13 @@ use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Feed\FeedReader;
-use Gnomic\Standing\Overall;
 use PHPUnit\Framework\TestCase;
-use Tests\core\AtADay;
-use Tests\core\InWords;
+use Tests\core\Planned;
 
 /** JSON Feed version 1.1 (jsonfeed.org): the document of its section "Examples", and what Gnomic writes. */
 final class JsonFeedTest extends TestCase
 {
-    use AtADay;
-    use InWords;
+    use Planned;
 
     public function test_the_simple_example(): void
     {
@@ -45,7 +42,7 @@ final class JsonFeedTest extends TestCase
     {
         $brief = BriefReader::read(['version' => 1]);
 
-        return Plan::of($brief, self::on(), $shown, Overall::ofTally([]), [], new \DateTimeZone('UTC'), self::words());
+        return self::planned($brief, $shown);
     }
 
     public function test_what_is_written_keeps_the_rules_and_comes_back(): void

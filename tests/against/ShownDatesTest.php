@@ -5,22 +5,19 @@ declare(strict_types=1);
 namespace Tests\against;
 
 use DateTimeImmutable;
-use DateTimeZone;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Edition\Plan;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
-use Gnomic\Standing\Overall;
+use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Parts\DatePart;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
-use Tests\core\AtADay;
-use Tests\core\InWords;
+use Tests\core\Planned;
 
 /** Unicode CLDR, by the copy that Node.js ships (Intl): the days shown are its long form of British English, in the site's zone. */
 final class ShownDatesTest extends TestCase
 {
-    use AtADay;
-    use InWords;
+    use Planned;
 
     public function test_days_are_shown_as_cldr_has_them(): void
     {
@@ -33,16 +30,8 @@ final class ShownDatesTest extends TestCase
         $expected = json_decode($process->getOutput(), true, flags: JSON_THROW_ON_ERROR);
         $entries = array_map(fn (int $at): Entry => new Entry("$at", Kind::Review, published: new DateTimeImmutable("@$at")), $instants);
         foreach ($zones as $index => $zone) {
-            $plan = Plan::of(
-                BriefReader::read(['version' => 1]),
-                self::on(),
-                $entries,
-                Overall::ofTally([]),
-                [],
-                new DateTimeZone($zone),
-                self::words(),
-            );
-            self::assertSame($expected[$index], array_map(fn ($card) => $card->when, $plan->cards));
+            $plan = self::planned(BriefReader::read(['version' => 1]), $entries, zone: $zone);
+            self::assertSame($expected[$index], array_map(fn (Card $card): ?string => $card->part(DatePart::class)?->text, $plan->cards));
         }
     }
 }

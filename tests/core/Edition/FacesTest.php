@@ -4,28 +4,27 @@ declare(strict_types=1);
 
 namespace Tests\core\Edition;
 
-use DateTimeZone;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Shape\Card\Card;
-use Gnomic\Shape\Card\Face;
-use Gnomic\Edition\Plan;
-use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Media;
+use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Card\CardPicture;
+use Gnomic\Shape\Card\Face;
+use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Naming;
-use Gnomic\Standing\Overall;
+use Gnomic\Shape\Parts\FacePart;
+use Gnomic\Shape\Parts\NamePart;
+use Gnomic\Shape\Parts\PicturesPart;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tests\core\AtADay;
-use Tests\core\InWords;
+use Tests\core\Planned;
 
 /** People and pictures on a card: named as the owner wishes, pictures only where we keep them. */
 final class FacesTest extends TestCase
 {
-    use AtADay;
-    use InWords;
+    use Planned;
 
     #[DataProvider('names')]
     public function test_names(?string $name, ?string $short, ?string $initials, string $face): void
@@ -76,16 +75,7 @@ final class FacesTest extends TestCase
     {
         $brief = BriefReader::read(['version' => 1, 'shape' => $shape]);
 
-        return Plan::of(
-            $brief,
-            self::on(),
-            [$entry],
-            Overall::ofTally([]),
-            [],
-            new DateTimeZone('UTC'),
-            self::words(),
-            $pictures,
-        )->cards[0];
+        return self::planned($brief, [$entry], pictures: $pictures)->cards[0];
     }
 
     public function test_a_card_shows_what_is_kept_and_leaves_no_gap_for_the_rest(): void
@@ -102,14 +92,15 @@ final class FacesTest extends TestCase
             $kept["https://a.example/$name.jpg"] = new StoredPicture([320 => "/p/$name.webp"], 320, 240);
         }
         $card = self::card(['card' => ['words', 'face', 'pictures']], $entry, ...$kept);
-        self::assertSame(['/p/me.webp', null], [$card->face?->address, $card->name]);
+        self::assertSame(['/p/me.webp', null], [$card->part(FacePart::class)?->face->address, $card->part(NamePart::class)]);
         self::assertSame(
             ['/p/1.webp', '/p/2.webp', '/p/3.webp', '/p/4.webp'],
-            array_map(fn ($shot): string => $shot->stored->at(1), $card->pictures),
+            array_map(fn (CardPicture $shot): ?string => $shot->stored?->at(1), $card->part(PicturesPart::class)->pictures ?? []),
         );
-        self::assertSame('One', $card->pictures[0]->alt);
+        self::assertSame('One', $card->part(PicturesPart::class)?->pictures[0]->alt);
         $bare = self::card(['card' => ['words', 'name'], 'names' => 'initials'], $entry, ...$kept);
-        self::assertSame([null, [], 'I. M.'], [$bare->face, $bare->pictures, $bare->name]);
-        self::assertNull(self::card(['card' => ['face']], new Entry('y', Kind::Post, text: 'x'))->face, 'nobody has no face');
+        self::assertSame([null, null], [$bare->part(FacePart::class), $bare->part(PicturesPart::class)]);
+        self::assertSame('I. M.', $bare->part(NamePart::class)?->text);
+        self::assertNull(self::card(['card' => ['face']], new Entry('y', Kind::Post, text: 'x'))->part(FacePart::class), 'nobody has no face');
     }
 }

@@ -6,7 +6,7 @@ namespace Tests\core\Edition;
 
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Brief\Doubts;
+use Gnomic\Edition\Doubts;
 use Gnomic\Edition\EverythingPages;
 use Gnomic\Edition\HonestLine;
 use Gnomic\Edition\Honesty;

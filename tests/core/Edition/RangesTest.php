@@ -10,22 +10,19 @@ use Gnomic\Edition\HeadAction;
 use Gnomic\Edition\Plan;
 use Gnomic\Edition\PlannedHeight;
 use Gnomic\Edition\Ranges;
-use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
+use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Shape\Layouts;
-use Gnomic\Standing\Overall;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tests\core\AtADay;
-use Tests\core\InWords;
+use Tests\core\Planned;
 
 /** A plan holds for every width. */
 final class RangesTest extends TestCase
 {
-    use AtADay;
-    use InWords;
+    use Planned;
 
     /** @param  array<string, mixed>  $shape */
     private static function brief(array $shape, int $limit = 12): Brief
@@ -42,7 +39,7 @@ final class RangesTest extends TestCase
     /** @param  array<string, mixed>  $shape */
     private static function plan(array $shape, int $count = 12): Plan
     {
-        return Plan::of(self::brief($shape), self::on(), self::entries($count), Overall::ofTally([]), [], new \DateTimeZone('UTC'), self::words());
+        return self::planned(self::brief($shape), self::entries($count));
     }
 
     /** @return iterable<string, array{string}> */
@@ -109,7 +106,7 @@ final class RangesTest extends TestCase
         foreach (['grid', 'carousel', 'one-at-a-time', 'ticker'] as $layout) {
             $long = array_map(fn (int $at): Entry => new Entry("e$at", Kind::Review, author: new Author('A. B'), title: str_repeat('T', 90), text: str_repeat('words ', 400)), range(1, 12));
             $brief = self::brief(['layout' => ['name' => $layout], 'shorten' => null]);
-            $of = fn (array $entries): Plan => Plan::of($brief, self::on(), $entries, Overall::ofTally([]), [], new \DateTimeZone('UTC'), self::words());
+            $of = fn (array $entries): Plan => self::planned($brief, $entries);
             foreach ([360, 768, 1120] as $width) {
                 self::assertEqualsWithDelta(
                     (new PlannedHeight($of(self::entries(12))))->at($width),
@@ -129,14 +126,10 @@ final class RangesTest extends TestCase
             'rook' => new SourcePage('Rookcall', 'https://rookcall.example/quillmoor'),
             'hand' => new SourcePage('By hand'),
         ];
-        $links = fn (array $action, array $gather = []): array => array_map(fn (HeadAction $one): array => [$one->text, $one->links], Plan::of(
+        $links = fn (array $action, array $gather = []): array => array_map(fn (HeadAction $one): array => [$one->text, $one->links], self::planned(
             BriefReader::read(['version' => 3, 'gather' => $gather, 'shape' => ['actions' => [$action]]]),
-            self::on(),
             [],
-            Overall::ofTally([]),
-            $pages,
-            new \DateTimeZone('UTC'),
-            self::words(),
+            pages: $pages,
             all: 'https://gnomic.example/all',
         )->head->actions);
         self::assertSame([['Write a review', [

@@ -5,31 +5,31 @@ declare(strict_types=1);
 namespace Tests\core\Shape;
 
 use DateTimeImmutable;
-use DateTimeZone;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Edition\HonestLine;
-use Gnomic\Edition\Plan;
-use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
+use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Shape\Columns;
 use Gnomic\Shape\Frame;
+use Gnomic\Shape\Parts\DatePart;
+use Gnomic\Shape\Parts\RatingPart;
+use Gnomic\Shape\Parts\SourcePart;
+use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Shortening;
 use Gnomic\Shape\Space;
+use Gnomic\Sift\Flattery;
 use Gnomic\Standing\Overall;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tests\core\AtADay;
-use Tests\core\InWords;
+use Tests\core\Planned;
 
 final class ShapeTest extends TestCase
 {
-    use AtADay;
-    use InWords;
+    use Planned;
 
     #[DataProvider('texts')]
     public function test_words_are_shortened_between_words_and_never_within_a_character(string $text, int $most, string $short): void
@@ -93,15 +93,14 @@ final class ShapeTest extends TestCase
             ['stars' => 4.6, 'count' => 2, 'source' => 'dome'],
             ['stars' => 1.0, 'count' => 1, 'source' => 'lane'],
         ]);
-        $plan = Plan::of(
+        $plan = self::planned(
             BriefReader::read(['version' => 1, 'sift' => ['stars' => ['from' => 4], 'withWords' => true]]),
-            self::on(),
             [$entry],
             $overall,
             ['dome' => new SourcePage('the Dome')],
-            new DateTimeZone('Europe/Athens'),
-            self::words(),
-            honest: new HonestLine('A selection: four stars and up, with words.', 'See all (3)'),
+            'Europe/Athens',
+            choices: [Flattery::Stars, Flattery::WithWords],
+            offered: 3,
         );
         self::assertSame(
             ['3.4', 'from 3 ratings at two sources', [1 => 1, 2 => 0, 3 => 0, 4 => 2, 5 => 0]],
@@ -112,23 +111,22 @@ final class ShapeTest extends TestCase
         $card = $plan->cards[0];
         self::assertSame(
             ['9.2 of 10', 92, 'the Dome', '12 November 2026', '2026-11-12T01:30:00+02:00'],
-            [$card->rating, $card->twentieths, $card->where, $card->when, $card->date],
+            [
+                $card->part(RatingPart::class)?->text,
+                $card->part(RatingPart::class)?->twentieths,
+                $card->part(SourcePart::class)?->text,
+                $card->part(DatePart::class)?->text,
+                $card->part(DatePart::class)?->date,
+            ],
         );
-        self::assertNotNull($card->rest);
+        self::assertNotNull($card->part(WordsPart::class)?->rest);
 
-        $bare = Plan::of(
+        $bare = self::planned(
             BriefReader::read(['version' => 1, 'shape' => ['card' => [], 'head' => [], 'layout' => 'list']]),
-            self::on(),
             [$entry],
             $overall,
-            [],
-            new DateTimeZone('UTC'),
-            self::words(),
         )->cards[0];
-        self::assertSame(
-            [null, null, null, null, null, null],
-            [$bare->rating, $bare->title, $bare->words, $bare->name, $bare->when, $bare->where],
-        );
+        self::assertSame([], $bare->blocks);
     }
 
     public function test_nothing_more_is_offered_where_nothing_can_come(): void
@@ -142,15 +140,7 @@ final class ShapeTest extends TestCase
 
     public function test_figures_of_nothing_are_none(): void
     {
-        $plan = Plan::of(
-            BriefReader::read(['version' => 1]),
-            self::on(),
-            [],
-            Overall::ofTally([]),
-            [],
-            new DateTimeZone('UTC'),
-            self::words(),
-        );
+        $plan = self::planned(BriefReader::read(['version' => 1]), []);
         self::assertNull($plan->head->figure);
         self::assertNull($plan->head->base);
         self::assertNull($plan->head->spread);

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Gnomic\Edition;
 
-use App\Models\Site;
-use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Sift\Clause;
 use Gnomic\Sift\Loosening;
+use Gnomic\Sift\Sieve;
+use Gnomic\Sift\Sifted;
 use Gnomic\Text\Numbers;
 
 /** What to loosen in a brief that leaves nothing: the smallest change that gives enough. */
@@ -26,10 +26,10 @@ final class Repairs
      *
      * @return list<array{text: string, brief: array<string, mixed>}>
      */
-    public function of(Site $site, Brief $brief, SiteSieve $sieve): array
+    public static function of(Brief $brief, Sifted $sieve): array
     {
         $wishes = array_values(array_filter(
-            array_map(fn (Clause $clause): string => $clause::key(), $sieve->clauses()),
+            array_map(fn (Clause $clause): string => $clause::key(), Sieve::of($brief->criteria, $sieve->context())->clauses),
             Loosening::canLeaveOut(...),
         ));
         // Where there are fewer in all, they are enough.
@@ -41,7 +41,7 @@ final class Repairs
         foreach ($sieve->tally()->account() as $step) {
             // What nothing but this clause keeps out is what the loosest of its loosenings gives.
             if ($step->alone !== null && $step->alone >= $enough) {
-                $offers[] = $this->smallest($site, $brief, $sieve, $step->key, $enough);
+                $offers[] = self::smallest($brief, $sieve, $step->key, $enough);
             }
         }
         foreach ($offers === [] ? $sieve->tally()->togetherOut() : [] as $keys) {
@@ -49,7 +49,7 @@ final class Repairs
             if ($passing >= $enough && array_diff($keys, $wishes) === []) {
                 $offers[] = [
                     'passing' => $passing,
-                    'offer' => $this->offer($brief, Loosening::without($brief->criteria, $keys), $passing),
+                    'offer' => self::offer($brief, Loosening::without($brief->criteria, $keys), $passing),
                 ];
                 break;
             }
@@ -60,12 +60,12 @@ final class Repairs
     }
 
     /** @return array{passing: int, offer: array{text: string, brief: array<string, mixed>}} */
-    private function smallest(Site $site, Brief $brief, SiteSieve $sieve, string $key, int $enough): array
+    private static function smallest(Brief $brief, Sifted $sieve, string $key, int $enough): array
     {
         $last = ['passing' => 0, 'offer' => ['text' => '', 'brief' => []]];
         foreach (Loosening::of($brief->criteria, $key) as $looser) {
-            $passing = SiteSieve::of($site, $looser->wanted, $sieve->context())->tally()->passing();
-            $last = ['passing' => $passing, 'offer' => $this->offer($brief, $looser, $passing)];
+            $passing = $sieve->alongside($looser->wanted)->tally()->passing();
+            $last = ['passing' => $passing, 'offer' => self::offer($brief, $looser, $passing)];
             if ($passing >= $enough) {
                 break;
             }
@@ -75,7 +75,7 @@ final class Repairs
     }
 
     /** @return array{text: string, brief: array<string, mixed>} */
-    private function offer(Brief $brief, Loosening $looser, int $passing): array
+    private static function offer(Brief $brief, Loosening $looser, int $passing): array
     {
         return [
             'text' => "$looser->phrase: ".Numbers::spoken($passing).' would pass',

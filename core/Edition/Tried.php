@@ -2,28 +2,25 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Gnomic\Edition;
 
-use App\Editions\Content;
-use App\Sift\SiteSieve;
-use Gnomic\Brief\SentenceContext;
 use Gnomic\Sift\Flattery;
 use Gnomic\Sift\Selection;
+use Gnomic\Sift\Sifted;
 
 /** A brief over the entries as they are, whether or not it ever goes out. */
 final readonly class Tried
 {
     /**
-     * @param  list<Flattery>  $choices  by which it may look otherwise than all there is
+     * @param  list<Flattery>  $choices  by which it may look otherwise than all there is, whether or not visitors are told
      * @param  int  $offered  entries behind the link to everything
      */
     public function __construct(
-        public SentenceContext $context,
-        public SiteSieve $sieve,
+        public Sifted $sifted,
         public Selection $selection,
         public array $choices,
         public int $offered,
-        public Content $content,
+        public VariantInput $input,
     ) {
     }
 }

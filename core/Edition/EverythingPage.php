@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Editions;
+namespace Gnomic\Edition;
 
 /** A page of everything: what it is made of, or that it is the same as before. */
 final readonly class EverythingPage
@@ -10,7 +10,7 @@ final readonly class EverythingPage
     /**
      * @param  string  $name  of its file
      * @param  string  $digest  of all that it is made from
-     * @param  Content|null  $content  null where the edition that is out has the very same page
+     * @param  VariantInput|null  $input  null where the edition that is out has the very same page
      * @param  string|null  $note  under it
      * @param  string|null  $newer  name of the page before it
      * @param  string|null  $older  name of the page behind it
@@ -18,7 +18,7 @@ final readonly class EverythingPage
     public function __construct(
         public string $name,
         public string $digest,
-        public ?Content $content,
+        public ?VariantInput $input,
         public ?string $note,
         public ?string $newer,
         public ?string $older,

@@ -2,19 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Gnomic\Edition;
 
-use App\Editions\Content;
-use App\Editions\SiteLooks;
-use App\Models\EntryRecord;
-use App\Models\Site;
-use App\Models\Widget;
-use App\Pictures\Pictures;
-use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
-use Gnomic\Brief\Doubts;
 use Gnomic\Dress\Guard\Finding;
-use Gnomic\Edition\Variants;
 use Gnomic\Entry\Entry;
 use Gnomic\Shape\Click;
 use Gnomic\Sift\Clauses;
@@ -22,55 +13,75 @@ use Gnomic\Sift\Clauses\ApartFrom;
 use Gnomic\Sift\Clauses\InLanguages;
 use Gnomic\Sift\Clauses\Stars;
 use Gnomic\Sift\Clauses\WithLabels;
-use Gnomic\Sift\Selection;
+use Gnomic\Sift\Criteria;
 use Gnomic\Sift\Sieve;
 use Gnomic\Text\Numbers;
 
-/**
- * What the owner should know before a brief goes out, each with the phrase of the sentence that mends it, and where one
- * press mends it, with the brief that this gives.
- */
-final readonly class Warnings
+/** What in a brief is hardly meant, or would disappoint. It is kept as it is; each doubt says what is mended where. */
+final readonly class Doubts
 {
     /** Seconds of a card: fewer are too few, and those that suit most people. */
     private const LEAST_SECONDS = 3;
 
     private const COMFORTABLE = 5;
 
-    public function __construct(private Repairs $repairs, private SiteLooks $looks, private Pictures $pictures)
+    private function __construct(private Tried $tried, private KnownOfSite $site)
     {
     }
 
-    /** @return list<array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}> */
-    public function of(Site $site, Tried $tried): array
+    /**
+     * What is hardly meant in what a list or a widget asks of entries.
+     *
+     * @return list<array{key: string, text: string}> with the topic whose controls mend it
+     */
+    public static function about(Criteria $wanted): array
     {
-        [$brief, $sieve, $selection] = [$tried->content->brief, $tried->sieve, $tried->selection];
-        $warnings = array_values(array_filter([
-            $this->nothingLeft($site, $brief, $sieve, $selection),
-            $this->onlyPraise($brief),
-            ...Doubts::about($brief->criteria),
-            $this->tooFast($brief),
-            $this->withoutPictures($tried->content),
-            $this->notReadOn($tried->content),
-            $this->leadsNowhere($brief),
-            $this->unknownSources($brief, $sieve),
-            $this->unknownWidgets($site, $brief),
-            $this->pinsNotShown($site, $brief, $sieve),
-            $this->unknownLook($site, $brief),
-            $this->withoutGround($site, $brief),
-            $this->unreadable($tried->content),
-            $this->noRoomForPages($site, $brief, $sieve),
-        ]));
+        $doubts = [];
+        foreach (Clauses::ALL as $clause) {
+            foreach ($clause::doubts($wanted) as $text) {
+                $doubts[] = ['key' => $clause::topic()->key, 'text' => $text];
+            }
+        }
+
+        return $doubts;
+    }
+
+    /**
+     * What the owner should know before a brief goes out.
+     *
+     * @return list<array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}> each with the
+     *     phrase of the sentence that mends it, and where one press does, with the brief that this gives
+     */
+    public static function of(Tried $tried, KnownOfSite $site): array
+    {
+        [$doubts, $brief] = [new self($tried, $site), $tried->input->brief];
+        $all = array_values(array_filter([
+            $doubts->nothingLeft(),
+            self::onlyPraise($brief),
+            ...self::about($brief->criteria),
+            self::tooFast($brief),
+            self::withoutPictures($tried->input),
+            self::notReadOn($tried->input),
+            self::leadsNowhere($brief),
+            $doubts->unknownSources($brief),
+            $doubts->unknownWidgets($brief),
+            $doubts->pinsNotShown($brief),
+            $doubts->unknownLook($brief),
+            $doubts->withoutPicture(),
+            self::unreadable($tried->input),
+            $doubts->noRoomForPages($brief),
+        ], is_array(...)));
 
         return array_map(
-            fn (array $warning): array => ['key' => $warning['key'], 'text' => $warning['text'], 'repairs' => $warning['repairs'] ?? []],
-            $warnings,
+            fn (array $doubt): array => ['key' => $doubt['key'], 'text' => $doubt['text'], 'repairs' => $doubt['repairs'] ?? []],
+            $all,
         );
     }
 
     /** @return array{key: string, text: string, repairs?: list<array{text: string, brief: array<string, mixed>}>}|null */
-    private function nothingLeft(Site $site, Brief $brief, SiteSieve $sieve, Selection $selection): ?array
+    private function nothingLeft(): ?array
     {
+        $selection = $this->tried->selection;
         if ($selection->shown !== []) {
             return null;
         }
@@ -81,7 +92,7 @@ final readonly class Warnings
                     : [
                         'key' => Clauses::topicOf($step->key),
                         'text' => "Nothing is left: \"$step->phrase\" kept out the last ".number_format($step->dropped).'.',
-                        'repairs' => $this->repairs->of($site, $brief, $sieve),
+                        'repairs' => Repairs::of($this->tried->input->brief, $this->tried->sifted),
                     ];
             }
         }
@@ -90,7 +101,7 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}|null */
-    private function onlyPraise(Brief $brief): ?array
+    private static function onlyPraise(Brief $brief): ?array
     {
         if ($brief->shape->honest || (Stars::wanted($brief->criteria)?->least() ?? 1.0) < 3.0) {
             return null;
@@ -105,7 +116,7 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}|null */
-    private function tooFast(Brief $brief): ?array
+    private static function tooFast(Brief $brief): ?array
     {
         $layout = $brief->shape->toArray()['layout'];
         if (($brief->shape->layout->seconds() ?? self::COMFORTABLE) >= self::LEAST_SECONDS || ! is_array($layout)) {
@@ -121,21 +132,21 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function withoutPictures(Content $content): ?array
+    private static function withoutPictures(VariantInput $input): ?array
     {
-        $with = array_filter($content->shown, fn (Entry $entry): bool => $entry->media !== []);
+        $with = array_filter($input->chosen->shown, fn (Entry $entry): bool => $entry->media !== []);
 
-        return ! $content->brief->shape->hasTiles() || $content->shown === [] || $with !== [] ? null : [
+        return ! $input->brief->shape->hasTiles() || $input->chosen->shown === [] || $with !== [] ? null : [
             'key' => 'layout',
             'text' => 'None of these has a picture. They stand as words; a layout made for reading serves them better.',
         ];
     }
 
     /** @return array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}|null */
-    private function notReadOn(Content $content): ?array
+    private static function notReadOn(VariantInput $input): ?array
     {
-        $brief = $content->brief;
-        $said = array_filter($content->shown, fn (Entry $entry): bool => trim($entry->text) !== '');
+        $brief = $input->brief;
+        $said = array_filter($input->chosen->shown, fn (Entry $entry): bool => trim($entry->text) !== '');
         if (! $brief->shape->hasTiles() || $brief->shape->click !== Click::Nothing || $said === []) {
             return null;
         }
@@ -151,7 +162,7 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function leadsNowhere(Brief $brief): ?array
+    private static function leadsNowhere(Brief $brief): ?array
     {
         $shape = $brief->shape;
 
@@ -162,10 +173,10 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function unknownSources(Brief $brief, SiteSieve $sieve): ?array
+    private function unknownSources(Brief $brief): ?array
     {
         $gather = $brief->criteria->part('gather');
-        $names = $sieve->context()->names;
+        $names = $this->tried->sifted->context()->names;
         $known = fn (array $names): array => array_map(strval(...), array_keys($names));
         $unknown = [
             ...array_diff($gather->strings('sources'), $known($names->sources)),
@@ -184,11 +195,10 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function unknownWidgets(Site $site, Brief $brief): ?array
+    private function unknownWidgets(Brief $brief): ?array
     {
         $widgets = ApartFrom::widgets($brief->criteria);
-        $known = $widgets === [] ? [] : Widget::query()->where('site_id', $site->id)->whereIn('key', $widgets)->pluck('key')->all();
-        $unknown = array_diff($widgets, $known);
+        $unknown = array_diff($widgets, $this->site->widgets);
 
         return $unknown === []
             ? null
@@ -199,9 +209,9 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function unknownLook(Site $site, Brief $brief): ?array
+    private function unknownLook(Brief $brief): ?array
     {
-        $looks = $this->looks->of($site);
+        $looks = $this->site->looks;
 
         return $looks->has($brief->dress->look)
             ? null
@@ -212,15 +222,15 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string, repairs: list<array{text: string, brief: array<string, mixed>}>}|null */
-    private function unreadable(Content $content): ?array
+    private static function unreadable(VariantInput $input): ?array
     {
-        $left = array_filter($content->look->findings, fn (Finding $finding): bool => $finding->isRefused);
+        $left = array_filter($input->look->findings, fn (Finding $finding): bool => $finding->isRefused);
         $worst = array_reduce($left, fn (?Finding $worst, Finding $one): Finding => $worst === null || $one->contrast < $worst->contrast
             ? $one : $worst);
         if ($worst === null) {
             return null;
         }
-        $mended = $content->brief->with(dress: $content->brief->dress->with(['mend' => true, 'refused' => []]));
+        $mended = $input->brief->with(dress: $input->brief->dress->with(['mend' => true, 'refused' => []]));
 
         return [
             'key' => 'dress',
@@ -235,10 +245,9 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function withoutGround(Site $site, Brief $brief): ?array
+    private function withoutPicture(): ?array
     {
-        $picture = $brief->dress->on($this->looks->of($site)->named($brief->dress->look))->tokens->picture;
-        $why = $picture === null ? null : $this->pictures->missing($site, $picture);
+        $why = $this->site->missingPicture;
 
         return $why === null ? null : [
             'key' => 'dress',
@@ -247,11 +256,15 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function noRoomForPages(Site $site, Brief $brief, SiteSieve $sieve): ?array
+    private function noRoomForPages(Brief $brief): ?array
     {
         $left = WithLabels::byPage($brief->criteria) === []
             ? 0
-            : Variants::of($brief, $site->spoken(), InLanguages::pageFirst($brief->criteria) ? $sieve->languages() : [])->left;
+            : Variants::of(
+                $brief,
+                $this->site->spoken,
+                InLanguages::pageFirst($brief->criteria) ? $this->tried->sifted->languages() : [],
+            )->left;
 
         return $left === 0
             ? null
@@ -264,16 +277,15 @@ final readonly class Warnings
     }
 
     /** @return array{key: string, text: string}|null */
-    private function pinsNotShown(Site $site, Brief $brief, SiteSieve $sieve): ?array
+    private function pinsNotShown(Brief $brief): ?array
     {
         if ($brief->criteria->pins === []) {
             return null;
         }
-        $found = EntryRecord::ofRefs($site, $brief->criteria->pins);
-        $whole = Sieve::of($brief->criteria, $sieve->context());
+        $whole = Sieve::of($brief->criteria, $this->tried->sifted->context());
         $reasons = [];
         foreach ($brief->criteria->pins as $ref) {
-            $facts = ($found[$ref] ?? null)?->facts();
+            $facts = $this->site->pinned[$ref] ?? null;
             $reason = $facts === null ? 'It is not there any more.' : $whole->stoppedBy($facts)?->reason($facts);
             if ($reason !== null) {
                 $reasons[$reason] = ($reasons[$reason] ?? 0) + 1;

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Editions;
+namespace Gnomic\Edition;
 
-use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Entry\Entry;
+use Gnomic\Sift\Sifted;
 
 /** Entries beside those that a widget shows at once, for visitors who want more of them. */
 final readonly class Further
@@ -28,10 +28,10 @@ final readonly class Further
      * @param  list<string>  $shown  references of those that are shown at once
      * @return list<string> references, in their order; none where the brief wants none
      */
-    public static function refs(SiteSieve $sieve, Brief $brief, array $shown): array
+    public static function refs(Sifted $sifted, Brief $brief, array $shown): array
     {
         return $brief->shape->more === 'none' ? [] : array_values(array_diff(
-            $sieve->alongside($brief->criteria->with('/sift/limit', self::MOST))->selection()->shown,
+            $sifted->alongside($brief->criteria->with('/sift/limit', self::MOST))->selection()->shown,
             $shown,
         ));
     }

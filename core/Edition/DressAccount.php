@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Gnomic\Edition;
 
-use App\Editions\Content;
 use Gnomic\Dress\Colour\CssColour;
 use Gnomic\Dress\Guard\Backdrop;
 use Gnomic\Dress\Guard\Finding;
@@ -20,10 +19,10 @@ use Gnomic\Dress\Palette;
 final class DressAccount
 {
     /** @return array<string, mixed> */
-    public static function of(Content $content, Look $own): array
+    public static function of(VariantInput $input, Look $own): array
     {
-        $dressed = $content->look;
-        $rules = OwnCss::read($content->brief->dress->css);
+        $dressed = $input->look;
+        $rules = OwnCss::read($input->brief->dress->css);
         $eyes = [];
         foreach ([
             [$dressed->light, $dressed->scheme->hasLight()],
@@ -47,8 +46,8 @@ final class DressAccount
                 ...self::unreadable($rules, $dressed->palette()),
             ],
             'words' => array_values(array_filter(array_map(
-                fn (array $one): ?string => $content->words->wrong($one['key'], $one['says']),
-                $content->brief->dress->words,
+                fn (array $one): ?string => $input->words->wrong($one['key'], $one['says']),
+                $input->brief->dress->words,
             ))),
         ];
     }

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Editions;
+namespace Gnomic\Edition;
 
-use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Sift\Flattery;
+use Gnomic\Sift\Sifted;
 
-/** What of a site is to be put together, to be shown. */
-final readonly class Wanted
+/** Which entries a supply is to put together, for what. */
+final readonly class InputOrder
 {
     /**
      * @param  list<string>  $refs  of the entries that are shown, in their order
@@ -20,7 +20,7 @@ final readonly class Wanted
      */
     public function __construct(
         public Brief $brief,
-        public SiteSieve $sieve,
+        public Sifted $sifted,
         public array $refs,
         public string $language,
         public array $choices = [],
