@@ -29,7 +29,7 @@ use Throwable;
  */
 final readonly class BringUpToDate implements Renders
 {
-    public function __construct(private Publish $publish, private Outbox $outbox, private HostLocks $locks)
+    public function __construct(private Publish $publish, private Outbox $outbox, private HostLocks $locks, private ParsedBriefs $briefs)
     {
     }
 
@@ -89,9 +89,10 @@ final readonly class BringUpToDate implements Renders
     {
         $out = [];
         foreach ($site->allWidgets()->with(['edition'])->whereNotNull('edition_id')->orderBy('id')->get() as $widget) {
-            if ($widget instanceof Widget && $widget->edition !== null) {
+            $edition = $widget instanceof Widget ? $widget->edition : null;
+            if ($edition !== null) {
                 $widget->setRelation('site', $site);
-                $out[$widget->id] = [$widget, $widget->edition->toBrief()];
+                $out[$widget->id] = [$widget, $this->briefs->of($edition)];
             }
         }
 

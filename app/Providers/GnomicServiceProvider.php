@@ -19,6 +19,7 @@ use App\Editions\BringUpToDate;
 use App\Editions\Catalogues;
 use App\Editions\EditionFiles;
 use App\Editions\LookFiles;
+use App\Editions\ParsedBriefs;
 use App\Editions\PartTemplates;
 use App\Editions\RatingPicture;
 use App\Editions\Renderer;
@@ -163,6 +164,7 @@ final class GnomicServiceProvider extends ServiceProvider
             rtrim((string) config('app.url'), '/'),
         ));
         $this->app->bind(Renders::class, BringUpToDate::class);
+        $this->app->singleton(ParsedBriefs::class);
         $this->app->bind(CountBeacons::class, fn (Application $app): CountBeacons => new CountBeacons(
             config('gnomic.beacons'),
             $app->make(HostLocks::class),
