@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-use App\Counting\CountBeacons;
+use App\Placing\Counting\CountBeacons;
 use App\Editions\NewDay;
 use App\Editions\Pointers;
-use App\Grounds\Grounds;
+use App\Bench\Grounds\Grounds;
 use App\Host\ClockJumps;
-use App\Imports\BrokenOff;
+use App\Sources\Imports\BrokenOff;
 use App\Outbox\Outbox;
-use App\Pages\CheckDuePages;
+use App\Placing\Pages\CheckDuePages;
 use App\Pictures\FetchPictures;
 use App\Placing\Forms;
 use App\Placing\SiteScript;
-use App\Rounds\DueRounds;
+use App\Sources\Rounds\DueRounds;
 use App\Sources\Removal;
 use Illuminate\Support\Facades\Schedule;
 

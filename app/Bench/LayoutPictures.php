@@ -8,7 +8,7 @@ use App\Editions\Renderer;
 use App\Editions\Supplies;
 use App\Models\Site;
 use Gnomic\Brief\Brief;
-use Gnomic\Edition\Assembler;
+use Gnomic\Edition\Input\Assembler;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Purpose;
 

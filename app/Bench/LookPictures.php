@@ -10,7 +10,7 @@ use App\Editions\Supplies;
 use App\Models\Site;
 use Gnomic\Brief\Brief;
 use Gnomic\Dress\Dress;
-use Gnomic\Edition\Assembler;
+use Gnomic\Edition\Input\Assembler;
 
 /** The owner's own entries in every look that there is, made by the code that publishes: to choose by looking. */
 final readonly class LookPictures

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Channels\Channels;
 use App\Editions\SiteLooks;
+use App\Entries\Sift\SiteContexts;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\SpotRecord;
-use App\Sift\SiteContexts;
+use App\Sources\Channels\Channels;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\SentenceContext;
 use Gnomic\Place\Spot\Places;

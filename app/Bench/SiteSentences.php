@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Entries\Sift\SiteContexts;
 use App\Models\Source;
-use App\Sift\SiteContexts;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\SentenceContext;
 use Gnomic\Tend\Cadence;

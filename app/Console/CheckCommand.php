@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Fetching\Fetcher;
+use Gnomic\Place\Check\CheckFinding;
 use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\PageCheck;
 use Gnomic\Place\Check\PageTags;
-use Gnomic\Place\Check\Told;
 use Illuminate\Console\Command;
 
 final class CheckCommand extends Command
@@ -40,7 +40,7 @@ final class CheckCommand extends Command
             foreach ($keys as $key) {
                 $told = $check->of($tags, $page, new Expected($key, $key, [$key], $selector === '' ? null : $selector));
                 $this->put(json_encode(
-                    ['key' => $key, 'told' => array_map(fn (Told $one): array => $one->toArray(), $told)],
+                    ['key' => $key, 'told' => array_map(fn (CheckFinding $one): array => $one->toArray(), $told)],
                     JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
                 )."\n");
             }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Counting\CountBeacons;
+use App\Placing\Counting\CountBeacons;
 use Illuminate\Console\Command;
 
 final class CountCommand extends Command

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Grounds\LoadPage;
+use App\Bench\Grounds\LoadPage;
 use Gnomic\Dress\Matching\Matching;
 use Gnomic\Dress\Page\Viewport;
 use Illuminate\Console\Command;

@@ -6,8 +6,8 @@ namespace App\Console;
 
 use App\Models\Source;
 use App\Outbox\Renders;
-use App\Rounds\DueRounds;
-use App\Rounds\Rounds;
+use App\Sources\Rounds\DueRounds;
+use App\Sources\Rounds\Rounds;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Gnomic\Edition\Doubts;
+use Gnomic\Edition\Advice\Doubts;
 use Gnomic\Sift\PlainSieve;
 use Gnomic\Sift\Sifting;
 use Illuminate\Console\Command;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Gnomic\Dress\Scheme;
-use Gnomic\Edition\Plan;
+use Gnomic\Edition\Plan\Plan;
 
 /** The scripts that bring parts of a widget to life: each a file of its own, named by its content, and fetched where it is needed. */
 final class Behaviours

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Entries\Sift\SiteContexts;
+use App\Entries\Sift\StoredFacts;
 use App\Host\HostLocks;
 use App\Models\Round;
 use App\Models\Site;
@@ -11,8 +13,6 @@ use App\Models\Widget;
 use App\Outbox\Outbox;
 use App\Outbox\Renders;
 use App\Outbox\Task;
-use App\Sift\SiteContexts;
-use App\Sift\StoredFacts;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Edition\Touch;

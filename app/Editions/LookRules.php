@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Gnomic\Dress\Dressed;
+use Gnomic\Dress\LookTokens;
 use Gnomic\Dress\Palette;
 use Gnomic\Dress\Scheme;
-use Gnomic\Dress\Tokens;
 
 /** A look as rules of a style sheet: its tokens as custom properties, those that are as usual left out. */
 final class LookRules
@@ -46,7 +46,7 @@ final class LookRules
     }
 
     /** Of what stands around: the size of all letters. */
-    public static function size(Tokens $tokens): string
+    public static function size(LookTokens $tokens): string
     {
         return $tokens->size === 100 ? '' : ".box{font-size:$tokens->size%}";
     }
@@ -68,7 +68,7 @@ final class LookRules
     }
 
     /** @return array<string, string> by name */
-    private static function tokens(Tokens $tokens): array
+    private static function tokens(LookTokens $tokens): array
     {
         $em = WidthRules::em(...);
 
@@ -90,7 +90,7 @@ final class LookRules
     }
 
     /** @return array<string, string> by name */
-    private static function colours(Palette $palette, Tokens $tokens): array
+    private static function colours(Palette $palette, LookTokens $tokens): array
     {
         $colours = ['ground' => $palette->solid()->toHex()];
         foreach (['ink', 'quiet', 'line', 'accent', 'rating', 'link', 'control'] as $name) {
@@ -103,7 +103,7 @@ final class LookRules
     }
 
     /** What is behind everything, where it is no plain colour. */
-    private static function back(Palette $palette, Tokens $tokens): ?string
+    private static function back(Palette $palette, LookTokens $tokens): ?string
     {
         $ground = $palette->sure('ground');
         $to = $palette->colour('groundTo');

@@ -12,8 +12,8 @@ use App\Placing\Forms;
 use App\Placing\Placements;
 use App\Placing\SiteScript;
 use Gnomic\Brief\Brief;
-use Gnomic\Edition\Assembler;
-use Gnomic\Edition\EditionInput;
+use Gnomic\Edition\Input\Assembler;
+use Gnomic\Edition\Input\EditionInput;
 use Illuminate\Support\Facades\DB;
 
 /** Makes editions of widgets. The same inputs as before make none, and neither do the same bytes. */

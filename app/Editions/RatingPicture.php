@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use GdImage;
-use Gnomic\Edition\VariantInput;
+use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Standing\Overall;
 use Gnomic\Text\Catalogue;
 

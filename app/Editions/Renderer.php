@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use App\Placing\Placements;
-use Gnomic\Edition\EditionInput;
-use Gnomic\Edition\EverythingPage;
-use Gnomic\Edition\JsonFeed;
-use Gnomic\Edition\Plan;
-use Gnomic\Edition\PlannedHeight;
-use Gnomic\Edition\Room;
-use Gnomic\Edition\StructuredData;
-use Gnomic\Edition\Syndication;
-use Gnomic\Edition\VariantInput;
+use Gnomic\Edition\Files\JsonFeed;
+use Gnomic\Edition\Files\StructuredData;
+use Gnomic\Edition\Files\Syndication;
+use Gnomic\Edition\Input\EditionInput;
+use Gnomic\Edition\Input\EverythingPage;
+use Gnomic\Edition\Input\VariantInput;
+use Gnomic\Edition\Plan\Plan;
+use Gnomic\Edition\Plan\PlannedHeight;
+use Gnomic\Edition\Plan\Room;
 use Gnomic\Entry\Entry;
 use Illuminate\Contracts\View\Factory;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Gnomic\Dress\Dressed;
-use Gnomic\Edition\Plan;
+use Gnomic\Edition\Plan\Plan;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\Face;
 use Gnomic\Shape\Layout;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use App\Channels\AccountProfiles;
-use App\Channels\Channels;
+use App\Entries\Sift\SiteContexts;
 use App\Models\Site;
 use App\Pictures\Pictures;
-use App\Sift\SiteContexts;
+use App\Sources\Channels\AccountProfiles;
+use App\Sources\Channels\Channels;
 use Gnomic\Sift\Criteria;
 use Gnomic\Sift\SiteContext;
 

@@ -19,7 +19,11 @@ final class TemplateCompiler extends BladeCompiler
     /** @param  string  $path */
     public function isExpired($path): bool
     {
-        return parent::isExpired($path)
-            || (str_ends_with($path, '/items.blade.php') && $this->files->lastModified($this->getCompiledPath($path)) < $this->parts->changedAt());
+        if (parent::isExpired($path)) {
+            return true;
+        }
+
+        return str_ends_with($path, '/items.blade.php')
+            && $this->files->lastModified($this->getCompiledPath($path)) < $this->parts->changedAt();
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-use Gnomic\Edition\Plan;
-use Gnomic\Edition\Range;
+use Gnomic\Edition\Plan\Plan;
+use Gnomic\Edition\Plan\Range;
 use Gnomic\Shape\Area;
 use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
@@ -210,9 +210,10 @@ final class WidthRules
         $other = [];
         foreach ($range->lines === null ? [] : $plan->clamps($range) as $index => $clamp) {
             $card = $plan->cards[$index];
+            $isWhole = ! $clamp->isCut && $card->part(WordsPart::class)?->rest === null;
             $rule = implode(';', array_filter([
                 $clamp->lines === null ? '--lines:none;--once:none' : ($clamp->lines === $range->lines ? null : "--lines:$clamp->lines"),
-                ! $clamp->isCut && $card->part(WordsPart::class)?->rest === null && in_array($card->ref, $plan->clamped(), true) ? '--more:none' : null,
+                $isWhole && in_array($card->ref, $plan->clamped(), true) ? '--more:none' : null,
             ]));
             if ($rule !== '') {
                 $other[$rule][] = self::item($index + 1, $page);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Entries;
 
+use App\Entries\Sift\StoredFacts;
 use App\Models\EntryRecord;
 use App\Models\Source;
 use App\Outbox\Outbox;
-use App\Sift\StoredFacts;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Likeness\ComparedEntry;
@@ -333,8 +333,8 @@ final readonly class Duplicates
         $refs = DB::table('entries')->whereIn('id', array_keys($before))->pluck('ref', 'id')->all();
         $this->outbox->entries(
             $entry->site,
-            Change::kept(array_map(
-                fn (int $id, array $row): Change => new Change((string) $refs[$id], $row),
+            EntryChange::kept(array_map(
+                fn (int $id, array $row): EntryChange => new EntryChange((string) $refs[$id], $row),
                 array_keys($before),
                 $before,
             )),

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Entries;
 
+use App\Entries\Sift\StoredFacts;
 use App\Models\Source;
 use App\Models\Subject;
 use App\Outbox\Outbox;
 use App\Pictures\Pictures;
-use App\Sift\StoredFacts;
 use Closure;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Matching\Coverage;
@@ -28,8 +28,12 @@ final readonly class EntryStore
     /** Entries that are written by one statement: some thirty columns each, of the 32,766 that SQLite takes. */
     private const BATCH = 250;
 
-    public function __construct(private Duplicates $duplicates, private Pictures $pictures, private Rules $rules, private Outbox $outbox)
-    {
+    public function __construct(
+        private Duplicates $duplicates,
+        private Pictures $pictures,
+        private EntryRules $rules,
+        private Outbox $outbox,
+    ) {
     }
 
     /**
@@ -63,7 +67,7 @@ final readonly class EntryStore
         ): StoredAnswer {
             $matched = Matcher::match($this->known($source), $answered, $coverage, $source->accepts_loss, $fromElsewhere);
             $changes = $matched->held === null ? $this->written($source, $matched, $progress) : [];
-            $this->outbox->entries($source->site, Change::kept($changes), $cause, $roundId);
+            $this->outbox->entries($source->site, EntryChange::kept($changes), $cause, $roundId);
             if ($within !== null) {
                 $within($matched);
             }
@@ -94,7 +98,7 @@ final readonly class EntryStore
     /**
      * Keeps that an entry is gone, or there again, whatever its source says.
      *
-     * @return list<Change>
+     * @return list<EntryChange>
      */
     public function setGone(int $id, bool $gone): array
     {
@@ -106,7 +110,7 @@ final readonly class EntryStore
 
     /**
      * @param  Closure(int): void|null  $progress
-     * @return list<Change>
+     * @return list<EntryChange>
      */
     private function written(Source $source, Matched $matched, ?Closure $progress): array
     {
@@ -259,7 +263,7 @@ final readonly class EntryStore
     /**
      * @param  array<int, array<string, mixed>|null>  $before
      * @param  array<int, array<string, mixed>|null>  $more
-     * @return list<Change>
+     * @return list<EntryChange>
      */
     private static function changes(array $before, array $more): array
     {
@@ -269,6 +273,10 @@ final readonly class EntryStore
             $refs += DB::table('entries')->whereIn('id', $ids)->pluck('ref', 'id')->all();
         }
 
-        return array_map(fn (int $id, ?array $row): Change => new Change((string) ($refs[$id] ?? ''), $row), array_keys($before), $before);
+        return array_map(
+            fn (int $id, ?array $row): EntryChange => new EntryChange((string) ($refs[$id] ?? ''), $row),
+            array_keys($before),
+            $before,
+        );
     }
 }

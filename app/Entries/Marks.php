@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Entries;
 
+use App\Entries\Sift\StoredFacts;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Outbox\Outbox;
-use App\Sift\StoredFacts;
 use Gnomic\Text\Tags;
 use Illuminate\Support\Facades\DB;
 
@@ -93,17 +93,17 @@ final readonly class Marks
                     $columns = $change($entry);
                     if ($columns !== null) {
                         $entry->update($columns);
-                        $changes[] = new Change($entry->ref, $before[$entry->id] ?? null);
+                        $changes[] = new EntryChange($entry->ref, $before[$entry->id] ?? null);
                     }
                 }
             }
             $this->outbox->entries(
                 $site,
-                Change::kept($changes),
+                EntryChange::kept($changes),
                 count($changes) === 1 ? "An entry was $done" : count($changes)." entries were $done",
             );
 
-            return array_map(fn (Change $one): string => $one->ref, $changes);
+            return array_map(fn (EntryChange $one): string => $one->ref, $changes);
         });
     }
 }

@@ -9,7 +9,7 @@ use Gnomic\Gather\Matching\Matched;
 /** What the store made of an answer: how it matched, and what changed by it. */
 final readonly class StoredAnswer
 {
-    /** @param  list<Change>  $changes  final: after subjects, duplicates and rules; none where the answer is held */
+    /** @param  list<EntryChange>  $changes  final: after subjects, duplicates and rules; none where the answer is held */
     public function __construct(public Matched $matched, public array $changes)
     {
     }

@@ -46,7 +46,9 @@ final class FetchFailed extends RuntimeException
 
     public static function tooSlow(string $host, int $seconds): self
     {
-        return new self("$host did not finish its answer within $seconds ".($seconds === 1 ? 'second' : 'seconds').'. It is tried again by itself.');
+        $time = $seconds === 1 ? '1 second' : "$seconds seconds";
+
+        return new self("$host did not finish its answer within $time. It is tried again by itself.");
     }
 
     public static function tooLarge(string $host, int $bytes): self

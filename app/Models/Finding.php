@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Gnomic\Place\Check\Verdict;
+use Gnomic\Place\Check\PlacementVerdict;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -41,7 +41,7 @@ final class Finding extends Model
     }
 
     /** Learns from what was fetched whether the page is sent with the code in it. */
-    public function learn(Verdict $fetched): void
+    public function learn(PlacementVerdict $fetched): void
     {
         if (! $fetched->lacksCode()) {
             $this->fill(['was_sent' => true, 'gone_since' => null]);

@@ -10,7 +10,7 @@ use App\Models\Trial;
 use App\Models\Widget;
 use Gnomic\Place\Pattern\PathPattern;
 use Gnomic\Place\Spot\Position;
-use Gnomic\Place\Spot\Rules;
+use Gnomic\Place\Spot\SpotRules;
 
 /** What of a widget shows on which pages, for the element on the page to decide by; as resources/embed/behaviours/place.ts reads it. */
 final class Placements
@@ -59,7 +59,7 @@ final class Placements
         }
         $forms = array_filter($widget->formsByVariant(), fn (Widget $form): bool => $form->removed_at === null);
         $rules = [];
-        foreach ((new Rules($spots))->ordered() as ['key' => $key, 'pattern' => $pattern]) {
+        foreach ((new SpotRules($spots))->ordered() as ['key' => $key, 'pattern' => $pattern]) {
             $spot = $spots[$key]['spot'];
             [$from, $to] = $spot->span($site->zone());
             $rules[] = [

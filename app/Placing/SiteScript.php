@@ -9,7 +9,7 @@ use App\Models\Site;
 use App\Models\SpotRecord;
 use Gnomic\Place\Pattern\PathPattern;
 use Gnomic\Place\Spot\Position;
-use Gnomic\Place\Spot\Rules;
+use Gnomic\Place\Spot\SpotRules;
 use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
 
@@ -88,7 +88,7 @@ final readonly class SiteScript
             }
         }
         $rules = $places = [];
-        foreach ((new Rules($spots))->ordered() as ['key' => $key, 'pattern' => $pattern]) {
+        foreach ((new SpotRules($spots))->ordered() as ['key' => $key, 'pattern' => $pattern]) {
             $spot = $spots[$key]['spot'];
             $widget = $forms[$records[$key]->widget_id]["s{$records[$key]->id}"] ?? $records[$key]->widget;
             if ($widget->edition === null) {

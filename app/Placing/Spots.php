@@ -8,8 +8,8 @@ use App\Models\Site;
 use App\Models\SpotRecord;
 use App\Models\Widget;
 use App\Outbox\Outbox;
-use Gnomic\Place\Spot\Rules;
 use Gnomic\Place\Spot\Spot;
+use Gnomic\Place\Spot\SpotRules;
 use Illuminate\Support\Facades\DB;
 
 /** Puts widgets on spots, changes spots and takes them away; what shows on pages follows in the background. */
@@ -22,8 +22,10 @@ final readonly class Spots
     /** @throws TooManyForms|TooManySpots */
     public function put(Site $site, Widget $widget, Spot $spot): SpotRecord
     {
-        if ($site->spots()->count() >= Rules::MOST) {
-            throw new TooManySpots('A site has room for '.Rules::MOST.' spots. Use one with a pattern, such as /shop/*, for many pages.');
+        if ($site->spots()->count() >= SpotRules::MOST) {
+            throw new TooManySpots(
+                'A site has room for '.SpotRules::MOST.' spots. Use one with a pattern, such as /shop/*, for many pages.',
+            );
         }
         $record = DB::transaction(function () use ($site, $widget, $spot): SpotRecord {
             $record = $site->spots()->create(['widget_id' => $widget->id, 'key' => $this->keys->new(), 'spot' => $spot->toArray()]);
@@ -66,14 +68,14 @@ final readonly class Spots
         return self::rules($site)->collisions();
     }
 
-    public static function rules(Site $site): Rules
+    public static function rules(Site $site): SpotRules
     {
         $spots = [];
         foreach (SpotRecord::ofQuery(fn ($query) => $query->where('site_id', $site->id)->whereNull('removed_at')) as $record) {
             $spots[$record->key] = ['spot' => $record->toCore(), 'widget' => $record->widget->key];
         }
 
-        return new Rules($spots);
+        return new SpotRules($spots);
     }
 
     private function changed(Widget $widget): void

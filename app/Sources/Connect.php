@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
-use App\Channels\Shutterfen\ShutterfenChannel;
 use App\Fetching\FetchFailed;
 use App\Models\Grant;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
 use App\Pictures\Pictures;
-use App\Rounds\RoundJob;
+use App\Sources\Channels\Shutterfen\ShutterfenChannel;
+use App\Sources\Rounds\RoundJob;
 
 /** Connects a source, and sends its first round off. What is there already is connected again, with all it has. */
 final readonly class Connect

@@ -64,7 +64,7 @@ final class DesignTokens
             array_keys(array_diff_key($file, array_flip(['light', 'dark', 'tokens', '$description', '$extensions', '$schema']))),
         );
         $groups = [];
-        foreach (['light' => Palette::TOKENS, 'dark' => Palette::TOKENS, 'tokens' => Tokens::usual()->toArray()] as $group => $known) {
+        foreach (['light' => Palette::TOKENS, 'dark' => Palette::TOKENS, 'tokens' => LookTokens::usual()->toArray()] as $group => $known) {
             $members = self::members($file[$group] ?? null);
             if ($members === null) {
                 continue;

@@ -69,7 +69,7 @@ final readonly class Dress
             'scheme' => ChoiceSchema::orNull(Scheme::said(), 'Which of its two sets of colours holds; null: as the look has it.'),
             'light' => Palette::changes('Colours that are other than those of the look, on light pages.'),
             'dark' => Palette::changes('Colours that are other than those of the look, on dark pages.'),
-            'tokens' => Tokens::changes('What is no colour and other than in the look.'),
+            'tokens' => LookTokens::changes('What is no colour and other than in the look.'),
             'mend' => new BooleanSchema(true, 'Whether what cannot be read is mended.'),
             'refused' => ListSchema::of(
                 TextSchema::matching('^(light|dark)\\.[a-zA-Z]+$', 'a token such as "light.rating"', 30),

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress;
 
-use Gnomic\Dress\Guard\Finding;
+use Gnomic\Dress\Guard\ContrastFinding;
 use Gnomic\Dress\Guard\Guard;
 
 /** A look as it goes out: with what is other in a brief, and with what could not be read mended. */
 final readonly class Dressed
 {
     /**
-     * @param  list<Finding>  $findings
+     * @param  list<ContrastFinding>  $findings
      * @param  string  $css  own rules, safe to be put into the widget
      */
     private function __construct(
@@ -19,7 +19,7 @@ final readonly class Dressed
         public Scheme $scheme,
         public Palette $light,
         public Palette $dark,
-        public Tokens $tokens,
+        public LookTokens $tokens,
         public array $findings,
         public string $css,
     ) {

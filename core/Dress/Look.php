@@ -19,7 +19,7 @@ final readonly class Look
         public Scheme $scheme,
         public Palette $light,
         public Palette $dark,
-        public Tokens $tokens,
+        public LookTokens $tokens,
     ) {
     }
 
@@ -30,7 +30,7 @@ final readonly class Look
         Scheme $scheme,
         Palette $light,
         Palette $dark,
-        Tokens $tokens,
+        LookTokens $tokens,
     ): self {
         return new self($key, $name, $about, $scheme, $light, $dark, $tokens);
     }
@@ -71,7 +71,7 @@ final readonly class Look
                 $scheme,
                 $lit,
                 $dark === null ? $lit->turned() : Palette::read($dark, '/dark'),
-                Tokens::read($members('tokens') ?? [], '/tokens'),
+                LookTokens::read($members('tokens') ?? [], '/tokens'),
             );
         } catch (MemberIsWrong $wrong) {
             throw new InvalidArgumentException("The look \"$key\": {$wrong->getMessage()}", previous: $wrong);

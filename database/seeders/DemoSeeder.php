@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Counting\CountBeacons;
+use App\Placing\Counting\CountBeacons;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
 use App\Models\User;
 use App\Outbox\Outbox;
 use App\Outbox\Renders;
-use App\Pages\CheckDuePages;
-use App\Pages\ReadPages;
+use App\Placing\Pages\CheckDuePages;
+use App\Placing\Pages\ReadPages;
 use App\Placing\Spots;
-use App\Rounds\Rounds;
+use App\Sources\Rounds\Rounds;
 use Carbon\CarbonImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Place\Spot\Spot;

@@ -7,7 +7,7 @@ namespace Database\Seeders;
 use App\Models\Site;
 use App\Models\Widget;
 use Carbon\CarbonImmutable;
-use Gnomic\Edition\Cards;
+use Gnomic\Edition\Plan\Cards;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\against;
 
-use App\Access\OAuthProvider;
 use App\Fetching\Fetcher;
 use App\Fetching\Hosts;
+use App\Sources\Access\OAuthProvider;
 use Gnomic\Gather\Http\Links;
 use Gnomic\Gather\Page\Robots;
 use Gnomic\Gather\Page\Sitemap;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\against;
 
 use Gnomic\Brief\BriefReader;
-use Gnomic\Edition\JsonFeed;
-use Gnomic\Edition\Plan;
+use Gnomic\Edition\Files\JsonFeed;
+use Gnomic\Edition\Plan\Plan;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;

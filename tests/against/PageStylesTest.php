@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\against;
 
+use App\Bench\Grounds\LoadPage;
 use App\Fetching\Fetcher;
-use App\Grounds\LoadPage;
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Page\Viewport;
 use Symfony\Component\Process\Process;

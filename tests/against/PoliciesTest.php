@@ -6,7 +6,7 @@ namespace Tests\against;
 
 use Gnomic\Place\Policy\ContentPolicy;
 use Gnomic\Place\Policy\Need;
-use Gnomic\Place\Policy\Wanted;
+use Gnomic\Place\Policy\PolicyQuestion;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
@@ -112,24 +112,24 @@ final class PoliciesTest extends TestCase
 
     /**
      * @param  array<string, mixed>  $case
-     * @return array<string, Wanted>
+     * @return array<string, PolicyQuestion>
      */
     private static function needs(array $case): array
     {
         ['host' => $host, 'nonce' => $nonce, 'integrity' => $integrity] = $case;
 
         return [
-            'script' => new Wanted(Need::Script, "$host/gnomic.js", $nonce, $integrity),
-            'connect' => new Wanted(Need::Connect, "$host/w/dome4visit.html"),
-            'img' => new Wanted(Need::Picture, "$host/w/p/a.gif"),
-            'style' => new Wanted(Need::Style, null, $nonce),
-            'style-attribute' => new Wanted(Need::StyleAttribute, null),
-            'frame' => new Wanted(Need::Frame, "$host/w/dome4visit"),
+            'script' => new PolicyQuestion(Need::Script, "$host/gnomic.js", $nonce, $integrity),
+            'connect' => new PolicyQuestion(Need::Connect, "$host/w/dome4visit.html"),
+            'img' => new PolicyQuestion(Need::Picture, "$host/w/p/a.gif"),
+            'style' => new PolicyQuestion(Need::Style, null, $nonce),
+            'style-attribute' => new PolicyQuestion(Need::StyleAttribute, null),
+            'frame' => new PolicyQuestion(Need::Frame, "$host/w/dome4visit"),
         ];
     }
 
     /** @param  array<string, mixed>  $case */
-    private static function isRefused(array $case, Wanted $wanted): bool
+    private static function isRefused(array $case, PolicyQuestion $wanted): bool
     {
         foreach (ContentPolicy::all($case['headers'], $case['reporting'], $case['metas']) as $policy) {
             if ($policy->isEnforced && $policy->refuses($wanted, $case['page']) !== null) {

@@ -9,7 +9,7 @@ use App\Models\Grant;
 use App\Models\Round;
 use App\Models\Site;
 use App\Models\Source;
-use App\Rounds\Rounds;
+use App\Sources\Rounds\Rounds;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Counting\CountBeacons;
-use App\Counting\Sums;
-use App\Counting\WidgetCounts;
 use App\Models\Widget;
+use App\Placing\Counting\CountBeacons;
+use App\Placing\Counting\Sums;
+use App\Placing\Counting\WidgetCounts;
 use Gnomic\Brief\Brief;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;

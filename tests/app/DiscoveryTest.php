@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Channels\Channels;
-use App\Channels\PublicAddress;
-use App\Discovery\Discover;
-use App\Discovery\Proposal;
 use App\Fetching\FetchFailed;
 use App\Models\Site;
+use App\Sources\Channels\Channels;
+use App\Sources\Channels\PublicAddress;
+use App\Sources\Discovery\Discover;
+use App\Sources\Discovery\ProposedSource;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -27,7 +27,7 @@ final class DiscoveryTest extends TestCase
     }
 
     /** @param  array<string, string>  $pages  by path; "{o}" in them is the origin */
-    private function found(array $pages, string $path = '/'): Proposal
+    private function found(array $pages, string $path = '/'): ProposedSource
     {
         $folder = getenv('GNOMIC_DATA').'/discovery';
         @mkdir((string) $folder, 0755, true);

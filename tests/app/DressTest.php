@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Grounds\Grounds;
+use App\Bench\Grounds\Grounds;
 use App\Models\Ground;
 use App\Models\Picture;
 use App\Models\Site;

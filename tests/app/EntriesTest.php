@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Entries\Rules;
+use App\Entries\EntryRules;
 use App\Models\Edition;
 use App\Models\EntryRecord;
 use App\Models\Site;
@@ -109,7 +109,7 @@ final class EntriesTest extends TestCase
     {
         $source = $this->source($this->mine);
         $this->store($source, [$this->review('old', 1)]);
-        app(Rules::class)->hold($this->mine, new Hold(3.0, ['comet*'], true, false));
+        app(EntryRules::class)->hold($this->mine, new Hold(3.0, ['comet*'], true, false));
         $this->store(
             $source->refresh(),
             [
@@ -141,7 +141,7 @@ final class EntriesTest extends TestCase
     {
         $source = $this->source($this->mine);
         $this->store($source, [$this->review('1', 5, 'First.', 'Ines Marlow')]);
-        app(Rules::class)->hold($this->mine, new Hold(newcomers: true));
+        app(EntryRules::class)->hold($this->mine, new Hold(newcomers: true));
         $this->store(
             $source->refresh(),
             [

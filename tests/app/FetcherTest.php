@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Access\AccessRefused;
-use App\Access\OAuthProvider;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Fetching\Hosts;
-use App\Rounds\Rounds;
+use App\Sources\Access\AccessRefused;
+use App\Sources\Access\OAuthProvider;
+use App\Sources\Rounds\Rounds;
 use Gnomic\Text\Address;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;

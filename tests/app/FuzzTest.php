@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Host\HostLocks;
-use App\Members\SignIn;
 use App\Models\Site;
+use App\People\SignIn;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Discovery\ReadWebsite;
 use App\Entries\EntryStore;
 use App\Host\DiskIsFull;
 use App\Host\HostLocks;
@@ -16,6 +15,7 @@ use App\Pictures\FetchPictures;
 use App\Pictures\PictureFiles;
 use App\Pictures\PictureIsWrong;
 use App\Pictures\Pictures;
+use App\Sources\Discovery\ReadWebsite;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Fetching\HttpResponse;
+use App\Fetching\Reading\ConfinedReading;
 use App\Pictures\PictureFiles;
 use App\Pictures\PictureIsWrong;
-use App\Reading\ConfinedReading;
 use Gnomic\Gather\Reading;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Imports\ApplyTable;
-use App\Imports\BrokenOff;
-use App\Imports\LookAtTable;
 use App\Models\EntryRecord;
 use App\Models\Import;
 use App\Models\Site;
+use App\Sources\Imports\ApplyTable;
+use App\Sources\Imports\BrokenOff;
+use App\Sources\Imports\LookAtTable;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Queue;

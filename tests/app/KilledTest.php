@@ -132,7 +132,7 @@ final class KilledTest extends TestCase
             '-r',
             'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; '
                 .'$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); '
-                .'echo $app->make(App\Imports\BrokenOff::class)->mend();',
+                .'echo $app->make(App\Sources\Imports\BrokenOff::class)->mend();',
         );
         $state = fn (): string => (string) $this->sql('SELECT state FROM imports');
         self::assertSame('1', $mend()->mustRun()->getOutput(), 'silent for long: nobody is at it');
@@ -150,7 +150,7 @@ final class KilledTest extends TestCase
         $this->sql("UPDATE imports SET state = 'importing', tries = 0");
         @unlink("$this->data/storage/app/imports/1.table.done");
         $this->kill(
-            $job('App\Imports\ApplyTable'),
+            $job('App\Sources\Imports\ApplyTable'),
             fn (): bool => (int) @file_get_contents("$this->data/storage/app/imports/1.table.done") >= 500,
         );
         self::assertSame(
@@ -218,7 +218,7 @@ final class KilledTest extends TestCase
             .'$step = function () use (&$count) { if (++$count === '.$query.') { posix_kill(getmypid(), SIGKILL); } }; '
             .'Illuminate\Support\Facades\DB::listen($step); '
             .'Illuminate\Support\Facades\Event::listen(Illuminate\Database\Events\TransactionCommitted::class, $step); '
-            .'$app->make(App\Rounds\Rounds::class)->run(App\Models\Source::find(1)); $app->make(App\Outbox\Renders::class)->workOff(1); echo $count;');
+            .'$app->make(App\Sources\Rounds\Rounds::class)->run(App\Models\Source::find(1)); $app->make(App\Outbox\Renders::class)->workOff(1); echo $count;');
         try {
             $process->run();
         } catch (ProcessSignaledException) {

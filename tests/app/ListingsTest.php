@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Counting\Trials;
 use App\Editions\LookFiles;
 use App\Models\Page;
 use App\Models\Site;
+use App\Placing\Counting\Trials;
 use App\Placing\Spots;
 use Gnomic\Brief\Brief;
 use Gnomic\Entry\Author;

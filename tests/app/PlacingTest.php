@@ -8,9 +8,9 @@ use App\Models\Finding;
 use App\Models\Page;
 use App\Models\Site;
 use App\Models\Widget;
-use App\Pages\CheckDuePages;
-use App\Pages\CheckPage;
-use App\Pages\FindPages;
+use App\Placing\Pages\CheckDuePages;
+use App\Placing\Pages\CheckPage;
+use App\Placing\Pages\FindPages;
 use Gnomic\Brief\Brief;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
@@ -295,7 +295,7 @@ final class PlacingTest extends TestCase
         self::assertSame('right', $verdict(['body' => $right]));
         $this->travelBack();
 
-        (new CheckDuePages($this->mine->id, now: true))->handle(app(CheckPage::class), app(\App\Pages\SiteRobots::class), app(\App\Host\HostLocks::class));
+        (new CheckDuePages($this->mine->id, now: true))->handle(app(CheckPage::class), app(\App\Placing\Pages\SiteRobots::class), app(\App\Host\HostLocks::class));
         self::assertNotNull($page->refresh()->checked_at);
         $this->ask('delete', '/pages/{id}', [], "/pages/$page->id")->assertNoContent();
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Fetching\Reading\ConfinedReading;
 use App\Host\ClockJumps;
 use App\Host\HostLocks;
 use App\Models\EntryRecord;
@@ -11,12 +12,11 @@ use App\Models\Round;
 use App\Models\Site;
 use App\Models\Source;
 use App\Outbox\Outbox;
-use App\Reading\ConfinedReading;
-use App\Rounds\DueRounds;
-use App\Rounds\RoundJob;
-use App\Rounds\Rounds;
 use App\Sources\Connect;
 use App\Sources\Removal;
+use App\Sources\Rounds\DueRounds;
+use App\Sources\Rounds\RoundJob;
+use App\Sources\Rounds\Rounds;
 use App\Sources\WantedSource;
 use Gnomic\Brief\BriefReader;
 use Illuminate\Support\Facades\DB;

@@ -6,7 +6,7 @@ namespace Tests\app;
 
 use App\Host\HostLocks;
 use App\Host\LockIsHeld;
-use App\Members\SignIn;
+use App\People\SignIn;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Hashing\Hasher;
 use Tests\TestCase;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Entries\Sift\SiteContexts;
+use App\Entries\Sift\SiteSieve;
+use App\Entries\Sift\SiteTally;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Subject;
-use App\Sift\SiteContexts;
-use App\Sift\SiteSieve;
-use App\Sift\SiteTally;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Edition\Honesty;
+use Gnomic\Edition\Advice\Honesty;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;

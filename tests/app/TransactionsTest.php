@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Database\WritingConnection;
+use App\Host\Database\WritingConnection;
 use PDO;
 use PDOException;
 use PHPUnit\Framework\TestCase;

@@ -8,7 +8,7 @@ use App\Models\EntryRecord;
 use App\Models\Grant;
 use App\Models\Site;
 use App\Models\Subject;
-use App\Rounds\Rounds;
+use App\Sources\Rounds\Rounds;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;

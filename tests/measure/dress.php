@@ -5,7 +5,7 @@ declare(strict_types=1);
 // Reads a page with two megabytes of style sheets, in a process of 64 MB, and mends sets of tokens drawn by chance:
 // php tests/measure/dress.php. Prints JSON.
 
-use App\Grounds\LoadPage;
+use App\Bench\Grounds\LoadPage;
 use Gnomic\Dress\Guard\Guard;
 use Gnomic\Dress\Matching\Matching;
 use Gnomic\Dress\Page\Viewport;

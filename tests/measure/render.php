@@ -76,6 +76,6 @@ foreach (['photo-rows', 'masonry', 'mosaic'] as $name) {
     $many = $content($name, 200);
     // The cards are there; what is measured is what stands where, at every width.
     $plan = $many->plan();
-    $told['plans'][$name] = round($timed(fn () => Gnomic\Edition\Ranges::of($many->brief->shape, $many->brief->criteria->limits, $plan->cards, new Gnomic\Shape\Card\CardHeights($plan->cards, $many->brief->shape, Gnomic\Shape\Lines\Font::Page)), 15), 2);
+    $told['plans'][$name] = round($timed(fn () => Gnomic\Edition\Plan\Ranges::of($many->brief->shape, $many->brief->criteria->limits, $plan->cards, new Gnomic\Shape\Card\CardHeights($plan->cards, $many->brief->shape, Gnomic\Shape\Lines\Font::Page)), 15), 2);
 }
 echo json_encode($told), "\n";

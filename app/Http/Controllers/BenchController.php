@@ -6,10 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Bench\LayoutPictures;
 use App\Bench\Proof;
+use App\Entries\Sift\SiteSieve;
 use App\Http\Requests\BriefBody;
 use App\Http\Resources\EntryResource;
 use App\Models\Site;
-use App\Sift\SiteSieve;
 use Gnomic\Brief\Brief;
 use Gnomic\Sift\Loosening;
 use Illuminate\Http\JsonResponse;

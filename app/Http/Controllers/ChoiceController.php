@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Channels\Channels;
 use App\Editions\SiteLooks;
 use App\Models\Site;
+use App\Sources\Channels\Channels;
 use Gnomic\Dress\Dress;
 use Gnomic\Dress\Look;
-use Gnomic\Dress\Own\Parts;
+use Gnomic\Dress\Own\StyledParts;
 use Gnomic\Dress\Palette;
 use Gnomic\Json\Schema\Schema;
 use Gnomic\Shape\Layouts;
@@ -70,8 +70,8 @@ final class ChoiceController
             ),
             'dress' => [
                 'schema' => Dress::schema()->toArray(),
-                'parts' => array_map(fn (array $part): string => $part['about'], Parts::ALL),
-                'properties' => Parts::PROPERTIES,
+                'parts' => array_map(fn (array $part): string => $part['about'], StyledParts::ALL),
+                'properties' => StyledParts::PROPERTIES,
                 'colours' => Palette::TOKENS,
             ],
             'languages' => self::choices($languages, fn (string $language): string => InLanguages::named($language)),

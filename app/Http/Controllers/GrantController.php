@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Access\AccessRefused;
-use App\Access\OAuthProviders;
-use App\Channels\Shutterfen\ShutterfenChannel;
-use App\Channels\Ticketwick\TicketwickChannel;
 use App\Http\Requests\PlainText;
 use App\Models\Grant;
 use App\Models\Site;
-use App\Rounds\RoundJob;
+use App\Sources\Access\AccessRefused;
+use App\Sources\Access\OAuthProviders;
+use App\Sources\Channels\Shutterfen\ShutterfenChannel;
+use App\Sources\Channels\Ticketwick\TicketwickChannel;
+use App\Sources\Rounds\RoundJob;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\Grounds\Grounds;
 use App\Editions\Behaviours;
-use App\Grounds\Grounds;
 use App\Host\HostLocks;
 use App\Models\Ground;
 use App\Models\Site;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Resources\ImportResource;
-use App\Imports\ApplyTable;
-use App\Imports\ImportRows;
-use App\Imports\LookAtTable;
-use App\Imports\Templates;
 use App\Models\Import;
 use App\Models\Site;
+use App\Sources\Imports\ApplyTable;
+use App\Sources\Imports\ImportRows;
+use App\Sources\Imports\LookAtTable;
+use App\Sources\Imports\Templates;
 use Gnomic\Gather\Tables\Column;
 use Gnomic\Gather\Tables\TableReader;
 use Illuminate\Http\JsonResponse;

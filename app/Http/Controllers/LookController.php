@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Channels\AtAddress;
-use App\Channels\Channels;
-use App\Channels\Corkwall\CorkwallChannel;
-use App\Channels\Wayleaf\Place;
-use App\Channels\Wayleaf\WayleafChannel;
-use App\Discovery\ReadWebsite;
 use App\Host\HostLocks;
 use App\Models\Site;
 use App\Pictures\Thumbnail;
+use App\Sources\Channels\AtAddress;
+use App\Sources\Channels\Channels;
+use App\Sources\Channels\Corkwall\CorkwallChannel;
+use App\Sources\Channels\Wayleaf\Place;
+use App\Sources\Channels\Wayleaf\WayleafChannel;
+use App\Sources\Discovery\ReadWebsite;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Feed\FeedLink;
 use Gnomic\Gather\Page\Described;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Counting\Trials;
-use App\Counting\WidgetCounts;
 use App\Models\Site;
 use App\Models\SpotRecord;
 use App\Models\Subject;
 use App\Models\Trial;
 use App\Models\Widget;
 use App\Placing\Codes;
+use App\Placing\Counting\Trials;
+use App\Placing\Counting\WidgetCounts;
 use App\Placing\Spots;
 use Gnomic\Gather\Tables\Cells;
 use Gnomic\Place\Spot\Spot;

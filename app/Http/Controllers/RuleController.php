@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Entries\Rules;
+use App\Entries\EntryRules;
 use App\Models\Site;
 use Gnomic\Sift\Hold;
 use Gnomic\Sift\Term;
@@ -22,7 +22,7 @@ final class RuleController
         return new JsonResponse($this->told($site));
     }
 
-    public function update(Request $request, Site $site, Rules $rules): JsonResponse
+    public function update(Request $request, Site $site, EntryRules $rules): JsonResponse
     {
         $given = $request->validate([
             'never' => ['sometimes', 'array', 'max:'.self::MOST],

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Channels\Channels;
 use App\Http\Requests\ConnectSource;
 use App\Http\Resources\SourceResource;
 use App\Models\Site;
 use App\Models\Source;
-use App\Rounds\RoundJob;
-use App\Sources\Change;
+use App\Sources\ChangeSource;
+use App\Sources\Channels\Channels;
 use App\Sources\Connect;
 use App\Sources\Removal;
+use App\Sources\Rounds\RoundJob;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -42,7 +42,7 @@ final class SourceController
         );
     }
 
-    public function update(Request $request, Site $site, string $key, Change $change): SourceResource
+    public function update(Request $request, Site $site, string $key, ChangeSource $change): SourceResource
     {
         $given = $request->validate([
             'name' => ['sometimes', 'string', 'min:1', 'max:100'],

@@ -8,7 +8,7 @@ use App\Http\Resources\SpotResource;
 use App\Models\Site;
 use App\Models\SpotRecord;
 use App\Models\Widget;
-use App\Pages\FindPages;
+use App\Placing\Pages\FindPages;
 use App\Placing\Spots;
 use Gnomic\Place\Spot\Places;
 use Gnomic\Place\Spot\Spot;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Channels\Channels;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
 use App\Models\SubjectAddress;
 use App\Outbox\Outbox;
 use App\Placing\Forms;
+use App\Sources\Channels\Channels;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Hand\Testimonials;
+use App\Entries\Hand\Testimonials;
 use App\Http\Resources\EntryResource;
 use App\Models\EntryRecord;
 use App\Models\Site;

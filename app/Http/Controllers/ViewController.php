@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Listing\Listing;
+use App\Entries\Listing\Listing;
 use App\Models\Site;
 use App\Models\View;
 use Gnomic\Sift\Criteria;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Channels\Channels;
+use App\Sources\Channels\Channels;
 use App\Sources\WantedSource;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Listing\Listing;
+use App\Entries\Listing\Listing;
 use App\Models\Site;
 use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Json\JsonIsBroken;

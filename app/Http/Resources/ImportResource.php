@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Imports\Header;
-use App\Imports\Progress;
 use App\Models\Import;
+use App\Sources\Imports\Header;
+use App\Sources\Imports\Progress;
 use Gnomic\Gather\Tables\Column;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;

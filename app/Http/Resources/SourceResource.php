@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Access\OAuthProviders;
-use App\Channels\Channels;
 use App\Models\Source;
+use App\Sources\Access\OAuthProviders;
+use App\Sources\Channels\Channels;
 use Carbon\CarbonImmutable;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Bench\SentenceContexts;
-use App\Counting\Trials;
-use App\Counting\WidgetCounts;
 use App\Models\Site;
 use App\Models\Widget;
 use App\Outbox\Outbox;
+use App\Placing\Counting\Trials;
+use App\Placing\Counting\WidgetCounts;
 use Gnomic\Brief\Sentence;
 use Gnomic\Brief\SentenceContext;
 use Illuminate\Http\Request;

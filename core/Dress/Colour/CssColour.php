@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Colour;
 
 use Gnomic\Dress\Css\Calc;
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 
 /**
  * Reads a colour as style sheets write it (CSS Color 4 and 5): names, hexadecimal, rgb, hsl, hwb, lab, lch, oklab, oklch, color, mixes,
@@ -47,7 +47,7 @@ final class CssColour
         if ($css[0] === '#') {
             return Colour::tryHex($css);
         }
-        $call = Values::call($css);
+        $call = CssValues::call($css);
         if ($call === null) {
             return $this->named(strtolower($css));
         }
@@ -76,7 +76,7 @@ final class CssColour
 
     private function lightDark(string $inside, int $depth): ?Colour
     {
-        $both = Values::listed($inside);
+        $both = CssValues::listed($inside);
 
         return count($both) === 2 ? $this->colour($both[$this->isDark ? 1 : 0], $depth + 1) : null;
     }
@@ -84,14 +84,14 @@ final class CssColour
     /** color-mix(in SPACE, COLOUR SHARE, COLOUR SHARE): CSS Color 5, 3. */
     private function mix(string $inside, int $depth): ?Colour
     {
-        $parts = Values::listed($inside);
-        $how = Values::words(strtolower($parts[0] ?? ''));
+        $parts = CssValues::listed($inside);
+        $how = CssValues::words(strtolower($parts[0] ?? ''));
         if (count($parts) !== 3 || ($how[0] ?? '') !== 'in') {
             return null;
         }
         $colours = $shares = [];
         foreach ([$parts[1], $parts[2]] as $part) {
-            $words = Values::words($part);
+            $words = CssValues::words($part);
             $share = null;
             foreach ($words as $place => $word) {
                 if (str_ends_with($word, '%') && is_numeric(substr($word, 0, -1))) {
@@ -126,7 +126,7 @@ final class CssColour
     private function channels(string $name, string $inside, int $depth): ?Colour
     {
         $words = str_contains($inside, ',')
-            ? array_merge(...array_map(Values::words(...), Values::listed(strtr($inside, ['/' => ','])))) : self::slashed($inside);
+            ? array_merge(...array_map(CssValues::words(...), CssValues::listed(strtr($inside, ['/' => ','])))) : self::slashed($inside);
         $origin = null;
         if (strtolower($words[0] ?? '') === 'from') {
             $origin = $this->colour($words[1] ?? '', $depth + 1);
@@ -156,7 +156,7 @@ final class CssColour
     private static function slashed(string $inside): array
     {
         return array_values(
-            array_filter(Values::words(implode(' / ', Values::split($inside, '/'))), fn (string $word): bool => $word !== '/'),
+            array_filter(CssValues::words(implode(' / ', CssValues::split($inside, '/'))), fn (string $word): bool => $word !== '/'),
         );
     }
 

@@ -34,7 +34,7 @@ final class Calc
         if ($depth > self::DEEP || $value === '') {
             return null;
         }
-        $call = Values::call($value);
+        $call = CssValues::call($value);
         if ($call === null) {
             return match (true) {
                 $value[0] === '(' && str_ends_with($value, ')') => $this->sum(substr($value, 1, -1), $depth),
@@ -44,7 +44,7 @@ final class Calc
         }
         [$name, $inside] = $call;
         $of = [];
-        foreach (Values::listed($inside) as $one) {
+        foreach (CssValues::listed($inside) as $one) {
             $of[] = $this->sum($one, $depth);
         }
         if (in_array(null, $of, true)) {
@@ -70,7 +70,7 @@ final class Calc
         $total = 0.0;
         $sign = 1.0;
         $product = [];
-        foreach ([...Values::words(self::spaced($sum)), '+'] as $word) {
+        foreach ([...CssValues::words(self::spaced($sum)), '+'] as $word) {
             if ($word === '+' || $word === '-') {
                 $value = $this->product($product, $depth);
                 if ($value === null) {
@@ -107,7 +107,7 @@ final class Calc
     private static function spaced(string $sum): string
     {
         foreach (['*', '/'] as $sign) {
-            $sum = implode(" $sign ", Values::split($sum, $sign));
+            $sum = implode(" $sign ", CssValues::split($sum, $sign));
         }
 
         return $sum;

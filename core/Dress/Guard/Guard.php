@@ -24,7 +24,7 @@ final class Guard
     /**
      * @param  'light'|'dark'  $scheme
      * @param  list<string>  $refused  tokens that stay as they are
-     * @return array{Palette, list<Finding>} mended, and what was found
+     * @return array{Palette, list<ContrastFinding>} mended, and what was found
      */
     public static function mended(Palette $palette, string $scheme, array $refused = []): array
     {
@@ -83,7 +83,7 @@ final class Guard
      * @param  'light'|'dark'  $scheme
      * @param  list<string>  $open  those that fail and may be changed
      * @param  list<string>  $failing
-     * @return array{Scene, list<Finding>}
+     * @return array{Scene, list<ContrastFinding>}
      */
     private static function behind(Scene $scene, string $scheme, array $open, array $failing): array
     {
@@ -114,7 +114,7 @@ final class Guard
         $findings = [];
         foreach (['ground', 'groundTo', 'surface'] as $token) {
             if ($mended->colours[$token] !== $palette->colours[$token]) {
-                $findings[] = new Finding(
+                $findings[] = new ContrastFinding(
                     $scheme,
                     $token,
                     'No colour could be told from all that is behind it: '.(
@@ -212,7 +212,7 @@ final class Guard
 
     /**
      * @param  'light'|'dark'  $scheme
-     * @return list<Finding> one for each pair of the token that failed
+     * @return list<ContrastFinding> one for each pair of the token that failed
      */
     private static function found(Scene $before, Scene $after, string $scheme, string $token, bool $isRefused): array
     {
@@ -223,7 +223,7 @@ final class Guard
             }
             $was = $before->contrast($pair);
             if ($was < $pair->least) {
-                $found[] = new Finding(
+                $found[] = new ContrastFinding(
                     $scheme,
                     $token,
                     ucfirst($pair->what).' '.($pair->states === ['at rest'] ? '' : '('.implode(', ', $pair->states).') ')

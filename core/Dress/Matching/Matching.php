@@ -6,7 +6,7 @@ namespace Gnomic\Dress\Matching;
 
 use Closure;
 use DOMElement;
-use Gnomic\Dress\Page\Page;
+use Gnomic\Dress\Page\StyledPage;
 use Gnomic\Dress\Page\Viewport;
 use Gnomic\Entry\Html;
 
@@ -32,7 +32,7 @@ final readonly class Matching
      * @param  (Closure(string): (array{string, string}|null))|null  $extremes  the darkest and the lightest colour of a picture, by its
      *     address as it is written; null where nobody can say
      */
-    public static function of(Page $page, Closure $fetch, Viewport $viewport, ?Closure $extremes = null): self
+    public static function of(StyledPage $page, Closure $fetch, Viewport $viewport, ?Closure $extremes = null): self
     {
         $body = $page->body();
         if ($body === null) {
@@ -53,7 +53,7 @@ final readonly class Matching
      * @param  (Closure(string): (array{string, string}|null))|null  $extremes
      * @return list<Proposal>
      */
-    private static function proposals(DOMElement $body, Page $page, Closure $fetch, Viewport $viewport, ?Closure $extremes): array
+    private static function proposals(DOMElement $body, StyledPage $page, Closure $fetch, Viewport $viewport, ?Closure $extremes): array
     {
         $styles = $page->styles($viewport, $fetch);
         $reading = new Proposing($styles, $body, $page, $fetch);
@@ -73,7 +73,7 @@ final readonly class Matching
      * @param  list<Section>  $sections  in the order of the page
      * @return array<int, list<string>>
      */
-    private static function tags(Page $page, array $sections): array
+    private static function tags(StyledPage $page, array $sections): array
     {
         $tags = [];
         foreach (Html::elements($page->document, 'gnomic-widget') as $tag) {
@@ -100,7 +100,7 @@ final readonly class Matching
     }
 
     /** @return list<string> */
-    private static function doubts(Page $page): array
+    private static function doubts(StyledPage $page): array
     {
         $document = $page->document;
         $count = fn (string $tag): int => count(Html::elements($document, $tag));
@@ -123,7 +123,7 @@ final readonly class Matching
         return $doubts;
     }
 
-    private static function text(Page $page): string
+    private static function text(StyledPage $page): string
     {
         $body = $page->body();
         $text = $body === null ? '' : Html::textOf($body, self::MOST);

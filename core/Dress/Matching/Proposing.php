@@ -9,11 +9,11 @@ use DOMElement;
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Colour\Oklch;
 use Gnomic\Dress\Look;
-use Gnomic\Dress\Page\Page;
+use Gnomic\Dress\LookTokens;
 use Gnomic\Dress\Page\PageStyles;
+use Gnomic\Dress\Page\StyledPage;
 use Gnomic\Dress\Palette;
 use Gnomic\Dress\Scheme;
-use Gnomic\Dress\Tokens;
 
 /** Reads a look from one section of a page: from its own text, headings, links, buttons and cards, or else from those of the page. */
 final class Proposing
@@ -24,7 +24,7 @@ final class Proposing
     private readonly UsedBy $used;
 
     /** @param  Closure(string): (array{css: string, name: string, address: string}|null)  $fetch */
-    public function __construct(private readonly PageStyles $styles, private readonly DOMElement $body, Page $page, Closure $fetch)
+    public function __construct(private readonly PageStyles $styles, private readonly DOMElement $body, StyledPage $page, Closure $fetch)
     {
         $this->used = new UsedBy($page, $fetch);
     }
@@ -33,11 +33,11 @@ final class Proposing
     public function proposal(Section $section, array $tags): Proposal
     {
         $notes = new Notes($this->styles, $this->used);
-        $samples = new Samples($this->styles, $this->body, $section);
+        $samples = new StyleSamples($this->styles, $this->body, $section);
         $isDark = $section->isDark();
         $scheme = $isDark ? 'dark' : 'light';
         $own = Palette::read($this->palette($section, $samples, $notes, $scheme), "/$scheme");
-        $tokens = Tokens::read($this->tokens($samples, $notes), '/tokens');
+        $tokens = LookTokens::read($this->tokens($samples, $notes), '/tokens');
         $name = $section->name();
 
         return new Proposal($section->path(), $name, $isDark, $tags, Look::of(
@@ -52,7 +52,7 @@ final class Proposing
     }
 
     /** @return array<string, string|null> */
-    private function palette(Section $section, Samples $samples, Notes $notes, string $scheme): array
+    private function palette(Section $section, StyleSamples $samples, Notes $notes, string $scheme): array
     {
         $base = $section->ground;
         $seen = fn (Colour $colour): Colour => $colour->over($base);
@@ -103,7 +103,7 @@ final class Proposing
     }
 
     /** @return array<string, int|string> */
-    private function tokens(Samples $samples, Notes $notes): array
+    private function tokens(StyleSamples $samples, Notes $notes): array
     {
         $tokens = [];
         $put = function (string $token, float|string $value, DOMElement $of, string $property, string $what) use (&$tokens, $notes): void {
@@ -148,7 +148,7 @@ final class Proposing
      * @param  Closure(float, float, float): float  $bound
      * @return array<string, int> those that are so without being read
      */
-    private function boxes(DOMElement $card, Samples $samples, Closure $put, Closure $bound): array
+    private function boxes(DOMElement $card, StyleSamples $samples, Closure $put, Closure $bound): array
     {
         $style = $samples->style($card);
         $inner = $card->firstElementChild;
@@ -182,7 +182,7 @@ final class Proposing
      *
      * @return array{Colour, DOMElement, string, string}|null
      */
-    private function accent(Section $section, Samples $samples): ?array
+    private function accent(Section $section, StyleSamples $samples): ?array
     {
         [$button, $link, $heading] = [$samples->button(), $samples->link(), $samples->heading()];
         $isGrey = fn (Colour $colour): bool => Oklch::of($colour)->chroma < 0.025;

@@ -8,7 +8,7 @@ use Closure;
 use DOMElement;
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Colour\CssColour;
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 use Gnomic\Dress\Page\Computed;
 use Gnomic\Dress\Page\PageStyles;
 use Gnomic\Entry\Html;
@@ -140,10 +140,10 @@ final readonly class Section
         $ground = $style->background->over($in->ground);
         $to = $style->background->isOpaque() || $in->to === null ? null : $style->background->over($in->to);
         $image = $style->background->isOpaque() ? null : $in->image;
-        $layers = Values::listed($style->value('background-image'));
+        $layers = CssValues::listed($style->value('background-image'));
         // The last layer lies deepest.
         foreach (array_reverse($layers) as $layer) {
-            $call = Values::call($layer);
+            $call = CssValues::call($layer);
             if ($call === null || $layer === 'none') {
                 continue;
             }
@@ -162,8 +162,8 @@ final readonly class Section
     private static function gradient(string $inside, Colour $ground, ?Colour $to, Computed $style): array
     {
         $stops = [];
-        foreach (Values::listed($inside) as $stop) {
-            $colour = CssColour::read(Values::words($stop)[0] ?? '', $style->colour, $style->isDark);
+        foreach (CssValues::listed($inside) as $stop) {
+            $colour = CssColour::read(CssValues::words($stop)[0] ?? '', $style->colour, $style->isDark);
             if ($colour !== null) {
                 $stops[] = $colour;
             }

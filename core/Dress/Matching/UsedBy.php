@@ -6,7 +6,7 @@ namespace Gnomic\Dress\Matching;
 
 use Closure;
 use Gnomic\Dress\Page\Declaration;
-use Gnomic\Dress\Page\Page;
+use Gnomic\Dress\Page\StyledPage;
 
 /** Says where a value was decided, and how often the same custom property or value is used in the page's style sheets. */
 final class UsedBy
@@ -14,7 +14,7 @@ final class UsedBy
     private ?string $css = null;
 
     /** @param  Closure(string): (array{css: string, name: string, address: string}|null)  $fetch */
-    public function __construct(private readonly Page $page, private readonly Closure $fetch)
+    public function __construct(private readonly StyledPage $page, private readonly Closure $fetch)
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress\Own;
 
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 use Gnomic\Dress\Dress;
 use Sabberworm\CSS\OutputFormat;
 use Sabberworm\CSS\Parser;
@@ -125,7 +125,7 @@ final class OwnCss
     private function selectors(string $prelude, int $line): array
     {
         $selectors = [];
-        foreach (Values::listed($prelude) as $selector) {
+        foreach (CssValues::listed($prelude) as $selector) {
             $parts = [];
             foreach (preg_split('/\s*(>)\s*|\s+/', $selector, flags: PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $compound) {
                 $one = $compound === '>' ? '>' : self::compound($compound);
@@ -156,7 +156,7 @@ final class OwnCss
             return null;
         }
         $name = $found[3] !== '' ? 'widget' : $found[1].$found[2];
-        $part = Parts::ALL[$name] ?? null;
+        $part = StyledParts::ALL[$name] ?? null;
 
         return $part === null ? null : ".{$part['class']}{$found[4]}{$found[5]}";
     }
@@ -185,7 +185,7 @@ final class OwnCss
             }
             [$property, $value, $isImportant] = $read;
             $isOwn = str_starts_with($property, '--');
-            $isKnown = $isOwn ? isset(Parts::PROPERTIES[$property]) : preg_match(self::PROPERTY, $property) === 1;
+            $isKnown = $isOwn ? isset(StyledParts::PROPERTIES[$property]) : preg_match(self::PROPERTY, $property) === 1;
             $why = $isKnown ? self::wrong($property, $value) : ($isOwn
                 ? 'this is none of the custom properties of a widget' : 'this property is not taken: it may reach beyond the widget');
             if ($why !== null) {
@@ -242,7 +242,7 @@ final class OwnCss
         }
         preg_match_all('/(--[\w-]+)/', $bare, $variables);
         foreach ($variables[1] as $variable) {
-            if (! isset(Parts::PROPERTIES[$variable])) {
+            if (! isset(StyledParts::PROPERTIES[$variable])) {
                 return "$variable is none of the custom properties of a widget";
             }
         }

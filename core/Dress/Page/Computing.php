@@ -8,7 +8,7 @@ use DOMElement;
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Colour\CssColour;
 use Gnomic\Dress\Css\Calc;
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 
 /** From declared values to computed ones, for one element. */
 final class Computing
@@ -123,7 +123,7 @@ final class Computing
                 || ($this->length($value, 16.0, 16.0) ?? -1.0) >= 0.0,
             $name === 'font-weight' => preg_match('/^(?:normal|bold|bolder|lighter|\d{1,4}(?:\.\d+)?)$/iD', $value) === 1,
             $name === 'line-height' => strtolower($value) === 'normal' || is_numeric($value) || $this->length($value, 16.0, 16.0) !== null,
-            str_ends_with($name, '-radius') => $this->length(Values::words($value)[0] ?? '', 16.0, 100.0) !== null,
+            str_ends_with($name, '-radius') => $this->length(CssValues::words($value)[0] ?? '', 16.0, 100.0) !== null,
             str_starts_with($name, 'padding-') => $this->length($value, 16.0, 100.0) !== null,
             str_ends_with($name, '-width') => in_array(
                 $value,
@@ -266,7 +266,7 @@ final class Computing
             $bare = trim((string) preg_replace('/\s+/', ' ', trim($family, " \t\n\"'")));
 
             return preg_match('/^-?[a-z_][\w-]*$/iD', $bare) === 1 ? $bare : "\"$bare\"";
-        }, array_filter(Values::listed($value), fn (string $family): bool => $family !== '')));
+        }, array_filter(CssValues::listed($value), fn (string $family): bool => $family !== '')));
     }
 
     /** CSS pixels; null: as the font has it. */
@@ -283,7 +283,7 @@ final class Computing
 
     private function lengthOf(string $name): float
     {
-        $value = strtolower(Values::words($this->specified($name))[0] ?? '');
+        $value = strtolower(CssValues::words($this->specified($name))[0] ?? '');
         $value = ['thin' => '1px', 'medium' => '3px', 'thick' => '5px', 'normal' => '0px'][$value] ?? $value;
         // A share of the box is not known before it is laid out; corners beyond half of it are round.
         $whole = str_ends_with($name, '-radius') ? 100.0 : $this->viewport->width / 2;

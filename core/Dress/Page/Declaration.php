@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress\Page;
 
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 
 /** A property with its value as it was written, and where that was. */
 final readonly class Declaration
@@ -29,7 +29,7 @@ final readonly class Declaration
     public static function all(string $block, string $sheet, ?int $line): array
     {
         $all = [];
-        foreach (Values::split($block, ';') as $text) {
+        foreach (CssValues::split($block, ';') as $text) {
             $colon = strpos($text, ':');
             if ($colon === false) {
                 continue;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Page;
 
 use DOMElement;
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 use Symfony\Component\CssSelector\Exception\ExceptionInterface;
 use Symfony\Component\CssSelector\Node;
 use Symfony\Component\CssSelector\Node\NodeInterface;
@@ -37,7 +37,7 @@ final class PageSelector
         static $parser = null;
         $parser ??= new Parser;
         $all = [];
-        foreach (Values::listed($list) as $selector) {
+        foreach (CssValues::listed($list) as $selector) {
             try {
                 $parsed = $parser->parse(self::known($selector));
             } catch (ExceptionInterface) {
@@ -73,7 +73,7 @@ final class PageSelector
     /** @param  array<string>  $not  matched, and what stands in its brackets */
     private static function each(array $not): string
     {
-        $simple = array_filter(Values::listed($not[1] ?? ''), fn (string $one): bool => preg_match('/[\s>+~]/', $one) !== 1);
+        $simple = array_filter(CssValues::listed($not[1] ?? ''), fn (string $one): bool => preg_match('/[\s>+~]/', $one) !== 1);
 
         return implode('', array_map(fn (string $one): string => ":not($one)", $simple));
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Page;
 
 use Closure;
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 
 /**
  * Reads style sheets for what they say of a page (CSS Syntax 3, Cascade 5, Nesting 1): which rules hold at a width and in a scheme, in
@@ -232,7 +232,7 @@ final class SheetReader
     private function statement(string $statement, string $layer, int $depth): void
     {
         if (preg_match('/^@layer\s+(.+)$/sDi', $statement, $found) === 1) {
-            foreach (Values::listed($found[1]) as $name) {
+            foreach (CssValues::listed($found[1]) as $name) {
                 $this->layer($layer, $name);
             }
         }
@@ -294,6 +294,6 @@ final class SheetReader
             str_contains($one, '&') => str_replace('&', $is, $one),
             $one !== '' && in_array($one[0], ['>', '+', '~'], true) => "$is $one",
             default => "$is $one",
-        }, Values::listed($selector)));
+        }, CssValues::listed($selector)));
     }
 }

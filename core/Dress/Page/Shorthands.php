@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Page;
 
 use Gnomic\Dress\Colour\CssColour;
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 
 /** Shorthand properties as what they stand for: those that a look of a widget is read from. Left-to-right writing is taken for granted. */
 final class Shorthands
@@ -47,7 +47,7 @@ final class Shorthands
      */
     public static function of(string $name, string $value): ?array
     {
-        $words = Values::words($value);
+        $words = CssValues::words($value);
         $isWide = count($words) === 1 && in_array(strtolower($words[0]), self::WIDE, true);
         /** @param  list<string>  $names */
         $all = fn (array $names): array => array_fill_keys(array_filter($names, is_string(...)), $isWide ? strtolower($words[0]) : '');
@@ -173,7 +173,7 @@ final class Shorthands
     /** @return array<string, string>|null */
     private static function radius(string $value): ?array
     {
-        $set = self::four('%s', Values::words(Values::parted($value, '/')[0]));
+        $set = self::four('%s', CssValues::words(CssValues::parted($value, '/')[0]));
         if ($set === null) {
             return null;
         }
@@ -184,12 +184,12 @@ final class Shorthands
     /** @return array<string, string>|null */
     private static function background(string $value): ?array
     {
-        $layers = Values::listed($value);
+        $layers = CssValues::listed($value);
         $images = [];
         $colour = 'transparent';
         foreach ($layers as $place => $layer) {
             $image = 'none';
-            foreach (Values::words(implode(' / ', Values::split($layer, '/'))) as $word) {
+            foreach (CssValues::words(implode(' / ', CssValues::split($layer, '/'))) as $word) {
                 if (preg_match(self::IMAGE, $word) === 1) {
                     $image = $word;
                 } elseif (CssColour::read($word) !== null) {
@@ -210,7 +210,7 @@ final class Shorthands
     /** @return array<string, string>|null */
     private static function font(string $value): ?array
     {
-        $words = Values::words(implode(' / ', Values::split($value, '/')));
+        $words = CssValues::words(implode(' / ', CssValues::split($value, '/')));
         $set = ['font-style' => 'normal', 'font-weight' => 'normal', 'line-height' => 'normal'];
         foreach ($words as $place => $word) {
             $lower = strtolower($word);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Page;
 
 use Gnomic\Dress\Css\Calc;
-use Gnomic\Dress\Css\Values;
+use Gnomic\Dress\Css\CssValues;
 
 /** The screen for which media queries are answered (Media Queries 4): its size and what whoever looks at it prefers. */
 final readonly class Viewport
@@ -33,7 +33,7 @@ final readonly class Viewport
         if (trim($media) === '') {
             return true;
         }
-        foreach (Values::listed(strtolower($media)) as $query) {
+        foreach (CssValues::listed(strtolower($media)) as $query) {
             if ($this->query($query)) {
                 return true;
             }
@@ -114,7 +114,7 @@ final readonly class Viewport
     private static function joined(string $condition, string $word): array
     {
         $parts = [''];
-        foreach (Values::words((string) preg_replace('/\)(?=\S)(?!\))/', ') ', $condition)) as $piece) {
+        foreach (CssValues::words((string) preg_replace('/\)(?=\S)(?!\))/', ') ', $condition)) as $piece) {
             if (strtolower($piece) === $word) {
                 $parts[] = '';
             } else {
@@ -131,7 +131,7 @@ final readonly class Viewport
             return $this->compared(trim($found[1]), $found[2], trim($found[3]))
                 && (! isset($found[4]) || $this->compared(trim($found[3]), $found[4], trim($found[5] ?? '')));
         }
-        [$name, $value] = Values::parted($feature, ':');
+        [$name, $value] = CssValues::parted($feature, ':');
         $name = strtolower((string) preg_replace('/^-webkit-/', '', $name));
 
         return match (true) {
@@ -189,7 +189,7 @@ final readonly class Viewport
 
     private function ratio(string $value): float
     {
-        [$one, $two] = Values::parted($value, '/');
+        [$one, $two] = CssValues::parted($value, '/');
 
         return (float) $one / max(0.001, (float) ($two ?? 1));
     }

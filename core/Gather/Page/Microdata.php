@@ -59,7 +59,7 @@ final class Microdata
         $this->items[$element] = $item = new Item(
             array_map(Item::short(...), $types),
             [],
-            Values::whole($element->getAttribute('itemid'), $this->base),
+            MarkedValues::whole($element->getAttribute('itemid'), $this->base),
         );
         $this->walk($element, $item, $depth);
         $references = preg_split('/\s+/', $element->getAttribute('itemref'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
@@ -88,7 +88,7 @@ final class Microdata
         $names = preg_split('/\s+/', $element->getAttribute('itemprop'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $isItem = $element->hasAttribute('itemscope');
         if ($names !== [] && $depth < 12) {
-            $value = $isItem ? $this->item($element, $depth + 1) : Values::of($element, $this->base);
+            $value = $isItem ? $this->item($element, $depth + 1) : MarkedValues::of($element, $this->base);
             foreach ($names as $name) {
                 $item->add(Item::short($name), $value);
             }

@@ -181,7 +181,7 @@ final class Microformats
                 ? ($element->getAttribute('value') ?: trim($element->textContent))
                 : $element->getAttribute($attribute);
 
-            return (string) Values::whole($written, $this->base);
+            return (string) MarkedValues::whole($written, $this->base);
         }
         $parts = $this->valueClasses($element);
         if ($parts !== []) {
@@ -251,10 +251,10 @@ final class Microformats
             );
         }
         if ($item->all('url') === [] && strtolower((string) $element->localName) === 'a' && $element->hasAttribute('href')) {
-            $item->add('url', (string) Values::whole($element->getAttribute('href'), $this->base));
+            $item->add('url', (string) MarkedValues::whole($element->getAttribute('href'), $this->base));
         }
         if ($item->all('photo') === [] && strtolower((string) $element->localName) === 'img' && $element->hasAttribute('src')) {
-            $item->add('photo', (string) Values::whole($element->getAttribute('src'), $this->base));
+            $item->add('photo', (string) MarkedValues::whole($element->getAttribute('src'), $this->base));
         }
     }
 }

@@ -54,7 +54,7 @@ final class Rdfa
             }
             foreach ($properties as $name) {
                 $named = $child->hasAttribute('resource') && $id !== null ? ($this->byId[$id] ?? null) : null;
-                $item?->add($name, $named ?? Values::of($child, $this->base));
+                $item?->add($name, $named ?? MarkedValues::of($child, $this->base));
             }
             $below = $child->hasAttribute('about') && $id !== null ? ($this->byId[$id] ?? $item) : $item;
             $waiting = self::names($child, 'rel');
@@ -65,7 +65,7 @@ final class Rdfa
                 && $properties === []
             ) {
                 foreach ($waiting as $name) {
-                    $item->add($name, Values::of($child, $this->base));
+                    $item->add($name, MarkedValues::of($child, $this->base));
                 }
                 $waiting = [];
             }
@@ -91,7 +91,7 @@ final class Rdfa
     {
         $id = $element->getAttribute('about') ?: $element->getAttribute('resource');
 
-        return $id === '' ? null : Values::whole($id, $this->base);
+        return $id === '' ? null : MarkedValues::whole($id, $this->base);
     }
 
     /** @return list<string> */

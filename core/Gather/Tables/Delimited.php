@@ -23,7 +23,7 @@ final class Delimited
             foreach (self::rows(substr($text, 0, 60_000), $separator) as $cells) {
                 if ($cells !== ['']) {
                     $counts[] = count($cells);
-                    $named = max($named, count($counts) > 15 ? 0 : Columns::named($cells));
+                    $named = max($named, count($counts) > 15 ? 0 : TableColumns::named($cells));
                 }
                 if (count($counts) >= 30) {
                     break;

@@ -39,7 +39,7 @@ final class EntryRows
      */
     public function __construct(
         private readonly Table $table,
-        private readonly Columns $columns,
+        private readonly TableColumns $columns,
         private readonly DateOrder $order,
         private readonly DateTimeZone $zone,
     ) {
@@ -53,7 +53,7 @@ final class EntryRows
      */
     public static function reading(Table $table, DateTimeZone $zone, ?DateOrder $order = null): Reading
     {
-        $columns = Columns::found($table);
+        $columns = TableColumns::found($table);
         if (! $columns->has(Column::Text) && ! $columns->has(Column::Rating) && ! $columns->has(Column::Title)) {
             throw $table->isNamed
                 ? TableIsWrong::nothingKnown()
@@ -87,7 +87,7 @@ final class EntryRows
     }
 
     /** @return list<string> */
-    public static function dates(Table $table, Columns $columns): array
+    public static function dates(Table $table, TableColumns $columns): array
     {
         $dates = [];
         foreach ([Column::Date, Column::ReplyDate] as $column) {
@@ -267,7 +267,7 @@ final class EntryRows
     }
 
     /** The scale of bare numbers: by the column's name ("rating (of 10)"), else the smallest usual one that holds them all. */
-    private static function bestOf(Table $table, Columns $columns): float
+    private static function bestOf(Table $table, TableColumns $columns): float
     {
         $index = $columns->places[Column::Rating->value] ?? null;
         if ($index === null) {

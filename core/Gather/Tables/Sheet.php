@@ -140,7 +140,7 @@ final readonly class Sheet
     {
         $top = array_slice($rows, 0, self::TOP, true);
         foreach ($top as $number => $cells) {
-            $named = Columns::named($cells);
+            $named = TableColumns::named($cells);
             if ($named >= 2 && array_filter($cells, self::isValue(...)) === []) {
                 return [$number, $named];
             }
@@ -148,13 +148,13 @@ final readonly class Sheet
         $widest = self::widest(array_slice($rows, 0, 50));
         foreach ($top as $number => $cells) {
             $filled = count(array_filter($cells, fn (string $cell): bool => $cell !== ''));
-            if ($filled === 1 && $widest > 1 && Columns::named($cells) === 0) {
+            if ($filled === 1 && $widest > 1 && TableColumns::named($cells) === 0) {
                 continue; // a title
             }
             $isNamed = array_filter($cells, self::isValue(...)) === [];
 
             return [
-                $isNamed && (Columns::named($cells) > 0 || ! self::isLikeThoseBelow($number, $rows)) ? $number : null,
+                $isNamed && (TableColumns::named($cells) > 0 || ! self::isLikeThoseBelow($number, $rows)) ? $number : null,
                 $isNamed ? 1 : 0,
             ];
         }

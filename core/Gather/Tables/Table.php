@@ -128,6 +128,6 @@ final readonly class Table
      */
     private static function folded(array $header): array
     {
-        return array_map(Columns::folded(...), $header);
+        return array_map(TableColumns::folded(...), $header);
     }
 }

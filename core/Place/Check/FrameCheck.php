@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Place\Check;
 
 use Gnomic\Place\Policy\Need;
-use Gnomic\Place\Policy\Wanted;
+use Gnomic\Place\Policy\PolicyQuestion;
 
 /** Whether a widget in a frame is there. @internal */
 final readonly class FrameCheck
@@ -16,42 +16,46 @@ final readonly class FrameCheck
 
     /**
      * @param  list<string>|null  $headers
-     * @return list<Told>
+     * @return list<CheckFinding>
      */
     public function of(Tag $frame, ?array $headers): array
     {
         if ($frame->isHeld) {
-            return [new Told(
-                Verdict::Held,
+            return [new CheckFinding(
+                PlacementVerdict::Held,
                 'The frame waits until visitors agree to something.',
                 'Gnomic sets no cookie and keeps nothing: list it as necessary in the settings of the consent banner.',
             )];
         }
         if ($frame->isHidden()) {
             return [
-                new Told(Verdict::Hidden, 'The frame stands inside something that the page hides.', 'Move it out, or show that part.'),
+                new CheckFinding(
+                    PlacementVerdict::Hidden,
+                    'The frame stands inside something that the page hides.',
+                    'Move it out, or show that part.',
+                ),
             ];
         }
         if ($frame->isMixedOn($this->page->address)) {
-            return [new Told(
-                Verdict::Mixed,
+            return [new CheckFinding(
+                PlacementVerdict::Mixed,
                 'The page is protected (https) and has a frame without protection (http), which browsers refuse.',
                 'Write https:// in the code, and let Gnomic answer there.',
             )];
         }
         $blocked = $headers === null ? null : FrameHeaders::blocks($headers, $this->page->address, $frame->address);
         if ($blocked !== null) {
-            return [new Told(
-                Verdict::FrameBlocked,
+            return [new CheckFinding(
+                PlacementVerdict::FrameBlocked,
                 $blocked,
                 'Something between Gnomic and its visitors adds this header. Take it away for addresses under /w/.',
             )];
         }
-        $told = $this->policies->refusals([new Wanted(Need::Frame, $frame->address)]);
+        $told = $this->policies->refusals([new PolicyQuestion(Need::Frame, $frame->address)]);
         $sandbox = $frame->element->hasAttribute('sandbox') ? strtolower($frame->element->getAttribute('sandbox')) : null;
         if ($sandbox !== null && ! str_contains($sandbox, 'allow-scripts')) {
-            $told[] = new Told(
-                str_contains($sandbox, 'allow-popups') ? Verdict::Partly : Verdict::FrameBlocked,
+            $told[] = new CheckFinding(
+                str_contains($sandbox, 'allow-popups') ? PlacementVerdict::Partly : PlacementVerdict::FrameBlocked,
                 'The frame has the attribute sandbox, and lets no script run: it keeps its stated height, and links may not open.',
                 'Write sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox", or take the attribute away.',
                 'sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox"',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Place\Check;
 
 use Gnomic\Place\Policy\ContentPolicy;
-use Gnomic\Place\Policy\Source;
+use Gnomic\Place\Policy\SourceExpression;
 use Gnomic\Text\Address;
 
 /** Whether what is in a frame lets itself be framed: frame-ancestors (CSP 3, §6.4.2), and without it X-Frame-Options (RFC 7034). */
@@ -33,7 +33,7 @@ final class FrameHeaders
             }
         }
         foreach ($ancestors as $list) {
-            $lets = array_filter($list, fn (string $word): bool => Source::of($word)?->lets($page, $frame) === true);
+            $lets = array_filter($list, fn (string $word): bool => SourceExpression::of($word)?->lets($page, $frame) === true);
             if ($lets === []) {
                 return 'The widget was sent with frame-ancestors '.implode(' ', $list).', which forbids a frame on this page.';
             }

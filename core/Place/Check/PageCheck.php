@@ -23,29 +23,29 @@ final readonly class PageCheck
 
     /**
      * @param  list<string>|null  $frameHeaders  X-Frame-Options and Content-Security-Policy of what the frames have; null: not asked
-     * @return non-empty-list<Told> the worst first
+     * @return non-empty-list<CheckFinding> the worst first
      */
     public function of(PageTags $tags, FetchedPage $page, Expected $expected, ?array $frameHeaders = null): array
     {
-        $told = $expected->isOut ? [] : [new Told(
-            Verdict::NotPublished,
+        $told = $expected->isOut ? [] : [new CheckFinding(
+            PlacementVerdict::NotPublished,
             "\"$expected->name\" was never published, so its code shows nothing.",
             'Publish it on its bench.',
         )];
         $told = [...$told, ...($expected->selector === null
             ? $this->ofTag($tags, $page, $expected, $frameHeaders)
             : $this->ofPlace($tags, $page, $expected))];
-        if ($told === [] || max(array_map(fn (Told $one): int => $one->verdict->weight(), $told)) < 2) {
+        if ($told === [] || max(array_map(fn (CheckFinding $one): int => $one->verdict->weight(), $told)) < 2) {
             $told = [...$this->address($page), ...$told];
         }
-        usort($told, fn (Told $one, Told $other): int => $other->verdict->weight() <=> $one->verdict->weight());
+        usort($told, fn (CheckFinding $one, CheckFinding $other): int => $other->verdict->weight() <=> $one->verdict->weight());
 
-        return $told === [] ? [new Told(Verdict::Right, "\"$expected->name\" is there.")] : $told;
+        return $told === [] ? [new CheckFinding(PlacementVerdict::Right, "\"$expected->name\" is there.")] : $told;
     }
 
     /**
      * @param  list<string>|null  $frameHeaders
-     * @return list<Told>
+     * @return list<CheckFinding>
      */
     private function ofTag(PageTags $tags, FetchedPage $page, Expected $expected, ?array $frameHeaders): array
     {
@@ -60,8 +60,8 @@ final readonly class PageCheck
         }
         $told = [];
         if (count($seen) + count($frames) > 1) {
-            $told[] = new Told(
-                Verdict::Twice,
+            $told[] = new CheckFinding(
+                PlacementVerdict::Twice,
                 'Its code is on the page '.(count($seen) + count($frames)).' times.',
                 'Take out all but one, unless you want it so.',
             );
@@ -71,8 +71,8 @@ final readonly class PageCheck
         }
         if ($elements !== [] && $frames === []) {
             if ($seen === []) {
-                $told[] = new Told(
-                    Verdict::Hidden,
+                $told[] = new CheckFinding(
+                    PlacementVerdict::Hidden,
                     'Its code stands inside something that the page hides.',
                     'Move it out, or show that part of the page; in a hidden part it is not seen and not counted.',
                 );
@@ -87,11 +87,11 @@ final readonly class PageCheck
     }
 
     /** What stands there instead of its code. */
-    private function absent(PageTags $tags, Expected $expected): Told
+    private function absent(PageTags $tags, Expected $expected): CheckFinding
     {
         if (array_intersect($tags->escaped, $expected->keys) !== []) {
-            return new Told(
-                Verdict::Escaped,
+            return new CheckFinding(
+                PlacementVerdict::Escaped,
                 'Its code stands on the page as words that visitors read.',
                 'Paste it into a block for custom HTML, or into the HTML view of the editor, and not as text.',
             );
@@ -103,8 +103,8 @@ final readonly class PageCheck
         if ($others !== []) {
             $key = mb_strimwidth($others[0]->key, 0, 40, '…');
 
-            return new Told(
-                Verdict::OtherKey,
+            return new CheckFinding(
+                PlacementVerdict::OtherKey,
                 $key === '' ? 'There is a widget without a key.'
                     : "There is a widget with the key \"$key\", which this site does not have.",
                 'Copy the code of the widget once more, whole.',
@@ -112,50 +112,54 @@ final readonly class PageCheck
         }
         $scripts = array_filter($tags->scripts, fn (Tag $tag): bool => ! $tag->isOther);
         if ($scripts !== [] && $tags->elements === []) {
-            return new Told(
-                Verdict::ElementGone,
+            return new CheckFinding(
+                PlacementVerdict::ElementGone,
                 'The script is there, and the element beside it was taken out.',
                 'The page builder takes out elements that it does not know when it saves: use the code with the frame.',
             );
         }
 
-        return new Told(
-            Verdict::Missing,
+        return new CheckFinding(
+            PlacementVerdict::Missing,
             'Nothing of it is on the page.',
             $expected->isSure ? 'Paste its code where it should be, or take its spot away.' : 'Paste its code where it should be.',
         );
     }
 
-    /** @return list<Told> of a widget that the site's own tag puts in */
+    /** @return list<CheckFinding> of a widget that the site's own tag puts in */
     private function ofPlace(PageTags $tags, FetchedPage $page, Expected $expected): array
     {
         $own = array_values(array_filter($tags->siteScripts, fn (Tag $tag): bool => $tag->key === $this->siteKey));
         if ($own === []) {
             return [$tags->siteScripts === []
-                ? new Told(
-                    Verdict::Missing,
+                ? new CheckFinding(
+                    PlacementVerdict::Missing,
                     'The tag of the site is not on the page.',
                     'Paste it once into the head or the foot of all pages.',
                 )
-                : new Told(Verdict::OtherKey, 'The tag is that of another site.', 'Copy the tag of this site, and paste it instead.')];
+                : new CheckFinding(
+                    PlacementVerdict::OtherKey,
+                    'The tag is that of another site.',
+                    'Copy the tag of this site, and paste it instead.',
+                )];
         }
         $told = [];
         $places = self::found($tags, (string) $expected->selector);
         if ($places === null) {
-            $told[] = new Told(
-                Verdict::NoPlace,
+            $told[] = new CheckFinding(
+                PlacementVerdict::NoPlace,
                 "\"$expected->selector\" is no selector that browsers understand.",
                 'Point at the place once more.',
             );
         } elseif ($places === 0) {
-            $told[] = new Told(
-                Verdict::NoPlace,
+            $told[] = new CheckFinding(
+                PlacementVerdict::NoPlace,
                 "Nothing on the page fits \"$expected->selector\", where it should stand.",
                 'The page has changed: point at the place once more. Where a script makes that part of the page, visitors have it.',
             );
         } elseif ($places > 1) {
-            $told[] = new Told(
-                Verdict::ManyPlaces,
+            $told[] = new CheckFinding(
+                PlacementVerdict::ManyPlaces,
                 "\"$expected->selector\" fits $places parts of the page; it stands at the first.",
                 'Point at the place once more, for one that is meant alone.',
             );
@@ -185,7 +189,7 @@ final readonly class PageCheck
         return $selectors === [] ? null : $found;
     }
 
-    /** @return list<Told> */
+    /** @return list<CheckFinding> */
     private function address(FetchedPage $page): array
     {
         $host = strtolower((string) parse_url($page->address, PHP_URL_HOST));
@@ -194,8 +198,8 @@ final readonly class PageCheck
             return [];
         }
 
-        return [new Told(
-            Verdict::NotAllowed,
+        return [new CheckFinding(
+            PlacementVerdict::NotAllowed,
             "Widgets of this site do not show on $host: it is not among its addresses.",
             "Add $host to the site’s addresses.",
         )];

@@ -6,8 +6,8 @@ namespace Gnomic\Place\Check;
 
 use Gnomic\Place\Policy\ContentPolicy;
 use Gnomic\Place\Policy\Need;
+use Gnomic\Place\Policy\PolicyQuestion;
 use Gnomic\Place\Policy\Refusal;
-use Gnomic\Place\Policy\Wanted;
 
 /** What the policies of a page refuse of a widget, each told once with all that it refuses and all that has to be added. @internal */
 final readonly class PolicyCheck
@@ -16,29 +16,29 @@ final readonly class PolicyCheck
     {
     }
 
-    /** @return list<Told> */
+    /** @return list<CheckFinding> */
     public function ofScript(Tag $script, bool $hasEdition, string $host, string $key): array
     {
         $nonce = $script->element->getAttribute('nonce');
         $wanted = [
-            new Wanted(
+            new PolicyQuestion(
                 Need::Script,
                 $script->address === '' ? "$host/gnomic.js" : $script->address,
                 $nonce,
                 $script->element->getAttribute('integrity'),
             ),
-            new Wanted(Need::Script, "$host/b/0123456789ab.js", $nonce),
-            new Wanted(Need::Connect, "$host/w/".$key.'.html'),
-            new Wanted(Need::Picture, "$host/w/p/0-640.webp"),
-            ...($hasEdition ? [new Wanted(Need::Style, null)] : []),
+            new PolicyQuestion(Need::Script, "$host/b/0123456789ab.js", $nonce),
+            new PolicyQuestion(Need::Connect, "$host/w/".$key.'.html'),
+            new PolicyQuestion(Need::Picture, "$host/w/p/0-640.webp"),
+            ...($hasEdition ? [new PolicyQuestion(Need::Style, null)] : []),
         ];
 
         return $this->refusals($wanted);
     }
 
     /**
-     * @param  list<Wanted>  $wanted
-     * @return list<Told>
+     * @param  list<PolicyQuestion>  $wanted
+     * @return list<CheckFinding>
      */
     public function refusals(array $wanted): array
     {
@@ -59,8 +59,8 @@ final readonly class PolicyCheck
         return $told;
     }
 
-    /** @param  non-empty-list<array{Refusal, Wanted}>  $refusals  of one policy */
-    private static function refusal(ContentPolicy $policy, array $refusals): Told
+    /** @param  non-empty-list<array{Refusal, PolicyQuestion}>  $refusals  of one policy */
+    private static function refusal(ContentPolicy $policy, array $refusals): CheckFinding
     {
         $whose = $policy->from === 'meta' ? 'The Content-Security-Policy in a meta element of the page'
             : 'The Content-Security-Policy that the page is sent with';
@@ -83,12 +83,12 @@ final readonly class PolicyCheck
             ...($lines === [] ? [] : ["Write this $where, instead of directives of these names, or as new ones beside the others."]),
         ];
         $verdict = match (true) {
-            ! $policy->isEnforced => Verdict::Reported,
-            $isVital => Verdict::Policy,
-            default => Verdict::Partly,
+            ! $policy->isEnforced => PlacementVerdict::Reported,
+            $isVital => PlacementVerdict::Policy,
+            default => PlacementVerdict::Partly,
         };
 
-        return new Told(
+        return new CheckFinding(
             $verdict,
             ($policy->isEnforced ? "$whose refuses " : 'A policy that only reports would refuse ').implode('; ', $said).'.',
             ($policy->isEnforced ? '' : 'Before it is enforced: ').implode(' ', $next),

@@ -15,30 +15,30 @@ final readonly class ScriptCheck
      * @param  list<Tag>  $scripts  of the element
      * @param  bool  $hasEdition  whether the page has the edition in it already
      * @param  string  $key  of a widget
-     * @return list<Told>
+     * @return list<CheckFinding>
      */
     public function of(array $scripts, bool $hasEdition, string $key): array
     {
         $own = array_values(array_filter([...$scripts, ...$this->tags->siteScripts], fn (Tag $tag): bool => ! $tag->isOther));
         $running = array_values(array_filter($own, fn (Tag $tag): bool => ! $tag->isHeld));
         if ($own === []) {
-            return $hasEdition ? [] : [new Told(
-                Verdict::ScriptGone,
+            return $hasEdition ? [] : [new CheckFinding(
+                PlacementVerdict::ScriptGone,
                 'The element is there, and the script beside it was taken out.',
                 'The page builder takes out scripts when it saves: use the code with the frame, or the site’s own tag once.',
             )];
         }
         if ($running === []) {
-            return [new Told(
-                Verdict::Held,
+            return [new CheckFinding(
+                PlacementVerdict::Held,
                 'The script waits until visitors agree to something.',
                 'Gnomic sets no cookie and keeps nothing: list its script as necessary in the settings of the consent banner.',
             )];
         }
         $insecure = array_filter($running, fn (Tag $tag): bool => $tag->isMixedOn($this->page->address));
         if (count($insecure) === count($running)) {
-            return [new Told(
-                Verdict::Mixed,
+            return [new CheckFinding(
+                PlacementVerdict::Mixed,
                 'The page is protected (https) and asks for the script without protection (http), which browsers refuse.',
                 'Write https:// in the code, and let Gnomic answer there.',
             )];

@@ -25,15 +25,15 @@ final readonly class Sighting
     }
 
     /**
-     * @param  non-empty-list<Told>  $told  by fetching
-     * @return non-empty-list<Told>
+     * @param  non-empty-list<CheckFinding>  $told  by fetching
+     * @return non-empty-list<CheckFinding>
      */
     public function beside(array $told): array
     {
         $verdict = $told[0]->verdict;
         if ($verdict->shows() && $this->width === 0) {
-            return [new Told(
-                Verdict::Hidden,
+            return [new CheckFinding(
+                PlacementVerdict::Hidden,
                 $this->isHidden ? 'The widget itself says that the page hides it (display: none) when it is opened.'
                     : 'The widget itself says that it has no room: what it stands in is 0 pixels wide.',
                 'Look at the page in a browser: a tab, an accordion or a column of no width may be around it. '
@@ -42,10 +42,10 @@ final readonly class Sighting
         }
         // Who saw it before its code was gone says nothing of now.
         $isOfNow = $this->goneSince === null || $this->at > $this->goneSince + self::LINGERS;
-        $mayBePutIn = in_array($verdict, [Verdict::Missing, Verdict::ScriptGone, Verdict::NoPlace], true);
+        $mayBePutIn = in_array($verdict, [PlacementVerdict::Missing, PlacementVerdict::ScriptGone, PlacementVerdict::NoPlace], true);
 
-        return $mayBePutIn && $this->width > 0 && $isOfNow ? [new Told(
-            Verdict::Right,
+        return $mayBePutIn && $this->width > 0 && $isOfNow ? [new CheckFinding(
+            PlacementVerdict::Right,
             "A script of the page puts it in: it is not in the page as it is sent, and visitors have it, $this->width pixels wide.",
         )] : $told;
     }

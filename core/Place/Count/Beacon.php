@@ -22,7 +22,7 @@ final readonly class Beacon
      * @param  int  $at  seconds since 1970
      * @param  string  $host  of the page, with its port where that is not the usual
      * @param  string  $path  of the page
-     * @param  list<Told>  $told
+     * @param  list<BeaconVisit>  $told
      */
     private function __construct(public int $at, public string $host, public string $path, public array $told)
     {
@@ -52,7 +52,7 @@ final readonly class Beacon
         return $isHost && $isPath && $told !== [] ? new self((int) $found[1], $host, mb_strcut($path, 0, 280), $told) : null;
     }
 
-    private static function told(string $value): ?Told
+    private static function told(string $value): ?BeaconVisit
     {
         $parts = explode('~', $value);
         $number = '(\d{1,4})';
@@ -72,7 +72,7 @@ final readonly class Beacon
         }
         [$shown, $views, $openings, $reads, $clicks] = array_map(self::bounded(...), array_slice($found, 3, 5));
 
-        return new Told(
+        return new BeaconVisit(
             $found[1],
             (int) $found[2],
             new Counts($shown, $views, $openings, $reads, $clicks, (int) $found[8]),

@@ -19,7 +19,7 @@ final class PathPattern
     private ?string $expression = null;
 
     /**
-     * @param  list<Part>  $parts
+     * @param  list<PatternPart>  $parts
      * @param  list<string>|null  $glob  fixed pieces between stars; null where there are other groups
      */
     private function __construct(public readonly string $pattern, private readonly array $parts, private readonly ?array $glob)
@@ -36,8 +36,9 @@ final class PathPattern
                 'it is longer than '.self::LONGEST.' characters. Use a star for what varies.',
             );
         }
-        $parts = Parts::of($pattern);
-        $groups = count(array_filter($parts, fn (Part $part): bool => $part->type !== Part::FIXED || $part->modifier !== ''));
+        $parts = PatternParts::of($pattern);
+        $isGroup = fn (PatternPart $part): bool => $part->type !== PatternPart::FIXED || $part->modifier !== '';
+        $groups = count(array_filter($parts, $isGroup));
         if ($groups > self::MOST_GROUPS) {
             throw PatternIsWrong::at($pattern, 0, "it has $groups stars and groups; ".self::MOST_GROUPS.' are enough for any path.');
         }
@@ -86,7 +87,7 @@ final class PathPattern
         if (count($left) === count($right)) {
             return 0;
         }
-        $nothing = new Part(Part::FIXED, '');
+        $nothing = new PatternPart(PatternPart::FIXED, '');
 
         return ($left[$common] ?? $nothing)->compared($right[$common] ?? $nothing);
     }
@@ -103,13 +104,13 @@ final class PathPattern
         }
         $first = $this->parts[0] ?? null;
 
-        return [$first?->type === Part::FIXED && $first->modifier === '' ? $first->value : '', 'r' => $this->source()];
+        return [$first?->type === PatternPart::FIXED && $first->modifier === '' ? $first->value : '', 'r' => $this->source()];
     }
 
     /** As an expression in ECMAScript's grammar, whole. */
     public function source(): string
     {
-        return $this->expression ??= '^'.implode('', array_map(fn (Part $part): string => $part->expression(), $this->parts)).'$';
+        return $this->expression ??= '^'.implode('', array_map(fn (PatternPart $part): string => $part->expression(), $this->parts)).'$';
     }
 
     private function regex(): string
@@ -119,18 +120,18 @@ final class PathPattern
     }
 
     /**
-     * @param  list<Part>  $parts
+     * @param  list<PatternPart>  $parts
      * @return list<string>|null
      */
     private static function globOf(array $parts): ?array
     {
         $glob = [''];
         foreach ($parts as $part) {
-            if ($part->modifier !== '' || ! in_array($part->type, [Part::FIXED, Part::ALL], true)) {
+            if ($part->modifier !== '' || ! in_array($part->type, [PatternPart::FIXED, PatternPart::ALL], true)) {
                 return null;
             }
-            $glob[count($glob) - 1] .= $part->type === Part::FIXED ? $part->value : $part->prefix;
-            if ($part->type === Part::ALL) {
+            $glob[count($glob) - 1] .= $part->type === PatternPart::FIXED ? $part->value : $part->prefix;
+            if ($part->type === PatternPart::ALL) {
                 $glob[] = $part->suffix;
             }
         }

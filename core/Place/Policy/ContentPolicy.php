@@ -66,7 +66,7 @@ final readonly class ContentPolicy
      * @param  string  $page  address of the page
      * @return Refusal|null null where it does
      */
-    public function refuses(Wanted $wanted, string $page): ?Refusal
+    public function refuses(PolicyQuestion $wanted, string $page): ?Refusal
     {
         $sandbox = $this->directives['sandbox'] ?? null;
         if ($sandbox !== null && $wanted->need === Need::Script && ! in_array(

@@ -22,7 +22,7 @@ final readonly class Refusal
     }
 
     /** @internal */
-    public static function sandbox(ContentPolicy $policy, Wanted $wanted): self
+    public static function sandbox(ContentPolicy $policy, PolicyQuestion $wanted): self
     {
         $line = implode(' ', ['sandbox', ...$policy->directives['sandbox'] ?? [], 'allow-scripts']);
 
@@ -31,7 +31,7 @@ final readonly class Refusal
     }
 
     /** @internal */
-    public static function of(ContentPolicy $policy, Wanted $wanted, string $directive, SourceList $list): self
+    public static function of(ContentPolicy $policy, PolicyQuestion $wanted, string $directive, SourceList $list): self
     {
         $where = $policy->from === 'meta' ? 'In the meta element of the page' : 'In the header of the page';
         if ($wanted->need === Need::Script && $list->isStrict()) {

@@ -12,7 +12,7 @@ final readonly class SourceList
     private const HASHES = ['sha256', 'sha384', 'sha512'];
 
     /**
-     * @param  list<Source>  $sources
+     * @param  list<SourceExpression>  $sources
      * @param  list<string>  $nonces
      * @param  list<string>  $hashes  "sha256-…", with the signs of base64url turned into those of base64
      * @param  list<string>  $keywords  in small letters, without their quotation marks
@@ -32,7 +32,7 @@ final readonly class SourceList
                 $hashes[] = strtolower($found[1]).'-'.strtr($found[2], '-_', '+/');
             } elseif (preg_match("~^'([a-z0-9-]+)'$~i", $word, $found) === 1 && strtolower($found[1]) !== 'self') {
                 $keywords[] = strtolower($found[1]);
-            } elseif (($source = Source::of($word)) !== null) {
+            } elseif (($source = SourceExpression::of($word)) !== null) {
                 $sources[] = $source;
             }
         }
@@ -40,7 +40,7 @@ final readonly class SourceList
         return new self($sources, $nonces, $hashes, $keywords);
     }
 
-    public function lets(Wanted $wanted, string $page): bool
+    public function lets(PolicyQuestion $wanted, string $page): bool
     {
         return match ($wanted->need) {
             Need::Script => $this->letsScript($wanted, $page),
@@ -60,7 +60,7 @@ final readonly class SourceList
     }
 
     /** "Script directives pre-request check" (§6.7.1.1). */
-    private function letsScript(Wanted $wanted, string $page): bool
+    private function letsScript(PolicyQuestion $wanted, string $page): bool
     {
         if (in_array($wanted->nonce, $this->nonces, true) || $this->letsIntegrity($wanted->integrity)) {
             return true;
@@ -84,7 +84,7 @@ final readonly class SourceList
     }
 
     /** "Does a source list allow all inline behavior" (§6.7.3.2); our own styles have no nonce, and hashes of none. */
-    private function letsInline(Wanted $wanted): bool
+    private function letsInline(PolicyQuestion $wanted): bool
     {
         if ($wanted->need === Need::Style && in_array($wanted->nonce, $this->nonces, true)) {
             return true;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Card;
 
-use Gnomic\Dress\Tokens;
+use Gnomic\Dress\LookTokens;
 use Gnomic\Shape\Parts\Metrics;
 
 /** What a look makes of the room on cards, in em: lines part them, or they are boxes with room within and around. */
@@ -42,7 +42,7 @@ final readonly class CardBox
         return new self(self::OPEN, 0.0, 0.0, 0.0, self::LEADING, 1.0);
     }
 
-    public static function of(Tokens $tokens): self
+    public static function of(LookTokens $tokens): self
     {
         $edge = $tokens->edge / Metrics::EM;
         $isBoxed = $tokens->isBoxed();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Card;
 
+use Gnomic\Memo;
 use Gnomic\Shape\Lines\Font;
 use Gnomic\Shape\Shape;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Parts;
 
+use Gnomic\Memo;
 use Gnomic\Shape\Card\CardBox;
-use Gnomic\Shape\Card\Memo;
 use Gnomic\Shape\Lines\Font;
 use Gnomic\Shape\Lines\Paragraph;
 

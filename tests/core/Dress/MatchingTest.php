@@ -6,7 +6,7 @@ namespace Tests\core\Dress;
 
 use Gnomic\Dress\Matching\Matching;
 use Gnomic\Dress\Matching\Proposal;
-use Gnomic\Dress\Page\Page;
+use Gnomic\Dress\Page\StyledPage;
 use Gnomic\Dress\Page\Viewport;
 use Gnomic\Dress\Scheme;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -18,7 +18,7 @@ final class MatchingTest extends TestCase
 
     private static function match(string $css, string $body): Matching
     {
-        $page = Page::of("<!doctype html><style>$css</style><body>$body</body>", 'https://quillmoor.example/');
+        $page = StyledPage::of("<!doctype html><style>$css</style><body>$body</body>", 'https://quillmoor.example/');
 
         return Matching::of($page, fn (): ?array => null, new Viewport, fn (): array => ['#102030', '#405060']);
     }
@@ -86,7 +86,7 @@ final class MatchingTest extends TestCase
 
     public function test_nothing_is_no_fault(): void
     {
-        $empty = Matching::of(Page::of('', 'https://a.example/'), fn (): ?array => null, new Viewport);
+        $empty = Matching::of(StyledPage::of('', 'https://a.example/'), fn (): ?array => null, new Viewport);
         self::assertSame([[], 1], [$empty->proposals, count($empty->doubts)]);
         self::assertCount(1, self::match(str_repeat('@media screen{', 60), self::WORDS)->proposals);
         self::assertCount(1, self::match(':root{--a:var(--b);--b:var(--a)}body{color:var(--a);font-size:calc(1px*('.str_repeat('(', 99).'}', self::WORDS)->proposals);

@@ -6,12 +6,12 @@ namespace Tests\core\Edition;
 
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Edition\Doubts;
-use Gnomic\Edition\EverythingPages;
-use Gnomic\Edition\HonestLine;
-use Gnomic\Edition\Honesty;
-use Gnomic\Edition\Variant;
-use Gnomic\Edition\Variants;
+use Gnomic\Edition\Advice\Doubts;
+use Gnomic\Edition\Advice\Honesty;
+use Gnomic\Edition\Input\EverythingPages;
+use Gnomic\Edition\Input\Variant;
+use Gnomic\Edition\Input\Variants;
+use Gnomic\Edition\Plan\HonestLine;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;

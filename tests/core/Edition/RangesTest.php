@@ -6,10 +6,10 @@ namespace Tests\core\Edition;
 
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
-use Gnomic\Edition\HeadAction;
-use Gnomic\Edition\Plan;
-use Gnomic\Edition\PlannedHeight;
-use Gnomic\Edition\Ranges;
+use Gnomic\Edition\Plan\HeadAction;
+use Gnomic\Edition\Plan\Plan;
+use Gnomic\Edition\Plan\PlannedHeight;
+use Gnomic\Edition\Plan\Ranges;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\core\Edition;
 
-use Gnomic\Edition\Room;
+use Gnomic\Edition\Plan\Room;
 use PHPUnit\Framework\TestCase;
 
 /** The room of a widget at every width, as one length. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\core\Gather;
 
-use App\Imports\Templates;
+use App\Sources\Imports\Templates;
 use DateTimeZone;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Tables\DateOrder;

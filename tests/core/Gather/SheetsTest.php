@@ -8,10 +8,10 @@ use DateTimeZone;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Tables\Column;
-use Gnomic\Gather\Tables\Columns;
 use Gnomic\Gather\Tables\EntryRows;
 use Gnomic\Gather\Tables\Sheet;
 use Gnomic\Gather\Tables\Table;
+use Gnomic\Gather\Tables\TableColumns;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Gather\Tables\TableReader;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -156,7 +156,7 @@ final class SheetsTest extends TestCase
     public function test_the_names_of_columns_are_written_as_they_are_compared(): void
     {
         foreach (Column::cases() as $column) {
-            self::assertSame(array_map(Columns::folded(...), $column->names()), $column->names(), $column->value);
+            self::assertSame(array_map(TableColumns::folded(...), $column->names()), $column->names(), $column->value);
             self::assertSame(array_unique($column->names()), $column->names(), $column->value);
         }
     }

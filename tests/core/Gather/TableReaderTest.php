@@ -10,11 +10,11 @@ use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Problem;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Tables\Column;
-use Gnomic\Gather\Tables\Columns;
 use Gnomic\Gather\Tables\DateOrder;
 use Gnomic\Gather\Tables\Delimited;
 use Gnomic\Gather\Tables\EntryRows;
 use Gnomic\Gather\Tables\SubjectRows;
+use Gnomic\Gather\Tables\TableColumns;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Gather\Tables\TableReader;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -138,7 +138,7 @@ final class TableReaderTest extends TestCase
 
     public function test_columns_by_name_in_several_languages_and_by_content(): void
     {
-        $places = fn (string $table): array => Columns::found(TableReader::read($table))->places;
+        $places = fn (string $table): array => TableColumns::found(TableReader::read($table))->places;
         self::assertEquals(
             ['author' => 0, 'date' => 1, 'rating' => 2, 'text' => 3],
             $places("Nombre;Fecha;Puntuación;Reseña\nA;2026-01-01;4;b"),

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\core\Place;
 
 use Gnomic\Place\Check\AllowedHosts;
+use Gnomic\Place\Check\CheckFinding;
 use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\FrameHeaders;
 use Gnomic\Place\Check\PageCheck;
 use Gnomic\Place\Check\PageTags;
-use Gnomic\Place\Check\Told;
-use Gnomic\Place\Check\Verdict;
+use Gnomic\Place\Check\PlacementVerdict;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -29,7 +29,7 @@ final class PageCheckTest extends TestCase
     /**
      * @param  list<string>  $policies
      * @param  list<string>|null  $frame  headers
-     * @return non-empty-list<Told>
+     * @return non-empty-list<CheckFinding>
      */
     private static function told(
         string $body,
@@ -49,13 +49,13 @@ final class PageCheckTest extends TestCase
 
     /** @param  array<string, mixed>  $more */
     #[DataProvider('states')]
-    public function test_each_state_is_told(Verdict $verdict, string $body, array $more = []): void
+    public function test_each_state_is_told(PlacementVerdict $verdict, string $body, array $more = []): void
     {
         $told = self::told($body, ...$more);
         self::assertSame($verdict, $told[0]->verdict, $told[0]->says);
         foreach ($told as $one) {
             self::assertNotSame('', $one->says);
-            self::assertTrue($one->verdict === Verdict::Right || $one->next !== '', "what is wrong has a next step: $one->says");
+            self::assertTrue($one->verdict === PlacementVerdict::Right || $one->next !== '', "what is wrong has a next step: $one->says");
         }
     }
 
@@ -64,70 +64,70 @@ final class PageCheckTest extends TestCase
     {
         [$script, $element, $site] = [self::SCRIPT, self::ELEMENT, self::SITE];
         $host = self::HOST;
-        yield 'there' => [Verdict::Right, $script.$element];
-        yield 'there as another form of it' => [Verdict::Right, $script.'<gnomic-widget key="dome4other"></gnomic-widget>'];
-        yield 'there, its script in the head' => [Verdict::Right, $element, ['head' => $script]];
-        yield 'there, put in by the server' => [Verdict::Right, '<gnomic-widget key="dome4visit"><template shadowrootmode="open">x</template></gnomic-widget>'];
-        yield 'there, with the script in the page itself' => [Verdict::Right, "<script>customElements.define('gnomic-widget',x)</script>$element"];
-        yield 'there, by the tag of the site alone' => [Verdict::Right, $element, ['head' => $site]];
+        yield 'there' => [PlacementVerdict::Right, $script.$element];
+        yield 'there as another form of it' => [PlacementVerdict::Right, $script.'<gnomic-widget key="dome4other"></gnomic-widget>'];
+        yield 'there, its script in the head' => [PlacementVerdict::Right, $element, ['head' => $script]];
+        yield 'there, put in by the server' => [PlacementVerdict::Right, '<gnomic-widget key="dome4visit"><template shadowrootmode="open">x</template></gnomic-widget>'];
+        yield 'there, with the script in the page itself' => [PlacementVerdict::Right, "<script>customElements.define('gnomic-widget',x)</script>$element"];
+        yield 'there, by the tag of the site alone' => [PlacementVerdict::Right, $element, ['head' => $site]];
         yield 'there, with a frame for visitors without scripts' => [
-            Verdict::Right, "$script<gnomic-widget key=\"dome4visit\"><noscript><iframe src=\"$host/w/dome4visit\"></iframe></noscript></gnomic-widget>",
+            PlacementVerdict::Right, "$script<gnomic-widget key=\"dome4visit\"><noscript><iframe src=\"$host/w/dome4visit\"></iframe></noscript></gnomic-widget>",
         ];
-        yield 'there, as a module and with blanks' => [Verdict::Right, "<script type=module src=\"$host/gnomic.js\"></script><gnomic-widget key=' dome4visit '></gnomic-widget>"];
-        yield 'missing' => [Verdict::Missing, '<p>Nothing</p>'];
-        yield 'missing beside another of ours' => [Verdict::Missing, $script.'<gnomic-widget key="quill7mark"></gnomic-widget>'];
-        yield 'another key' => [Verdict::OtherKey, $script.'<gnomic-widget key="nobody0key"></gnomic-widget>'];
-        yield 'no key' => [Verdict::OtherKey, $script.'<gnomic-widget></gnomic-widget>'];
-        yield 'twice' => [Verdict::Twice, $script.$element.$element];
-        yield 'once seen and once not' => [Verdict::Right, $script.$element."<div hidden>$element</div>"];
-        yield 'as text' => [Verdict::Escaped, '<p>'.htmlspecialchars($script.$element).'</p>'];
-        yield 'as text with bent quotes' => [Verdict::Escaped, '<p>&lt;gnomic-widget key=“dome4visit”&gt;</p>'];
-        yield 'in a script is no text' => [Verdict::Missing, '<script>var x = \'<gnomic-widget key="dome4visit">\'</script>'];
-        yield 'the script taken out' => [Verdict::ScriptGone, $element];
-        yield 'the script of another host' => [Verdict::ScriptGone, '<script src="https://elsewhere.example/gnomic.js"></script>'.$element];
-        yield 'the element taken out' => [Verdict::ElementGone, $script];
-        yield 'held by its type' => [Verdict::Held, str_replace('<script', '<script type="text/plain" data-consent="x"', $script).$element];
-        yield 'held by its address' => [Verdict::Held, str_replace(' src', ' data-src', $script).$element];
-        yield 'hidden by an attribute' => [Verdict::Hidden, "$script<div hidden>$element</div>"];
-        yield 'hidden by a style' => [Verdict::Hidden, "$script<div style='color: red; display : none'>$element</div>"];
-        yield 'in a template' => [Verdict::Hidden, "$script<template>$element</template>"];
-        yield 'asked for without protection' => [Verdict::Mixed, str_replace('https:', 'http:', $script).$element];
-        yield 'a policy in the header' => [Verdict::Policy, $script.$element, ['policies' => ["script-src 'self'"]]];
-        yield 'a policy in a meta element' => [Verdict::Policy, $script.$element, ['head' => "<meta http-equiv=content-security-policy content=\"default-src 'self'\">"]];
-        yield 'a policy that lets the script alone' => [Verdict::Policy, $script.$element, ['policies' => ["default-src 'self'; script-src $host"]]];
-        yield 'a policy that leaves out pictures' => [Verdict::Partly, $script.$element, ['policies' => ["default-src $host; img-src 'self'"]]];
-        yield 'a policy that lets all' => [Verdict::Right, $script.$element, ['policies' => ["default-src $host"]]];
+        yield 'there, as a module and with blanks' => [PlacementVerdict::Right, "<script type=module src=\"$host/gnomic.js\"></script><gnomic-widget key=' dome4visit '></gnomic-widget>"];
+        yield 'missing' => [PlacementVerdict::Missing, '<p>Nothing</p>'];
+        yield 'missing beside another of ours' => [PlacementVerdict::Missing, $script.'<gnomic-widget key="quill7mark"></gnomic-widget>'];
+        yield 'another key' => [PlacementVerdict::OtherKey, $script.'<gnomic-widget key="nobody0key"></gnomic-widget>'];
+        yield 'no key' => [PlacementVerdict::OtherKey, $script.'<gnomic-widget></gnomic-widget>'];
+        yield 'twice' => [PlacementVerdict::Twice, $script.$element.$element];
+        yield 'once seen and once not' => [PlacementVerdict::Right, $script.$element."<div hidden>$element</div>"];
+        yield 'as text' => [PlacementVerdict::Escaped, '<p>'.htmlspecialchars($script.$element).'</p>'];
+        yield 'as text with bent quotes' => [PlacementVerdict::Escaped, '<p>&lt;gnomic-widget key=“dome4visit”&gt;</p>'];
+        yield 'in a script is no text' => [PlacementVerdict::Missing, '<script>var x = \'<gnomic-widget key="dome4visit">\'</script>'];
+        yield 'the script taken out' => [PlacementVerdict::ScriptGone, $element];
+        yield 'the script of another host' => [PlacementVerdict::ScriptGone, '<script src="https://elsewhere.example/gnomic.js"></script>'.$element];
+        yield 'the element taken out' => [PlacementVerdict::ElementGone, $script];
+        yield 'held by its type' => [PlacementVerdict::Held, str_replace('<script', '<script type="text/plain" data-consent="x"', $script).$element];
+        yield 'held by its address' => [PlacementVerdict::Held, str_replace(' src', ' data-src', $script).$element];
+        yield 'hidden by an attribute' => [PlacementVerdict::Hidden, "$script<div hidden>$element</div>"];
+        yield 'hidden by a style' => [PlacementVerdict::Hidden, "$script<div style='color: red; display : none'>$element</div>"];
+        yield 'in a template' => [PlacementVerdict::Hidden, "$script<template>$element</template>"];
+        yield 'asked for without protection' => [PlacementVerdict::Mixed, str_replace('https:', 'http:', $script).$element];
+        yield 'a policy in the header' => [PlacementVerdict::Policy, $script.$element, ['policies' => ["script-src 'self'"]]];
+        yield 'a policy in a meta element' => [PlacementVerdict::Policy, $script.$element, ['head' => "<meta http-equiv=content-security-policy content=\"default-src 'self'\">"]];
+        yield 'a policy that lets the script alone' => [PlacementVerdict::Policy, $script.$element, ['policies' => ["default-src 'self'; script-src $host"]]];
+        yield 'a policy that leaves out pictures' => [PlacementVerdict::Partly, $script.$element, ['policies' => ["default-src $host; img-src 'self'"]]];
+        yield 'a policy that lets all' => [PlacementVerdict::Right, $script.$element, ['policies' => ["default-src $host"]]];
         yield 'a strict policy with its nonce' => [
-            Verdict::Right, str_replace('<script', '<script nonce="abc"', $script).$element, ['policies' => ["script-src 'nonce-abc' 'strict-dynamic'"]],
+            PlacementVerdict::Right, str_replace('<script', '<script nonce="abc"', $script).$element, ['policies' => ["script-src 'nonce-abc' 'strict-dynamic'"]],
         ];
-        yield 'a strict policy without' => [Verdict::Policy, $script.$element, ['policies' => ["script-src 'nonce-abc' 'strict-dynamic' https:"]]];
-        yield 'a policy of 8 KB' => [Verdict::Policy, $script.$element, ['policies' => ['script-src '.str_repeat('https://a.example ', 450)]]];
-        yield 'a sandbox' => [Verdict::Policy, $script.$element, ['policies' => ['sandbox']]];
-        yield 'a frame' => [Verdict::Right, "<iframe src=\"$host/w/dome4visit\"></iframe>"];
-        yield 'a frame in a sandbox' => [Verdict::FrameBlocked, "<iframe sandbox src=\"$host/w/dome4visit\"></iframe>"];
-        yield 'a frame in a sandbox that lets scripts' => [Verdict::Right, "<iframe sandbox='allow-scripts' src=\"$host/w/dome4visit\"></iframe>"];
-        yield 'a frame that waits' => [Verdict::Held, "<iframe data-src=\"$host/w/dome4visit\"></iframe>"];
-        yield 'a frame by a policy' => [Verdict::Policy, "<iframe src=\"$host/w/dome4visit\"></iframe>", ['policies' => ["frame-src 'self'"]]];
-        yield 'a frame with a header' => [Verdict::FrameBlocked, "<iframe src=\"$host/w/dome4visit\"></iframe>", ['frame' => ['X-Frame-Options: SAMEORIGIN']]];
+        yield 'a strict policy without' => [PlacementVerdict::Policy, $script.$element, ['policies' => ["script-src 'nonce-abc' 'strict-dynamic' https:"]]];
+        yield 'a policy of 8 KB' => [PlacementVerdict::Policy, $script.$element, ['policies' => ['script-src '.str_repeat('https://a.example ', 450)]]];
+        yield 'a sandbox' => [PlacementVerdict::Policy, $script.$element, ['policies' => ['sandbox']]];
+        yield 'a frame' => [PlacementVerdict::Right, "<iframe src=\"$host/w/dome4visit\"></iframe>"];
+        yield 'a frame in a sandbox' => [PlacementVerdict::FrameBlocked, "<iframe sandbox src=\"$host/w/dome4visit\"></iframe>"];
+        yield 'a frame in a sandbox that lets scripts' => [PlacementVerdict::Right, "<iframe sandbox='allow-scripts' src=\"$host/w/dome4visit\"></iframe>"];
+        yield 'a frame that waits' => [PlacementVerdict::Held, "<iframe data-src=\"$host/w/dome4visit\"></iframe>"];
+        yield 'a frame by a policy' => [PlacementVerdict::Policy, "<iframe src=\"$host/w/dome4visit\"></iframe>", ['policies' => ["frame-src 'self'"]]];
+        yield 'a frame with a header' => [PlacementVerdict::FrameBlocked, "<iframe src=\"$host/w/dome4visit\"></iframe>", ['frame' => ['X-Frame-Options: SAMEORIGIN']]];
         yield 'a frame with ancestors' => [
-            Verdict::FrameBlocked, "<iframe src=\"$host/w/dome4visit\"></iframe>", ['frame' => ["Content-Security-Policy: frame-ancestors 'self'"]],
+            PlacementVerdict::FrameBlocked, "<iframe src=\"$host/w/dome4visit\"></iframe>", ['frame' => ["Content-Security-Policy: frame-ancestors 'self'"]],
         ];
-        yield 'by the site’s tag' => [Verdict::Right, '<p id="hours">x</p>', ['head' => $site, 'selector' => '#hours']];
-        yield 'without the site’s tag' => [Verdict::Missing, '<p id="hours">x</p>', ['selector' => '#hours']];
-        yield 'with another site’s tag' => [Verdict::OtherKey, '<p id="hours">x</p>', ['head' => str_replace('1926', '1927', $site), 'selector' => '#hours']];
-        yield 'a selector of nothing' => [Verdict::NoPlace, '<p>x</p>', ['head' => $site, 'selector' => '#hours']];
-        yield 'a selector of three' => [Verdict::ManyPlaces, '<p>x</p><p>y</p><p>z</p>', ['head' => $site, 'selector' => 'p']];
-        yield 'a selector that is none' => [Verdict::NoPlace, '<p>x</p>', ['head' => $site, 'selector' => 'p[']];
-        yield 'an address that is not allowed' => [Verdict::NotAllowed, $script.$element, ['address' => 'https://elsewhere.example/visit']];
-        yield 'a part of the site that is' => [Verdict::Right, $script.$element, ['address' => 'https://shop.quillmoor.example/visit']];
-        yield 'never published' => [Verdict::NotPublished, $script.$element, ['isOut' => false]];
+        yield 'by the site’s tag' => [PlacementVerdict::Right, '<p id="hours">x</p>', ['head' => $site, 'selector' => '#hours']];
+        yield 'without the site’s tag' => [PlacementVerdict::Missing, '<p id="hours">x</p>', ['selector' => '#hours']];
+        yield 'with another site’s tag' => [PlacementVerdict::OtherKey, '<p id="hours">x</p>', ['head' => str_replace('1926', '1927', $site), 'selector' => '#hours']];
+        yield 'a selector of nothing' => [PlacementVerdict::NoPlace, '<p>x</p>', ['head' => $site, 'selector' => '#hours']];
+        yield 'a selector of three' => [PlacementVerdict::ManyPlaces, '<p>x</p><p>y</p><p>z</p>', ['head' => $site, 'selector' => 'p']];
+        yield 'a selector that is none' => [PlacementVerdict::NoPlace, '<p>x</p>', ['head' => $site, 'selector' => 'p[']];
+        yield 'an address that is not allowed' => [PlacementVerdict::NotAllowed, $script.$element, ['address' => 'https://elsewhere.example/visit']];
+        yield 'a part of the site that is' => [PlacementVerdict::Right, $script.$element, ['address' => 'https://shop.quillmoor.example/visit']];
+        yield 'never published' => [PlacementVerdict::NotPublished, $script.$element, ['isOut' => false]];
     }
 
     public function test_the_line_to_add_is_the_whole_directive(): void
     {
         [$told] = self::told(self::SCRIPT.self::ELEMENT, ["default-src 'none'; script-src 'self' https://cdn.example; img-src *"]);
         self::assertSame("script-src 'self' https://cdn.example https://words.gnomic.example; connect-src https://words.gnomic.example", $told->line);
-        self::assertSame(Verdict::Right, self::told(self::SCRIPT.self::ELEMENT, ["default-src 'none'; img-src *; $told->line"])[0]->verdict, 'and it helps');
+        self::assertSame(PlacementVerdict::Right, self::told(self::SCRIPT.self::ELEMENT, ["default-src 'none'; img-src *; $told->line"])[0]->verdict, 'and it helps');
     }
 
     public function test_pages_made_to_take_long_are_read_all_the_same(): void

@@ -11,8 +11,8 @@ use Gnomic\Json\MemberIsWrong;
 use Gnomic\Place\Pattern\PathPattern;
 use Gnomic\Place\Pattern\PatternIsWrong;
 use Gnomic\Place\Spot\Places;
-use Gnomic\Place\Spot\Rules;
 use Gnomic\Place\Spot\Spot;
+use Gnomic\Place\Spot\SpotRules;
 use Gnomic\Place\Spot\SubjectDigest;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -97,7 +97,7 @@ final class SpotTest extends TestCase
     {
         $spot = fn (string $page, array $more = []): array => ['spot' => Spot::read(['pages' => [$page]] + $more), 'widget' => 'w'];
         $foot = ['position' => 'before', 'selector' => 'footer'];
-        $rules = new Rules([
+        $rules = new SpotRules([
             'all' => $spot('/*'), 'shop' => $spot('/shop/*'), 'item' => $spot('/shop/:item'), 'basket' => $spot('/shop/basket'),
             'foot' => $spot('/*', $foot), 'advent' => $spot('/*', $foot + ['from' => '2026-12-01']),
             'but' => $spot('/about', ['except' => ['/ab*']]),
@@ -113,7 +113,7 @@ final class SpotTest extends TestCase
     public function test_two_that_collide_are_told_and_the_earlier_decides(): void
     {
         $at = fn (array $spot): array => ['spot' => Spot::read($spot), 'widget' => 'w'];
-        $rules = new Rules([
+        $rules = new SpotRules([
             'one' => $at(['pages' => ['/a', '/b']]),
             'two' => $at(['pages' => ['/b']]),
             'winter' => $at(['pages' => ['/c'], 'from' => '2026-12-01', 'to' => '2026-12-31']),
@@ -126,11 +126,11 @@ final class SpotTest extends TestCase
     public function test_two_thousand_rules_are_ordered_and_asked(): void
     {
         $spots = [];
-        for ($number = 0; $number < Rules::MOST; $number++) {
+        for ($number = 0; $number < SpotRules::MOST; $number++) {
             $spots["s$number"] = ['spot' => Spot::read(['pages' => ["/part-$number/*"], 'position' => 'after', 'selector' => 'h1']), 'widget' => 'w'];
         }
-        $rules = new Rules($spots);
-        self::assertCount(Rules::MOST, $rules->ordered());
+        $rules = new SpotRules($spots);
+        self::assertCount(SpotRules::MOST, $rules->ordered());
         self::assertSame([], $rules->collisions());
         self::assertSame(['s1999'], $rules->on('/part-1999/x'));
     }

@@ -1,0 +1,267 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Placing\Pages;
+
+use App\Fetching\Fetcher;
+use App\Fetching\FetchFailed;
+use App\Fetching\HttpResponse;
+use App\Models\Finding;
+use App\Models\Page;
+use App\Models\Widget;
+use Carbon\CarbonImmutable;
+use Gnomic\Place\Check\CheckFinding;
+use Gnomic\Place\Check\Expected;
+use Gnomic\Place\Check\FetchedPage;
+use Gnomic\Place\Check\PageTags;
+use Gnomic\Place\Check\PlacementVerdict;
+use Gnomic\Place\Check\Sighting;
+use Illuminate\Support\Facades\DB;
+
+/** Fetches a page as a visitor would, and keeps whether the widgets are there that should be. */
+final readonly class CheckPage
+{
+    /** Of a page, in bytes. */
+    private const LARGEST = 4_000_000;
+
+    private const SECONDS = 15;
+
+    /** Days for which what a widget said of itself is believed. */
+    private const FRESH_DAYS = 2;
+
+    private const SIGN_IN = '~/(?:wp-login|log-?in|sign-?in|sso|auth|account/login|users/sign_in)\b~i';
+
+    public function __construct(private Fetcher $fetcher, private ExpectedOnPage $expected, private string $host)
+    {
+    }
+
+    public function check(Page $page): void
+    {
+        $expected = $this->expected->on($page);
+        try {
+            $answer = $this->fetched($page->address);
+        } catch (FetchFailed $failed) {
+            $this->keepAll(
+                $page,
+                $expected,
+                new CheckFinding(PlacementVerdict::Unreachable, $failed->getMessage(), 'Look whether the page opens in a browser.'),
+            );
+
+            return;
+        }
+        $fault = $this->fault($page, $answer);
+        if ($fault !== null) {
+            $this->keepAll($page, $expected, $fault);
+
+            return;
+        }
+        $fetched = self::page($answer);
+        $tags = PageTags::of($fetched, $this->host);
+        if ($tags->asksToSignIn && $answer->redirects > 0 && self::path($answer->address) !== self::path($page->address)) {
+            $this->keepAll($page, $expected, self::signIn($answer->address));
+
+            return;
+        }
+        $expected = $this->expected->with($expected, $tags, $page);
+        $check = $this->expected->check($page->site);
+        $again = null;
+        foreach ($expected as [$widget, $one]) {
+            $told = $check->of($tags, $fetched, $one, $this->frameHeaders($tags, $one));
+            if (! $told[0]->verdict->shows() && in_array(
+                $told[0]->verdict,
+                [PlacementVerdict::Missing, PlacementVerdict::OtherKey, PlacementVerdict::ScriptGone],
+                true,
+            )) {
+                $again ??= $this->again($page->address);
+                $told = $again !== null && $check->of($again[1], $again[0], $one)[0]->verdict->shows() ? [
+                    self::oldCopy($fetched),
+                    ...$told,
+                ] : $told;
+            }
+            $finding = $this->finding($page, $widget);
+            $finding->learn($told[0]->verdict);
+            $this->keep($finding, $one, $this->sighting($page, $one, $finding)?->beside($told) ?? $told);
+        }
+        $page->update([
+            'title' => $tags->title === null ? $page->title : mb_strcut($tags->title, 0, 290),
+            'language' => $tags->language === null ? $page->language : mb_strcut($tags->language, 0, 35),
+            'seen_at' => now(),
+            'checked_at' => now(),
+            'failure' => null,
+            'widgets' => array_values(array_map(fn (array $one): array => ['key' => $one[0]->key, 'name' => $one[0]->name], $expected)),
+        ]);
+        $keys = array_map(fn (array $one): int => $one[0]->id, $expected);
+        Finding::query()->where('page_id', $page->id)->whereNotIn('widget_id', $keys)->delete();
+    }
+
+    /** @throws FetchFailed */
+    private function fetched(string $address, bool $fresh = false): HttpResponse
+    {
+        $headers = ['Accept' => 'text/html,application/xhtml+xml'] + (
+            $fresh ? ['Cache-Control' => 'no-cache', 'Pragma' => 'no-cache'] : []
+        );
+
+        return $this->fetcher->within(self::SECONDS)->get($address, $headers);
+    }
+
+    private function fault(Page $page, HttpResponse $answer): ?CheckFinding
+    {
+        $host = (string) parse_url($answer->address, PHP_URL_HOST);
+        if (in_array($answer->status, [401, 403], true) || ($answer->redirects > 0 && preg_match(
+            self::SIGN_IN,
+            self::path($answer->address),
+        ) === 1
+            && preg_match(self::SIGN_IN, self::path($page->address)) !== 1)) {
+            return self::signIn($answer->address);
+        }
+        if (! $answer->isOk()) {
+            return new CheckFinding(
+                PlacementVerdict::Unreachable,
+                FetchFailed::status($answer->status, $host)->getMessage(),
+                'Look whether the page opens in a browser.',
+            );
+        }
+        $type = (string) $answer->header('Content-Type');
+        if ($type !== '' && preg_match('~^\s*(?:text/html|application/xhtml\+xml)~i', $type) !== 1) {
+            return new CheckFinding(
+                PlacementVerdict::Unreachable,
+                "$host sent no web page but ".mb_strimwidth($type, 0, 60, '…').'.',
+                'Give the address of a page.',
+            );
+        }
+
+        return strlen($answer->body) <= self::LARGEST ? null : new CheckFinding(
+            PlacementVerdict::Unreachable,
+            'The page is larger than '.(self::LARGEST / 1_000_000).' MB, which is more than Gnomic looks through.',
+            'Visitors wait long for such a page, too; look what makes it so large.',
+        );
+    }
+
+    /** @return array{FetchedPage, PageTags}|null what is behind a cache; null where it cannot be had */
+    private function again(string $address): ?array
+    {
+        try {
+            $answer = $this->fetched($address.(str_contains($address, '?') ? '&' : '?').'gnomic='.bin2hex(random_bytes(4)), true);
+        } catch (FetchFailed) {
+            return null;
+        }
+        $fetched = self::page($answer);
+
+        return $answer->isOk() && strlen($answer->body) <= self::LARGEST ? [$fetched, PageTags::of($fetched, $this->host)] : null;
+    }
+
+    /** @return list<string>|null */
+    private function frameHeaders(PageTags $tags, Expected $expected): ?array
+    {
+        foreach ($tags->frames as $frame) {
+            if (in_array($frame->key, $expected->keys, true)) {
+                try {
+                    $answer = $this->fetcher->within(5)->get($frame->address);
+                } catch (FetchFailed) {
+                    return null;
+                }
+                $lines = [];
+                foreach (['Content-Security-Policy', 'X-Frame-Options'] as $name) {
+                    if ($answer->header($name) !== null) {
+                        $lines[] = "$name: {$answer->header($name)}";
+                    }
+                }
+
+                return $lines;
+            }
+        }
+
+        return null;
+    }
+
+    /** What the widget said of itself lately. */
+    private function sighting(Page $page, Expected $expected, Finding $finding): ?Sighting
+    {
+        $seen = DB::table('sightings')->join('widgets', 'widgets.id', '=', 'sightings.widget_id')
+            ->whereIn('widgets.key', $expected->keys)->where('page', self::path($page->address))
+            ->where('last_at', '>', now()->subDays(self::FRESH_DAYS))->orderByDesc('last_at')->first();
+
+        return $seen === null ? null : new Sighting(
+            CarbonImmutable::parse((string) $seen->last_at, 'UTC')->getTimestamp(),
+            (int) $seen->last_width,
+            $seen->last_fault === 'hidden',
+            $finding->gone_since?->getTimestamp(),
+        );
+    }
+
+    /** @param  array<int, array{Widget, Expected}>  $expected */
+    private function keepAll(Page $page, array $expected, CheckFinding $told): void
+    {
+        foreach ($expected as [$widget, $one]) {
+            $this->keep($this->finding($page, $widget), $one, [$told]);
+        }
+        $page->update(['checked_at' => now(), 'failure' => $told->says]);
+    }
+
+    private function finding(Page $page, Widget $widget): Finding
+    {
+        return Finding::query()->where('page_id', $page->id)->where('widget_id', $widget->id)->first()
+            ?? new Finding(['site_id' => $page->site_id, 'page_id' => $page->id, 'widget_id' => $widget->id]);
+    }
+
+    /** @param  non-empty-list<CheckFinding>  $told */
+    private function keep(Finding $finding, Expected $expected, array $told): void
+    {
+        $shows = $told[0]->verdict->shows();
+        $now = now();
+        // What was never there is not missed, unless a spot says that it should be.
+        $isMissed = ! $shows && ($expected->isSure || $finding->last_there_at !== null);
+        $finding->fill([
+            'verdict' => $told[0]->verdict->value,
+            'told' => array_map(fn (CheckFinding $one): array => $one->toArray(), $told),
+            'first_there_at' => $finding->first_there_at ?? ($shows ? $now : null),
+            'last_there_at' => $shows ? $now : $finding->last_there_at,
+            'missing_since' => $isMissed ? ($finding->missing_since ?? $now) : null,
+            'checked_at' => $now,
+        ])->save();
+    }
+
+    private static function page(HttpResponse $answer): FetchedPage
+    {
+        $lines = fn (string $name): array => $answer->header($name) === null ? [] : [$answer->header($name)];
+        $cached = array_filter([
+            $answer->header('Age') === null ? null : "Age: {$answer->header('Age')}",
+            $answer->header('X-Cache'),
+            $answer->header('CF-Cache-Status'),
+        ]);
+
+        return new FetchedPage(
+            mb_scrub($answer->body),
+            $answer->address,
+            $lines('Content-Security-Policy'),
+            $lines('Content-Security-Policy-Report-Only'),
+            $cached === [] ? null : implode(', ', $cached),
+        );
+    }
+
+    private static function signIn(string $address): CheckFinding
+    {
+        return new CheckFinding(
+            PlacementVerdict::SignIn,
+            'The page sends whoever is not signed in to '.mb_strimwidth($address, 0, 120, '…').'.',
+            'Gnomic looks as a visitor would; what only members see, it cannot check. What the widget itself says counts instead.',
+        );
+    }
+
+    private static function oldCopy(FetchedPage $page): CheckFinding
+    {
+        return new CheckFinding(
+            PlacementVerdict::OldCopy,
+            'A cache in front of the page serves a copy from before'.(
+                $page->age === null ? '' : " ($page->age)"
+            ).'; behind it, the code is there.',
+            'Empty the cache of the page builder, of a plug-in or of the content network, for this page.',
+        );
+    }
+
+    private static function path(string $address): string
+    {
+        return parse_url($address, PHP_URL_PATH) ?: '/';
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sources\Access;
+
+use RuntimeException;
+
+/** Granting access came to nothing. The message says why and what to do. */
+final class AccessRefused extends RuntimeException
+{
+    private function __construct(public readonly string $service, string $message)
+    {
+        parent::__construct($message);
+    }
+
+    public static function byOwner(string $service): self
+    {
+        return new self($service, "You refused access at $service, so nothing was connected. Begin again where that was a slip.");
+    }
+
+    public static function byService(string $service): self
+    {
+        return new self($service, "$service did not take the answer; it was too late, or used before. Begin again.");
+    }
+
+    public static function unreachable(string $service): self
+    {
+        return new self($service, "$service could not be asked for its part. Begin again in a while.");
+    }
+
+    public static function otherState(string $service): self
+    {
+        return new self(
+            $service,
+            "The answer of $service does not belong to what was begun here, so it was not taken. Begin again, in one window.",
+        );
+    }
+}

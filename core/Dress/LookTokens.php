@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Dress;
+
+use Gnomic\Json\MemberIsWrong;
+use Gnomic\Json\Members;
+use Gnomic\Json\Schema\ChoiceSchema;
+use Gnomic\Json\Schema\NumberSchema;
+use Gnomic\Json\Schema\ObjectSchema;
+use Gnomic\Json\Schema\Schema;
+use Gnomic\Json\Schema\TextSchema;
+
+/** The tokens of a look that are no colours. Lengths are CSS pixels at the usual size of letters. */
+final readonly class LookTokens
+{
+    /** Glyphs of ratings, drawn by us: what is read for each. */
+    public const GLYPHS = ['lozenge' => 'lozenges', 'star' => 'stars', 'dot' => 'dots', 'bar' => 'bars', 'heart' => 'hearts'];
+
+    public const HOVERS = ['none' => 'nothing', 'lift' => 'the card rises', 'line' => 'its edge is drawn', 'fade' => 'others fade'];
+
+    /** What a look has that does not say. */
+    private const USUAL = [
+        'angle' => 180, 'picture' => null, 'text' => null, 'headings' => null, 'size' => 100, 'weight' => 700, 'leading' => 150,
+        'corner' => 3, 'rule' => 1, 'edge' => 0, 'shadow' => 0, 'gap' => null, 'inset' => 0, 'pictureCorner' => 0, 'pictureEdge' => 0,
+        'glyph' => 'lozenge', 'glyphSize' => 100, 'hover' => 'none', 'quotes' => 0,
+    ];
+
+    /** Families of fonts as CSS writes them, and nothing else. */
+    private const FAMILY = '^[^;{}()\\\\<>@!/:]+$';
+
+    public int $angle;
+
+    /** Address of a picture behind everything. */
+    public ?string $picture;
+
+    /** Family of words, and of headings; null: the page's own. */
+    public ?string $text;
+
+    public ?string $headings;
+
+    /** Of letters, in hundredths of the usual size. */
+    public int $size;
+
+    /** Of headings. */
+    public int $weight;
+
+    /** Of words, in hundredths of their size. */
+    public int $leading;
+
+    public int $corner;
+
+    /** How thick lines between cards are, and how thick the edge of a card is. */
+    public int $rule;
+
+    public int $edge;
+
+    /** 0 to 4. */
+    public int $shadow;
+
+    /** Between cards; null: as is usual for the layout. */
+    public ?int $gap;
+
+    /** Between the edge of a card and what is on it. */
+    public int $inset;
+
+    public int $pictureCorner;
+
+    public int $pictureEdge;
+
+    /** Of GLYPHS. */
+    public string $glyph;
+
+    /** In hundredths of the usual size. */
+    public int $glyphSize;
+
+    /** Of HOVERS. */
+    public string $hover;
+
+    /** 1 where words stand in the quotation marks of their language. */
+    public int $quotes;
+
+    /** @param  array<string, mixed>  $members  whole */
+    private function __construct(private array $members)
+    {
+        $of = Members::of($members, '/tokens');
+        $this->angle = (int) $of->intOrNull('angle');
+        $this->picture = $of->stringOrNull('picture');
+        $this->text = $of->stringOrNull('text');
+        $this->headings = $of->stringOrNull('headings');
+        $this->size = (int) $of->intOrNull('size');
+        $this->weight = (int) $of->intOrNull('weight');
+        $this->leading = (int) $of->intOrNull('leading');
+        $this->corner = (int) $of->intOrNull('corner');
+        $this->rule = (int) $of->intOrNull('rule');
+        $this->edge = (int) $of->intOrNull('edge');
+        $this->shadow = (int) $of->intOrNull('shadow');
+        $this->gap = $of->intOrNull('gap');
+        $this->inset = (int) $of->intOrNull('inset');
+        $this->pictureCorner = (int) $of->intOrNull('pictureCorner');
+        $this->pictureEdge = (int) $of->intOrNull('pictureEdge');
+        $this->glyph = $of->string('glyph');
+        $this->glyphSize = (int) $of->intOrNull('glyphSize');
+        $this->hover = $of->string('hover');
+        $this->quotes = (int) $of->intOrNull('quotes');
+    }
+
+    public static function usual(): self
+    {
+        return new self(self::USUAL);
+    }
+
+    /** @return array<string, Schema> each may be null: as the look has it */
+    private static function members(): array
+    {
+        $family = fn (string $of): TextSchema => TextSchema::matchingOrNull(
+            self::FAMILY,
+            'a list of font families such as "Georgia, serif"',
+            200,
+            "Family of $of, of those that the page has loaded; null: as the look has it, or else the page's own.",
+        );
+
+        return [
+            'angle' => NumberSchema::whole(0, 360, about: 'Degrees of a gradient of the ground.'),
+            'picture' => TextSchema::addressOrNull('Address of a picture behind everything.'),
+            'text' => $family('words'),
+            'headings' => $family('headings'),
+            'size' => NumberSchema::whole(80, 140, about: 'Size of letters in hundredths.'),
+            'weight' => NumberSchema::whole(300, 900, about: 'Weight of headings.'),
+            'leading' => NumberSchema::whole(120, 200, about: 'Height of lines of words, in hundredths of their size.'),
+            'corner' => NumberSchema::whole(0, 32, about: 'Pixels that corners are rounded by.'),
+            'rule' => NumberSchema::whole(0, 4, about: 'Pixels of the lines between cards.'),
+            'edge' => NumberSchema::whole(0, 4, about: 'Pixels of the line around a card.'),
+            'shadow' => NumberSchema::whole(0, 4, about: 'How high cards stand over the ground.'),
+            'gap' => NumberSchema::whole(0, 80, about: 'Pixels between cards; null: as the look or the layout has it.'),
+            'inset' => NumberSchema::whole(0, 48, about: 'Pixels between the edge of a card and what is on it.'),
+            'pictureCorner' => NumberSchema::whole(0, 32, about: 'Pixels that corners of pictures are rounded by.'),
+            'pictureEdge' => NumberSchema::whole(0, 4, about: 'Pixels of the line around a picture.'),
+            'glyph' => ChoiceSchema::orNull(self::GLYPHS, 'What ratings are drawn with.'),
+            'glyphSize' => NumberSchema::whole(70, 200, about: 'Size of those in hundredths.'),
+            'hover' => ChoiceSchema::orNull(self::HOVERS, 'What happens under the pointer.'),
+            'quotes' => NumberSchema::whole(0, 1, about: 'Whether words stand in the quotation marks of their language.'),
+        ];
+    }
+
+    /** What a brief changes of a look. */
+    public static function changes(string $about): ObjectSchema
+    {
+        return ObjectSchema::of(self::members(), about: $about);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $given  what is missing is as usual
+     *
+     * @throws MemberIsWrong naming the token and the remedy
+     */
+    public static function read(array $given, string $pointer): self
+    {
+        $read = self::changes('')->read($given === [] ? [] : $given, $pointer);
+
+        return self::usual()->changed(is_array($read) ? $read : []);
+    }
+
+    /** @param  array<array-key, mixed>  $changes  read by changes(); null: as it was */
+    public function changed(array $changes): self
+    {
+        $changes = array_filter($changes, fn (mixed $value): bool => $value !== null);
+
+        return new self(array_intersect_key($changes, self::USUAL) + $this->members);
+    }
+
+    public function pictured(?string $address): self
+    {
+        return new self(['picture' => $address] + $this->members);
+    }
+
+    /** Whether cards are boxes, with room within and around them; else lines part them. */
+    public function isBoxed(): bool
+    {
+        return $this->inset > 0;
+    }
+
+    /** @return array<string, mixed> every token */
+    public function toArray(): array
+    {
+        return array_replace(self::USUAL, $this->members);
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Edition\Plan;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use Gnomic\Edition\Input\Account;
+use Gnomic\Edition\Input\VariantInput;
+use Gnomic\Shape\Action;
+use Gnomic\Shape\Card\Face;
+use Gnomic\Shape\Card\SourcePage;
+use Gnomic\Shape\Shape;
+use Gnomic\Sift\Clauses\FromSources;
+use Gnomic\Standing\Overall;
+use Gnomic\Text\Catalogue;
+
+/** What stands above the cards or beside them. Null is not shown. */
+final readonly class Head
+{
+    /**
+     * @param  string|null  $figure  the overall rating as it is shown, "4.6"
+     * @param  int|null  $twentieths  the same in twentieths of a star
+     * @param  string|null  $base  what it rests on: "from 318 ratings on three services"
+     * @param  array<int, int>|null  $spread  ratings by stars 1 to 5
+     * @param  string|null  $posts  how many there are of the account: "48 posts"
+     * @param  list<HeadAction>  $actions
+     */
+    private function __construct(
+        public ?string $heading,
+        public ?string $line,
+        public ?string $figure,
+        public ?int $twentieths,
+        public ?string $base,
+        public ?array $spread,
+        public ?Account $account,
+        public ?Face $face,
+        public ?string $posts,
+        public array $actions,
+    ) {
+    }
+
+    /** @param  string  $all  address of everything */
+    public static function of(Shape $shape, VariantInput $input, string $all): self
+    {
+        [$overall, $site, $words] = [$input->chosen->overall, $input->site, $input->words];
+        [$pictures, $collected] = [$site->pictures, $input->chosen->collected];
+        $own = FromSources::named($input->brief->criteria);
+        $pages = $own === null ? $site->pages : array_intersect_key($site->pages, array_flip($own));
+        $isFigure = $shape->layout::most() === 0;
+        $in = fn (string $part): bool => ($shape->headAt !== 'none' || $isFigure) && in_array($part, $shape->head, true);
+        $figures = fn (string $part): bool => $in($part) && $overall->count > 0;
+        $account = $in('account') ? ($site->accounts[0] ?? null) : null;
+        $shows = $shape->headAt !== 'none';
+
+        return new self(
+            $shows ? $shape->heading : null,
+            $shows ? $shape->line : null,
+            $figures('overall') && $overall->mean !== null ? $words->number(round($overall->mean, 1), 1) : null,
+            ! $figures('overall') || $overall->mean === null ? null : (int) round($overall->mean * 20),
+            $figures('count') ? self::base($overall, $site->zone, $words) : null,
+            $figures('spread') ? $overall->spread : null,
+            $account,
+            $account === null ? null : Face::of($account->name, $pictures[(string) $account->picture] ?? null),
+            $account === null || $collected === 0 ? null : $words->say('account.posts', ['count' => $collected]),
+            $shows ? self::actions($shape, $words, $pages, $all) : [],
+        );
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->heading === null && $this->line === null && ! $this->hasRow();
+    }
+
+    /** Whether there is a row of figures, an account or actions. */
+    public function hasRow(): bool
+    {
+        return $this->hasFigures() || $this->account !== null || $this->actions !== [];
+    }
+
+    public function hasFigures(): bool
+    {
+        return $this->figure !== null || $this->base !== null || $this->spread !== null;
+    }
+
+    private static function base(Overall $overall, DateTimeZone $zone, Catalogue $words): string
+    {
+        $with = ['count' => $overall->count, 'sources' => $overall->sources, 'places' => $words->counted($overall->sources)];
+
+        return $overall->since === null ? $words->say('figures.base', $with)
+            : $words->say('figures.baseSince', $with + ['month' => $words->month(new DateTimeImmutable("@$overall->since"), $zone)]);
+    }
+
+    /**
+     * @param  array<string, SourcePage>  $pages
+     * @return list<HeadAction> none of those that lead nowhere
+     */
+    private static function actions(Shape $shape, Catalogue $words, array $pages, string $all): array
+    {
+        $actions = [];
+        foreach ($shape->actions as $action) {
+            $links = match ($action->does) {
+                'all' => ['' => $all],
+                'link' => $action->url === null ? [] : ['' => $action->url],
+                default => self::links($action, $pages),
+            };
+            if ($links !== []) {
+                $text = $action->text ?? ($action->does === 'link' ? (string) $action->url : $words->say(match ($action->does) {
+                    'review' => 'action.review',
+                    'follow' => 'action.follow',
+                    default => 'action.all',
+                }));
+                $actions[] = new HeadAction($text, $links);
+            }
+        }
+
+        return $actions;
+    }
+
+    /**
+     * @param  array<string, SourcePage>  $pages
+     * @return array<string, string> addresses by name
+     */
+    private static function links(Action $action, array $pages): array
+    {
+        $links = [];
+        foreach ($action->sources ?? array_keys($pages) as $key) {
+            $page = $pages[$key] ?? null;
+            // Reviews are written where that is possible, or where the owner says so.
+            $isMeant = $action->does !== 'review' || $action->sources !== null || $page?->takesReviews === true;
+            if ($page?->url !== null && $isMeant) {
+                $links[isset($links[$page->name]) ? "$page->name ($key)" : $page->name] = $page->url;
+            }
+        }
+
+        return $links;
+    }
+}

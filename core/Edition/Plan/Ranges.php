@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Edition\Plan;
+
+use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Card\CardHeights;
+use Gnomic\Shape\Parts\Metrics;
+use Gnomic\Shape\Parts\PicturesPart;
+use Gnomic\Shape\Shape;
+use Gnomic\Shape\Space;
+use Gnomic\Shape\Tile;
+use Gnomic\Shape\WidthClass;
+use Gnomic\Sift\Limits;
+
+/** What a shape makes of cards at every width, as ranges of widths that follow on each other. */
+final class Ranges
+{
+    /** Beyond this a widget has no more breaks. */
+    private const WIDEST = 3000;
+
+    /** Where what stands where changes with the width within a number of columns, a range is at most so much wider at its end. */
+    private const STEP = 1.25;
+
+    private const FINEST = 240;
+
+    private const FINE_TO = 1700;
+
+    /**
+     * How many cards are shown where, and how many stand side by side: what the other ranges rest on, without their cards.
+     *
+     * @return list<array{from: int, to: int|null, across: int, cards: int}>
+     */
+    public static function counts(Shape $shape, Limits $limits, int $shown): array
+    {
+        $edges = [0, Space::NARROW, Limits::TABLET, Limits::DESKTOP];
+        if ($shape->headIsAside()) {
+            $edges[] = Space::ASIDE_FROM;
+        }
+        $at = fn (int $width): array => self::count($shape, $limits, $shown, $width);
+        sort($edges);
+        $all = [];
+        foreach ($edges as $index => $from) {
+            array_push($all, $from, ...self::breaks($at, $from, ($edges[$index + 1] ?? self::WIDEST) - 1));
+        }
+        $counts = [];
+        foreach ($all as $index => $from) {
+            [$across, $cards] = $at($from);
+            $counts[] = ['from' => $from, 'to' => $all[$index + 1] ?? null, 'across' => $across, 'cards' => $cards];
+        }
+
+        return $counts;
+    }
+
+    /**
+     * @param  list<Card>  $cards
+     * @return list<Range>
+     */
+    public static function of(Shape $shape, Limits $limits, array $cards, CardHeights $heights): array
+    {
+        $ranges = [];
+        $tiles = [];
+        foreach (self::counts($shape, $limits, count($cards)) as ['from' => $from, 'to' => $to, 'cards' => $shown]) {
+            $class = WidthClass::at($from);
+            $layout = $shape->layoutAt($class);
+            // Where a few words fill a line, they are shown whole.
+            $space = $shape->space($from);
+            $lines = $layout->linesIn($space) ?? ($space->isNarrow() && ! $layout::isOfPictures() ? null : $shape->linesAt($class));
+            $without = $shape->withoutAt($class);
+            // Heights depend on what is shown at these widths, and on nothing else of them.
+            $tiles[$class->value.$lines] ??= self::tiles($cards, $heights, $layout->size(), $lines, $without);
+            foreach ($layout::isFine() || $lines !== null ? self::steps($from, $to) : [[$from, $to, $from]] as [$first, $end, $at]) {
+                $space = $shape->space($at);
+                $arrangement = $layout->arranged($space, $shape->space($first), array_slice($tiles[$class->value.$lines], 0, $shown));
+                $ranges[] = new Range($first, $end, $at, $layout, $arrangement, $lines, $without);
+            }
+        }
+
+        return $ranges;
+    }
+
+    /** @return array{int, int} cards across and shown */
+    private static function count(Shape $shape, Limits $limits, int $shown, int $width): array
+    {
+        $layout = $shape->layoutAt(WidthClass::at($width));
+        $space = $shape->space($width);
+
+        $most = min($shown, $limits->at($width), $layout::most() ?? $shown);
+
+        // More columns than cards change nothing.
+        return [min($layout->acrossAt($space), max(1, $shown)), $layout->cardsAt($space, $most)];
+    }
+
+    /**
+     * Widths between two at which another count holds than just before; there are few, and between them nothing changes.
+     *
+     * @param  callable(int): array{int, int}  $at
+     * @return list<int>
+     */
+    private static function breaks(callable $at, int $first, int $last): array
+    {
+        if ($first >= $last || $at($first) === $at($last)) {
+            return [];
+        }
+        $middle = intdiv($first + $last, 2);
+
+        return $last - $first === 1 ? [$last] : [...self::breaks($at, $first, $middle), ...self::breaks($at, $middle, $last)];
+    }
+
+    /** @return list<array{int, int|null, int}> from, to, and the width that stands for those between */
+    private static function steps(int $from, ?int $to): array
+    {
+        $steps = [];
+        for ($first = $from; ;) {
+            $next = (int) (max($first, self::FINEST) * self::STEP);
+            $isLast = $next >= min($to ?? self::FINE_TO, self::FINE_TO);
+            $end = $isLast ? $to : $next;
+            // Rows are at least as high as at the wide end, and grow where there is less room.
+            $steps[] = [$first, $end, $end === null ? $next : max($first, $end - 1)];
+            if ($isLast) {
+                return $steps;
+            }
+            $first = $next;
+        }
+    }
+
+    /**
+     * @param  list<Card>  $cards
+     * @param  list<string>  $without
+     * @return list<Tile>
+     */
+    private static function tiles(array $cards, CardHeights $heights, float $size, ?int $lines, array $without): array
+    {
+        return array_map(fn (int $place, Card $card): Tile => new Tile(
+            ($card->part(PicturesPart::class)?->pictures[0] ?? null)?->ratio(),
+            fn (float $width): float => Metrics::EM
+                * $heights->of($size)[$place]->at($width / Metrics::EM, $lines, $without),
+            $card->weight->likes,
+            $card->weight->stars,
+            $card->weight->isPinned,
+        ), array_keys($cards), $cards);
+    }
+}
