@@ -42,7 +42,7 @@ final readonly class PartTemplates
             $byline = str_replace("@partOf($row->name)", $this->choice($parts), $byline);
         }
 
-        return "@php(\$part = \$parts[0])\n@if (\$part::row() !== null)\n$byline@else\n{$this->choice($alone)}\n@endif";
+        return "@php(\$part = \$block->parts[0])\n@if (\$block->byline !== null)\n$byline@else\n{$this->choice($alone)}\n@endif";
     }
 
     /** @param  array<class-string<Part>>  $parts */

@@ -3,7 +3,7 @@
 <div class="item{{ $page === '' ? '' : " $page" }}{{ $card->isPicture ? ' pic' : '' }}" data-e="{{ $card->ref }}"@if ($plan->leading()::hasSlides()) role="group" aria-roledescription="{{ $words->say('carousel.slide') }}" aria-label="{{ $words->say('carousel.place', ['at' => $before + $place + 1, 'count' => $count]) }}"@endif>@php($spokenIn = $card->language === $words->language ? '' : ' lang="'.e((string) $card->language).'"')
 @php($opens = $card->opens ?? ($enlarges ? ($card->url ?? $plan->all) : null))
 <article class="card" part="card">
-@foreach ($card->blocks as $parts)
+@foreach ($card->blocks as $block)
 @partsOfCard
 @endforeach
 @if ($opens !== null)

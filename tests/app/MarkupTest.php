@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Editions\Catalogues;
-use App\Editions\Content;
 use App\Editions\LookFiles;
-use App\Editions\Made;
 use App\Editions\Renderer;
 use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Dress\Dressed;
+use Gnomic\Edition\Input\Chosen;
+use Gnomic\Edition\Input\EditionInput;
+use Gnomic\Edition\Input\SiteMaterial;
+use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
@@ -53,18 +55,15 @@ final class MarkupTest extends TestCase
             ['stars' => 2.0, 'count' => 1, 'source' => 'lane'],
         ]);
 
-        $content = new Content(
+        $input = new VariantInput(
             BriefReader::read(['version' => 1, 'shape' => $shape]),
-            self::on(),
-            $entries ?? [$entry],
-            $overall,
-            new DateTimeZone('UTC'),
+            new Chosen($entries ?? [$entry], $overall),
+            new SiteMaterial(self::on(), new DateTimeZone('UTC'), pages: ['dome' => new SourcePage('Wayleaf')]),
             app(Catalogues::class)->of($language),
             Dressed::usual(app(LookFiles::class)->all()),
-            ['dome' => new SourcePage('Wayleaf')],
         );
 
-        return app(Renderer::class)->edition('k3y', 'Dome', new Made(null, ['' => $content], [], []))->fragment;
+        return app(Renderer::class)->edition('k3y', 'Dome', EditionInput::of(null, ['' => $input], [], []))->fragment;
     }
 
     #[DataProvider('parts')]

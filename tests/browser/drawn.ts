@@ -74,6 +74,7 @@ export class Chance {
     if (types.includes('null') && this.is(0.5)) return null;
     if (choices.length > 0) return this.one(choices);
     if (types.includes('boolean')) return this.is(0.5);
+    if (types.includes('string')) return undefined;
     if (types.includes('integer')) return this.whole(schema.minimum ?? 0, schema.maximum ?? 100);
     if (types.includes('array')) {
       const of = schema.items?.enum ?? (schema.items?.oneOf ?? []).map((one) => one.const);
@@ -82,7 +83,8 @@ export class Chance {
     return Object.fromEntries(
       Object.entries(schema.properties ?? {})
         .filter(([member]) => member !== 'name' && this.is(0.5))
-        .map(([member, own]) => [member, this.value(own)]),
+        .map(([member, own]) => [member, this.value(own)] as const)
+        .filter(([, value]) => value !== undefined),
     );
   }
 }

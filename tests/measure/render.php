@@ -5,11 +5,13 @@ declare(strict_types=1);
 // Renders editions of twelve cards, and plans of two hundred, on one core: php tests/measure/render.php. Prints JSON.
 
 use App\Editions\Catalogues;
-use App\Editions\Content;
 use App\Editions\LookFiles;
 use App\Editions\Renderer;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Dress\Dressed;
+use Gnomic\Edition\Input\Chosen;
+use Gnomic\Edition\Input\SiteMaterial;
+use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
@@ -43,16 +45,17 @@ $entries = function (int $count, bool $pictured) use ($words, &$pictures): array
     }, range(1, $count));
 };
 $overall = Overall::ofTally([['stars' => 5.0, 'count' => 3, 'source' => 'dome'], ['stars' => 4.0, 'count' => 1, 'source' => 'dome']]);
-$content = fn (string $layout, int $count): Content => new Content(
-    BriefReader::read(['version' => 3, 'sift' => ['limit' => 100], 'shape' => ['layout' => ['name' => $layout]]]),
-    new SiteContext(new DateTimeImmutable('2026-11-26')),
-    $entries($count, in_array($layout, ['photo-rows', 'mosaic', 'strip'], true)),
-    $overall,
-    new DateTimeZone('UTC'),
-    $app->make(Catalogues::class)->of('en'),
-    Dressed::usual($app->make(LookFiles::class)->all()),
-    pictures: $pictures,
-);
+$content = function (string $layout, int $count) use ($app, $entries, $overall, &$pictures): VariantInput {
+    $chosen = new Chosen($entries($count, in_array($layout, ['photo-rows', 'mosaic', 'strip'], true)), $overall);
+
+    return new VariantInput(
+        BriefReader::read(['version' => 3, 'sift' => ['limit' => 100], 'shape' => ['layout' => ['name' => $layout]]]),
+        $chosen,
+        new SiteMaterial(new SiteContext(new DateTimeImmutable('2026-11-26')), new DateTimeZone('UTC'), pictures: $pictures),
+        $app->make(Catalogues::class)->of('en'),
+        Dressed::usual($app->make(LookFiles::class)->all()),
+    );
+};
 /** @param  callable(): mixed  $work @return float milliseconds, the median of many */
 $timed = function (callable $work, int $times): float {
     $took = [];

@@ -9,6 +9,7 @@ use Gnomic\Edition\Input\SiteMaterial;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Media;
 use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Card\CardBlock;
 use Gnomic\Shape\Card\CardPicture;
 use Gnomic\Shape\Card\Weight;
 use Gnomic\Shape\Click;
@@ -71,23 +72,23 @@ final readonly class Cards
     private function card(Entry $entry): Card
     {
         $context = $this->context($entry);
-        $parts = [];
+        $parts = $made = [];
         foreach ($context->parts as $name) {
             $kind = Parts::named($name);
             $part = $kind === null ? null : $kind::of($context);
             if ($part !== null) {
-                $parts[] = $part;
+                $parts[] = $made[$part::class] = $part;
             }
         }
         $called = [
-            NamePart::of($context)->text ?? self::beginning($entry->text),
-            RatingPart::of($context)?->text,
+            ($made[NamePart::class] ?? NamePart::of($context))?->text() ?? self::beginning($entry->text),
+            ($made[RatingPart::class] ?? RatingPart::of($context))?->text(),
         ];
 
         return new Card(
             id: $entry->id,
             ref: self::refOf((string) $entry->source, $entry->id),
-            blocks: Parts::blocks($parts),
+            blocks: array_map(fn (array $block): CardBlock => new CardBlock($block), Parts::blocks($parts)),
             language: $entry->language,
             url: $context->shows(SourcePart::name()) ? $context->url() : null,
             opens: $this->opens($entry),

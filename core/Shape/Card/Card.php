@@ -14,7 +14,7 @@ final readonly class Card
 
     /**
      * @param  string  $ref  names it in addresses and in the page: of letters and figures
-     * @param  list<non-empty-list<Part>>  $blocks  its parts in their order, those that stand together in one
+     * @param  list<CardBlock>  $blocks  its parts in their order, those that stand together in one
      * @param  string|null  $language  of the words, BCP 47
      * @param  string|null  $url  where it was said, where the card shows its source; null where that is not known
      * @param  string|null  $opens  where a click on it leads; null where it does nothing
@@ -34,8 +34,10 @@ final readonly class Card
         public Weight $weight,
     ) {
         $parts = [];
-        foreach (array_merge([], ...$blocks) as $part) {
-            $parts[$part::class] = $part;
+        foreach ($blocks as $block) {
+            foreach ($block->parts as $part) {
+                $parts[$part::class] = $part;
+            }
         }
         $this->parts = $parts;
     }

@@ -6,7 +6,6 @@ namespace Gnomic\Shape\Card;
 
 use Gnomic\Memo;
 use Gnomic\Shape\Lines\Font;
-use Gnomic\Shape\Parts\Byline;
 use Gnomic\Shape\Parts\Measure;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\Part;
@@ -69,8 +68,8 @@ final readonly class CardHeight
         $width = $this->within($width);
         $isLevel = $isLevel && $this->words !== null && ! in_array(WordsPart::name(), $without, true);
         $heights = [];
-        foreach ($this->blocks($without) as $parts) {
-            $heights[] = $isLevel && $parts[0]::isHeld() ? (self::kept($parts) ?? 0.0) : $this->block($parts, $width, $most);
+        foreach ($this->blocks($without) as $block) {
+            $heights[] = $isLevel && $block->isHeld() ? (CardBlock::kept($block->parts) ?? 0.0) : $block->height($this->measure, $width, $most);
         }
 
         return $this->box->ends() + array_sum($heights) + Metrics::GAP * max(0, count($heights) - 1) + 2 * $this->box->around;
@@ -88,7 +87,7 @@ final readonly class CardHeight
         $blocks = Parts::blocks(array_values($kept));
         $height = $box->ends();
         foreach ($blocks as $block) {
-            $height += ($block[0] === WordsPart::class ? $lines * $size * $box->leading : 0.0) + (self::kept($block) ?? 0.0);
+            $height += ($block[0] === WordsPart::class ? $lines * $size * $box->leading : 0.0) + (CardBlock::kept($block) ?? 0.0);
         }
 
         return $height + Metrics::GAP * max(0, count($blocks) - 1);
@@ -103,9 +102,9 @@ final readonly class CardHeight
     {
         $width = $this->within($width);
         $others = $this->box->ends();
-        foreach ($this->blocks($without) as $parts) {
-            $isWords = $parts[0] instanceof WordsPart;
-            $others += (self::kept($parts) ?? $this->block($parts, $width, null)) + ($isWords ? 0.0 : Metrics::GAP);
+        foreach ($this->blocks($without) as $block) {
+            $others += (CardBlock::kept($block->parts) ?? $block->height($this->measure, $width, null))
+                + ($block->words === null ? Metrics::GAP : 0.0);
         }
 
         return max(1, (int) floor(($height - $others + 0.01) / ($this->measure->size * $this->box->leading)));
@@ -113,39 +112,26 @@ final readonly class CardHeight
 
     /**
      * @param  list<string>  $without  parts that are not shown
-     * @return list<non-empty-list<Part>>
+     * @return list<CardBlock>
      */
     private function blocks(array $without): array
     {
         if ($without === []) {
             return $this->card->blocks;
         }
-        $isShown = fn (Part $part): bool => ! in_array($part::name(), $without, true);
-        $blocks = array_map(fn (array $parts): array => array_values(array_filter($parts, $isShown)), $this->card->blocks);
 
-        return array_values(array_filter($blocks, fn (array $parts): bool => $parts !== []));
-    }
+        return $this->memo->of('blocks '.implode(' ', $without), function () use ($without): array {
+            $isShown = fn (Part $part): bool => ! in_array($part::name(), $without, true);
+            $blocks = [];
+            foreach ($this->card->blocks as $block) {
+                $parts = array_values(array_filter($block->parts, $isShown));
+                if ($parts !== []) {
+                    $blocks[] = new CardBlock($parts);
+                }
+            }
 
-    /**
-     * What is kept free for a block on cards that are equally high, in em; of words, what are not lines of theirs.
-     *
-     * @param  non-empty-list<Part|class-string<Part>>  $parts
-     */
-    private static function kept(array $parts): ?float
-    {
-        return $parts[0]::row() === null ? $parts[0]::kept() : Byline::kept($parts);
-    }
-
-    /** @param  non-empty-list<Part>  $parts */
-    private function block(array $parts, float $width, ?int $most): float
-    {
-        $first = $parts[0];
-
-        return match (true) {
-            $first instanceof WordsPart => $first->clamped($this->measure, $width, $most),
-            $first::row() === null => $first->height($this->measure, $width),
-            default => Byline::height($parts, $this->measure, $width),
-        };
+            return $blocks;
+        });
     }
 
     /**
@@ -156,9 +142,7 @@ final readonly class CardHeight
     private function briefFrom(array $without): float
     {
         return $this->memo->of('brief '.implode(' ', $without), fn (): float => max(0.0, ...array_map(
-            fn (array $parts): float => $parts[0]::row() === null
-                ? $parts[0]->lineFrom($this->measure)
-                : Byline::lineFrom($parts, $this->measure),
+            fn (CardBlock $block): float => $block->lineFrom($this->measure),
             $this->blocks($without),
         )));
     }

@@ -4,16 +4,47 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Parts;
 
-/** How high what stands together of a byline becomes: the face at one side, the others in their rows. */
-final class Byline
+/** What stands together of a byline: the face at one side, the others in their rows. */
+final readonly class Byline
 {
     /** Height of a face, and the room that it takes beside the rows, in em. */
     private const FACE = 2.5;
 
     private const FACE_EDGE = 3.125;
 
+    private bool $hasFace;
+
+    /** @var array<string, list<Part>> its parts in the order in which they stand, by the name of their row */
+    public array $parts;
+
+    /** @var array<string, string> what each row says, by its name */
+    private array $rows;
+
+    /** @param  list<Part>  $parts */
+    public function __construct(array $parts)
+    {
+        $ordered = [];
+        foreach ($parts as $part) {
+            $ordered[Parts::placeOf($part)] = $part;
+        }
+        ksort($ordered);
+        $byRow = $rows = [];
+        foreach ($ordered as $part) {
+            $row = $part::row()->name ?? '';
+            $byRow[$row][] = $part;
+            if ($row !== Row::Face->name) {
+                // What stands in the last row carries its own words before it.
+                $between = $row === Row::Of->name && isset($rows[$row]) ? ', ' : '';
+                $rows[$row] = ($rows[$row] ?? '').$between.$part->text();
+            }
+        }
+        $this->parts = $byRow;
+        $this->rows = $rows;
+        $this->hasFace = isset($byRow[Row::Face->name]);
+    }
+
     /**
-     * On cards that are equally high: a line a row, whatever was written.
+     * On cards that are equally high, in em: a line a row, whatever was written.
      *
      * @param  list<class-string<Part>|Part>  $parts
      */
@@ -28,79 +59,27 @@ final class Byline
         return max(isset($rows[Row::Face->name]) ? self::FACE : 0.0, max(1, $lines) * Metrics::SMALL_LINE);
     }
 
-    /**
-     * @param  list<Part>  $parts
-     * @param  float  $width  within the card, in em
-     */
-    public static function height(array $parts, Measure $measure, float $width): float
+    /** In em. @param  float  $width  within the card, in em */
+    public function height(Measure $measure, float $width): float
     {
-        $hasFace = self::hasFace($parts);
-        $beside = $width - ($hasFace ? self::FACE_EDGE : 0.0);
+        $beside = $width - ($this->hasFace ? self::FACE_EDGE : 0.0);
         $lines = 0;
-        foreach (self::rows($parts) as $row => $text) {
-            $lines += $measure->small($text, $beside, $row === Row::Name->name);
+        foreach ($this->rows as $row => $text) {
+            $lines += $text === '' ? 0 : $measure->small($text, $beside, $row === Row::Name->name);
         }
 
-        return max($hasFace ? self::FACE : 0.0, $lines * Metrics::SMALL_LINE);
+        return max($this->hasFace ? self::FACE : 0.0, $lines * Metrics::SMALL_LINE);
     }
 
-    /**
-     * From which width within the card on the name, and what stands in the row below it, take a line each.
-     *
-     * @param  list<Part>  $parts
-     */
-    public static function lineFrom(array $parts, Measure $measure): float
+    /** From which width within the card on the name, and what stands in the row below it, take a line each. */
+    public function lineFrom(Measure $measure): float
     {
         $from = 0.0;
-        foreach (array_diff_key(self::rows($parts), [Row::Said->name => true]) as $row => $text) {
+        foreach (array_diff_key($this->rows, [Row::Said->name => true]) as $row => $text) {
             $widest = $measure->paragraph($text, $row === Row::Name->name)->widest() * Metrics::SMALL;
-            $from = max($from, $widest + (self::hasFace($parts) ? self::FACE_EDGE : 0.0));
+            $from = max($from, $widest + ($this->hasFace ? self::FACE_EDGE : 0.0));
         }
 
         return $from;
-    }
-
-    /** @param  list<Part>  $parts */
-    private static function hasFace(array $parts): bool
-    {
-        return array_filter($parts, fn (Part $part): bool => $part::row() === Row::Face) !== [];
-    }
-
-    /**
-     * @param  list<Part>  $parts
-     * @return array<string, string> what each row says, by its name, from above; none that is empty
-     */
-    private static function rows(array $parts): array
-    {
-        $rows = [];
-        foreach (self::parts($parts) as $row => $of) {
-            // What stands in the last row carries its own words before it.
-            $text = implode($row === Row::Of->name ? ', ' : '', array_map(fn (Part $part): string => (string) $part->text(), $of));
-            $rows += $text === '' || $row === Row::Face->name ? [] : [$row => $text];
-        }
-
-        return $rows;
-    }
-
-    /**
-     * In the order in which they stand, whatever the brief's is.
-     *
-     * @param  list<Part>  $parts
-     * @return array<string, list<Part>> by the name of their row, from above
-     */
-    public static function parts(array $parts): array
-    {
-        $rows = [];
-        foreach (Row::cases() as $row) {
-            foreach (Parts::ALL as $kind) {
-                foreach ($kind::row() === $row ? $parts : [] as $part) {
-                    if ($part instanceof $kind) {
-                        $rows[$row->name][] = $part;
-                    }
-                }
-            }
-        }
-
-        return $rows;
     }
 }

@@ -12,7 +12,9 @@ use Gnomic\Shape\Lines\Paragraph;
 /** Measures texts in the letters of a card, each once. */
 final readonly class Measure
 {
-    private Memo $memo;
+    private Memo $plain;
+
+    private Memo $bold;
 
     /**
      * @param  float  $size  of the words, in em
@@ -20,12 +22,13 @@ final readonly class Measure
      */
     public function __construct(private Font $font, public float $size, public string $picture, public CardBox $box)
     {
-        $this->memo = new Memo;
+        $this->plain = new Memo;
+        $this->bold = new Memo;
     }
 
     public function paragraph(string $text, bool $bold = false): Paragraph
     {
-        return $this->memo->of($bold.$text, fn (): Paragraph => Paragraph::of($text, $this->font, $bold));
+        return ($bold ? $this->bold : $this->plain)->of($text, fn (): Paragraph => Paragraph::of($text, $this->font, $bold));
     }
 
     /** Lines of small print. @param  float  $width  in em */

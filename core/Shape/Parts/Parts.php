@@ -34,13 +34,21 @@ final class Parts
     /** @return class-string<Part>|null */
     public static function named(string $name): ?string
     {
-        foreach (self::ALL as $part) {
-            if ($part::name() === $name) {
-                return $part;
-            }
-        }
+        /** @var array<string, class-string<Part>>|null $named */
+        static $named = null;
+        $named ??= array_combine(self::names(), self::ALL);
 
-        return null;
+        return $named[$name] ?? null;
+    }
+
+    /** Where a part stands among all. */
+    public static function placeOf(Part $part): int
+    {
+        /** @var array<class-string<Part>, int>|null $places */
+        static $places = null;
+        $places ??= array_flip(self::ALL);
+
+        return $places[$part::class] ?? count($places);
     }
 
     /**

@@ -1,15 +1,15 @@
-@php($rows = \Gnomic\Shape\Parts\Byline::parts($parts))
+@php($rows = $block->byline->parts)
 <div class="by quiet" part="by">
-@foreach ($rows['Face'] ?? [] as $part)
+<?php foreach ($rows['Face'] ?? [] as $part) { ?>
 @partOf(Face)
-@endforeach
+<?php } ?>
 <p>
-@foreach ($rows['Name'] ?? [] as $part)
+<?php foreach ($rows['Name'] ?? [] as $part) { ?>
 @partOf(Name)
-@endforeach
+<?php } ?>
 @if (isset($rows['Of']))
-<span class="of">@foreach ($rows['Of'] as $part)@partOf(Of){{ $loop->last ? '' : $words->say('list.comma') }}@endforeach</span>
+<span class="of"><?php foreach ($rows['Of'] as $at => $part) { ?>{{ $at === 0 ? '' : $words->say('list.comma') }}@partOf(Of)<?php } ?></span>
 @endif
-@foreach ($rows['Said'] ?? [] as $part)@partOf(Said)<?php ?>@endforeach
+<?php foreach ($rows['Said'] ?? [] as $part) { ?>@partOf(Said)<?php } ?>
 </p>
 </div>

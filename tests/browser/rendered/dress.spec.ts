@@ -1,8 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readdirSync } from 'node:fs';
-import { cut, faults, show } from './faults';
-import { axeOn } from './people';
-import { element, entries, LAYOUTS, render } from './rendered';
+import { cut, faults, show } from '../faults';
+import { axeOn } from '../people';
+import { element, entries, LAYOUTS, render } from '../rendered';
 
 // How widgets look: every look over every layout, in several scripts, on light pages and dark ones, and with rules of the owner's own
 // that would reach out of the widget.

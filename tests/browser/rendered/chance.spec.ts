@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { Chance, layoutsIn, schemaOf } from './drawn';
-import { cut, faults, show } from './faults';
-import { element, entries, picture, render, type Written } from './rendered';
+import { Chance, layoutsIn, schemaOf } from '../drawn';
+import { cut, faults, show } from '../faults';
+import { element, entries, picture, render, type Written } from '../rendered';
 
 // Briefs that nobody thought of, drawn by chance: always the same ones, as chance begins with a number that is written here.
 

@@ -3,9 +3,9 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { cut, faults, show } from './faults';
-import { axeOn } from './people';
-import { element, entries, LAYOUTS, render, type Written } from './rendered';
+import { cut, faults, show } from '../faults';
+import { axeOn } from '../people';
+import { element, entries, LAYOUTS, render, type Written } from '../rendered';
 
 // Every layout over every kind of entry: whole rows, nothing beyond the container, readable without scripts, accessible, valid.
 

@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { atFourthOrigin } from './people';
+import { atFourthOrigin } from '../people';
 
 // Text from outside is hostile. The vectors are those that lists of cross-site scripting tests have in common (from
 // memory): through every member of an entry, nothing of them runs in the browser, in a widget or in its whole document.

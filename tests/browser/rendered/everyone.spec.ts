@@ -1,7 +1,7 @@
 import { chromium, expect, test, type Page } from '@playwright/test';
-import { cut, faults, show } from './faults';
-import { alive, element, entries, LAYOUTS, one, pageWith, render } from './rendered';
-import { BROWSER } from './setting';
+import { cut, faults, show } from '../faults';
+import { alive, element, entries, LAYOUTS, one, pageWith, render } from '../rendered';
+import { BROWSER } from '../setting';
 
 // Every layout for everyone: by keys alone, with letters set wide or large, from right to left, in the colours that a visitor chose,
 // without motion, and on a page whose styles would take everything from it. Without scripts, but where they are what is tested.

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { entries, HOST, LAYOUTS, pageWith, PAGE, render, serve } from './rendered';
+import { entries, HOST, LAYOUTS, pageWith, PAGE, render, serve } from '../rendered';
 
 // Widgets where owners really put them: in every kind of box, on strict pages and hostile ones, turned around, many at once.
 

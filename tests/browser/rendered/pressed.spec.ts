@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { alive, entries, one, pageWith, PAGE, serve } from './rendered';
+import { alive, entries, one, pageWith, PAGE, serve } from '../rendered';
 
 // What visitors press in widgets, by mouse, by keys alone and by waiting: the patterns of the WAI-ARIA Authoring Practices.
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { alive, entries, one, pageWith, type Widget } from './rendered';
+import { alive, entries, one, pageWith, type Widget } from '../rendered';
 
 // Entries beside those that are shown first: all of them can be had, at every width, and each looks as it would among the first.
 
@@ -84,6 +84,7 @@ test('what is further has places and lengths of its own, not those of the first'
       await show(page, one({ layout, more, lines: 3 }, reviews, 5));
       if (more === 'pages') await page.getByRole('button', { name: 'Page 2' }).click();
       else await page.getByRole('button', { name: 'Show more' }).click();
+      await expect(page.locator('gnomic-widget .item.p2').first()).toBeVisible();
       await expect(items(page)).toHaveCount(more === 'pages' ? 5 : 10);
       const told = await items(page).evaluateAll((all) =>
         (all as HTMLElement[]).map((item) => {
