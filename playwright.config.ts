@@ -1,7 +1,9 @@
 import { defineConfig } from '@playwright/test';
 import { BROWSER, PORTS, serverAt } from './tests/browser/setting';
 
-// Stories that change a demo come one after another. Two projects, each with a demo of its own, may run side by side.
+// Stories of the whole: each project has a demo of its own, and its stories come one after another. The projects run side by side.
+const of = (...names: string[]): string[] => names.map((name) => `${name}.spec.ts`);
+
 export default defineConfig({
   testDir: 'tests/browser',
   outputDir: `var/playwright-${PORTS.gnomic}`,
@@ -9,36 +11,13 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   workers: 1,
   fullyParallel: false,
-  reporter: [['list']],
+  reporter: [['list'], ['./tests/browser/slowest.ts']],
   use: BROWSER,
+  // What takes over a minute is for `./gnomic test long`.
+  ...(process.env['GNOMIC_LONG'] ? {} : { grepInvert: /@long/ }),
   projects: [
-    {
-      name: 'bench',
-      testMatch: [
-        'chance.spec.ts',
-        'layouts.spec.ts',
-        'placing.spec.ts',
-        'pressed.spec.ts',
-        'dressing.spec.ts',
-        'sift.spec.ts',
-        'story.spec.ts',
-        'studio.spec.ts',
-      ],
-    },
-    {
-      name: 'around',
-      testMatch: [
-        'element.spec.ts',
-        'dress.spec.ts',
-        'everyone.spec.ts',
-        'further.spec.ts',
-        'places.spec.ts',
-        'hostile.spec.ts',
-        'ways.spec.ts',
-        'weeding.spec.ts',
-        'widget.spec.ts',
-      ],
-    },
+    { name: 'making', testMatch: of('story', 'sift', 'dressing', 'placing') },
+    { name: 'keeping', testMatch: of('ways', 'weeding', 'widget', 'element', 'studio') },
   ],
-  webServer: serverAt(`var/browser-${PORTS.gnomic}`, { GNOMIC_CADENCE: '5' }),
+  webServer: serverAt(`var/browser-${PORTS.gnomic}`, { GNOMIC_CADENCE: '5', GNOMIC_WORK_EVERY: '1000' }),
 });

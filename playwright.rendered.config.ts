@@ -9,6 +9,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: true,
+  // What takes over a minute is for `./gnomic test long`.
+  ...(process.env['GNOMIC_LONG'] ? {} : { grepInvert: /@long/ }),
   reporter: [['list'], ['./tests/browser/slowest.ts']],
   use: BROWSER,
 });

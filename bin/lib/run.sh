@@ -172,12 +172,15 @@ start_work() {
     keep start_pictures
     keep start_imports
     keep start_schedule
+    # Whoever cannot wait for the scheduler has its work done all the time.
+    if [ -n "${GNOMIC_WORK_EVERY:-}" ]; then keep start_impatient; fi
 }
 
 start_rounds() { start_worker rounds; }
 start_publishing() { start_worker publishing; }
 start_pictures() { start_worker pictures; }
 start_imports() { start_worker imports; }
+start_impatient() { start impatient php "$ROOT/artisan" gnomic:work --every="$GNOMIC_WORK_EVERY"; }
 start_schedule() { start schedule php "$ROOT/artisan" schedule:work --quiet; }
 
 # With bounds of memory: whoever is above it takes its job to the end and starts afresh, and nobody takes the host's.

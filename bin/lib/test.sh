@@ -7,17 +7,22 @@ step() {
     "$@"
 }
 
-# Two steps at once, since there are two cores; what the second says comes when the first is done.
-both() {
-    said=$GNOMIC_DATA/logs/second.log
-    "$2" >"$said" 2>&1 &
-    second=$!
-    first_failed=no
-    "$1" || first_failed=yes
-    second_failed=no
-    wait "$second" || second_failed=yes
-    cat "$said"
-    if [ "$first_failed$second_failed" != nono ]; then return 1; fi
+# Several steps at once; what all but the first say comes when they are done, one after another.
+together() {
+    first=$1
+    shift
+    running=""
+    for other in "$@"; do
+        "$other" >"$GNOMIC_DATA/logs/$other.log" 2>&1 &
+        running="$running $!:$other"
+    done
+    failed=no
+    "$first" || failed=yes
+    for one in $running; do
+        wait "${one%%:*}" || failed=yes
+        cat "$GNOMIC_DATA/logs/${one#*:}.log"
+    done
+    if [ $failed = yes ]; then return 1; fi
 }
 
 # A failing command in a function that is asked for its success ends nothing by itself, hence the &&.
@@ -35,35 +40,62 @@ check_scripts() {
         && step "ESLint and Prettier" npm run --silent lint
 }
 
-check_style() { both check_php check_scripts; }
+check_style() { together check_php check_scripts; }
 
 # One suite of PHPUnit, or all, on both cores.
 run_phpunit() {
     if [ $# = 0 ]; then
-        step "PHPUnit" vendor/bin/paratest --processes=2 --no-progress
+        step "PHPUnit" vendor/bin/paratest --processes=2 --no-progress --log-junit "$GNOMIC_DATA/logs/phpunit.xml"
     else
-        step "PHPUnit, $1" vendor/bin/paratest --processes=2 --no-progress --testsuite "$1"
+        step "PHPUnit, $1" vendor/bin/paratest --processes=2 --no-progress --testsuite "$1" --log-junit "$GNOMIC_DATA/logs/phpunit-$1.xml"
     fi
 }
 
 run_vitest() { step "Vitest" npx vitest run --config tests/units/vitest.config.ts; }
 
-# Two demos side by side, each with stories of its own: most of the time is spent waiting for what comes by itself.
-run_browser() { both browser_around browser_bench; }
-browser_bench() { GNOMIC_TEST_PORT=18080 step "Playwright, the bench" npx playwright test --project=bench; }
-browser_around() { GNOMIC_TEST_PORT=18090 step "Playwright, what is around it" npx playwright test --project=around; }
+# What needs no demo runs while PHPUnit does.
+run_rendered() { step "Playwright, widgets by themselves" npx playwright test -c playwright.rendered.config.ts; }
+
+# A demo each, side by side: most of the time is spent waiting for what comes by itself.
+run_stories() { together stories_of_making stories_of_keeping; }
+stories_of_making() { stories making 18080; }
+stories_of_keeping() { stories keeping 18090; }
+stories() { together stories_of_studio stories_of_ways stories_of_placing stories_of_story; }
+stories_of_studio() { stories studio 18080; }
+stories_of_ways() { stories ways 18090; }
+stories_of_placing() { stories placing 18100; }
+stories_of_story() { stories story 18110; }
+stories() { GNOMIC_TEST_PORT=$2 step "Playwright, stories: $1" npx playwright test --project="$1"; }
+
+run_browser() { run_vitest && run_rendered && run_stories; }
+
+run_all() { check_style && run_vitest && together run_phpunit run_rendered && run_stories; }
+
+# The slowest of all that ran, so that what has become slow is seen.
+tell_slowest() {
+    step "The slowest twenty, in seconds" true
+    for log in "$GNOMIC_DATA"/logs/phpunit*.xml; do
+        if [ -f "$log" ]; then php "$ROOT/bin/lib/test-times.php" "$log" >>"$GNOMIC_TIMES"; fi
+    done
+    sort -rn "$GNOMIC_TIMES" | head -20
+}
 
 run_tests() {
     GNOMIC_DATA=$ROOT/var/test
     export GNOMIC_DATA
     mkdir -p "$GNOMIC_DATA/logs" "$GNOMIC_DATA/storage/framework/views" "$GNOMIC_DATA/storage/framework/cache/data" "$GNOMIC_DATA/storage/framework/sessions" "$GNOMIC_DATA/storage/logs"
+    export GNOMIC_TIMES="$GNOMIC_DATA/logs/times.tsv"
+    rm -f "$GNOMIC_TIMES" "$GNOMIC_DATA"/logs/phpunit*.xml
+    : >"$GNOMIC_TIMES"
+    began=$(date +%s)
     case "$1" in
-        all) check_style && run_phpunit && run_vitest && run_browser ;;
+        all) run_all ;;
+        long) export GNOMIC_LONG=yes; run_all ;;
         style) check_style ;;
         core | app | against) run_phpunit "$1" ;;
-        browser) run_vitest && run_browser ;;
-        *) fail "test knows core, app, against, browser and style, not $1" ;;
-    esac
+        browser) run_browser ;;
+        *) fail "test knows core, app, against, browser, style and long, not $1" ;;
+    esac && tell_slowest && say "" && say "All of it passed, in $(($(date +%s) - began)) seconds."
 }
 
 run_measure() {

@@ -9,6 +9,7 @@ use Gnomic\Place\Policy\Need;
 use Gnomic\Place\Policy\PolicyQuestion;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
+use Tests\Effort;
 
 /** Content-Security-Policies, against what Chromium does: it loads the page, and either has the thing or not. */
 final class PoliciesTest extends TestCase
@@ -84,6 +85,10 @@ final class PoliciesTest extends TestCase
             iterator_to_array(self::policies()),
         );
         self::assertGreaterThan(100, count($cases));
+        // Every other one, of each kind, where there is little time.
+        $every = Effort::of(2, 1);
+        $places = array_flip(array_keys($cases));
+        $cases = array_filter($cases, fn (int|string $name): bool => $places[$name] % $every === 0, ARRAY_FILTER_USE_KEY);
         $wrong = self::differing($cases);
         // A machine that was busy with something else for half a second makes Chromium look as if it refused.
         self::assertSame([], $wrong === [] ? [] : self::differing(array_intersect_key($cases, $wrong)));

@@ -10,6 +10,7 @@ use App\Placing\Counting\Sums;
 use App\Placing\Counting\WidgetCounts;
 use Gnomic\Brief\Brief;
 use Illuminate\Support\Facades\DB;
+use Tests\Effort;
 use Tests\TestCase;
 
 /** What visitors did is added up exactly: whoever sends it, and whoever is killed meanwhile. */
@@ -128,7 +129,8 @@ final class CountingTest extends TestCase
     public function test_a_million_keys_are_harmless(): void
     {
         $file = fopen("$this->folder/2026-11-27T09.log", 'w') ?: self::fail('no file');
-        for ($number = 0; $number < 1_000_000; $number += 40) {
+        $keys = Effort::of(200_000, 1_000_000);
+        for ($number = 0; $number < $keys; $number += 40) {
             $told = '';
             for ($one = 0; $one < 40; $one++) {
                 $told .= '&d=k'.($number + $one).'z.1.1.1.0.0.0.0.';
@@ -137,7 +139,7 @@ final class CountingTest extends TestCase
         }
         fclose($file);
         $before = memory_get_usage();
-        self::assertSame(25_000, app(CountBeacons::class)->run());
+        self::assertSame(intdiv($keys, 40), app(CountBeacons::class)->run());
         self::assertSame(0, DB::table('counted')->count());
         self::assertLessThan(200_000_000, memory_get_peak_usage() - $before);
     }

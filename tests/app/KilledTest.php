@@ -10,13 +10,11 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
+use Tests\Effort;
 
 /** kill -9 in the middle of an import and of a round: nothing of it was applied; run again, the counts are right. */
 final class KilledTest extends TestCase
 {
-    /** Of what counts, at moments by chance. */
-    private const KILLS = 100;
-
     private string $data = '';
 
     protected function setUp(): void
@@ -247,7 +245,7 @@ final class KilledTest extends TestCase
         $steps = $this->roundKilledAt(0);
         self::assertGreaterThan(40, $steps);
         $items = 4;
-        foreach ([...range(3, $steps, 6), $steps - 1, $steps] as $step) {
+        foreach ([...range(3, $steps, Effort::of(14, 4)), $steps - 1, $steps] as $step) {
             $this->writeFeed(++$items);
             $this->roundKilledAt($step);
             $this->assertWhole("killed at $step");
@@ -311,9 +309,10 @@ final class KilledTest extends TestCase
         $written = $killed = 0;
         $chance = new Randomizer(new Mt19937(11));
         $longest = 500_000;
+        $kills = Effort::of(12, 100);
         $line = fn (int $number): string => '1795767087.1 h=quillmoor.example&p=/page-'.($number % 50).'&d=count1test.9.1.1.1.0.0.1.~0000000'
             .($number % 9).".1.0.0\n";
-        for ($time = 0; $killed < self::KILLS; $time++) {
+        for ($time = 0; $killed < $kills; $time++) {
             // Files of hours that are over are taken away by who reads them.
             $name = $time % 4 === 0 ? sprintf('2020-01-%02dT%02d', 1 + intdiv($time, 24) % 28, $time % 24) : '2099-01-01T00';
             $lines = '';

@@ -34,6 +34,7 @@ use LogicException;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use ReflectionClass;
+use Tests\Effort;
 use Tests\TestCase;
 
 /** The database's sieve and the plain one give the same, for many briefs over many entries, made by chance with a fixed seed. */
@@ -98,7 +99,7 @@ final class SiteSieveTest extends TestCase
             );
         }
         $kept = $letIn = [];
-        for ($round = 0; $round < 200; $round++) {
+        for ($round = 0; $round < Effort::of(110, 400); $round++) {
             $json = $this->brief($refs);
             $at = $around->at(
                 $this->pick([null, 'de', 'en-GB', 'ja']),
@@ -159,7 +160,7 @@ final class SiteSieveTest extends TestCase
                 ->orWhere('held', true)
                 ->orWhere('gone', true),
         )->pluck('ref')->all();
-        for ($round = 0; $round < 60; $round++) {
+        for ($round = 0; $round < Effort::of(20, 60); $round++) {
             $json = $this->brief($never);
             $shown = SiteSieve::of($site, BriefReader::read($json)->criteria)->selection()->shown;
             self::assertSame([], array_intersect($never, $shown), (string) json_encode($json));
@@ -171,7 +172,7 @@ final class SiteSieveTest extends TestCase
         $site = $this->site();
         $this->fill($site);
         $all = SiteSieve::of($site, BriefReader::read(['version' => 1])->criteria)->tally()->overall();
-        for ($round = 0; $round < 40; $round++) {
+        for ($round = 0; $round < Effort::of(15, 40); $round++) {
             $json = $this->brief(EntryRecord::query()->pluck('ref')->all());
             unset($json['gather']['sources'], $json['gather']['channels'], $json['gather']['subjects']);
             self::assertEquals($all, SiteSieve::of($site, BriefReader::read($json)->criteria)->tally()->overall());

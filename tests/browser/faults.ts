@@ -11,71 +11,98 @@ export async function show(page: Page, html: string, style = ''): Promise<void> 
   );
 }
 
+/** Many widgets under each other, each in a box of its own: what is wrong with any is found in one visit. */
+export const showAll = (page: Page, widgets: Record<string, string>): Promise<void> =>
+  show(
+    page,
+    Object.entries(widgets)
+      .map(([name, html]) => `<div class="w" data-name="${name}">${html}</div>`)
+      .join(''),
+  );
+
 /** What is wrong with a widget in a box of a width, in words. */
-export function faults(page: Page, width: number): Promise<string[]> {
-  return page.evaluate((width) => {
-    const box = document.getElementById('w')!;
-    box.style.cssText = `display: block !important; transform: translateZ(0) !important; width: ${width}px !important`;
-    const from = box.getBoundingClientRect().left;
-    const host = box.firstElementChild as HTMLElement;
-    const root = host.shadowRoot;
-    const wrong: string[] = [];
-    if (!root) return ['no shadow root'];
-    if (!root.querySelector('.g')) return []; // it has nothing to show, and takes no room
-    const isOver = getComputedStyle(host).display === 'contents';
-    if (!isOver && Math.abs(host.getBoundingClientRect().width - width) > 1)
-      wrong.push(`the host is ${host.offsetWidth} wide`);
-    const scrolls = (element: Element): boolean => {
-      for (let node = element.parentElement; node; node = node.parentElement)
-        if (
-          /auto|scroll|hidden|clip/.test(getComputedStyle(node).overflowX) &&
-          node.matches('.cards, .view, .panel, .item')
-        )
-          return true;
-      return false;
-    };
-    for (const one of root.querySelectorAll('.g *')) {
-      const style = getComputedStyle(one);
-      const rect = one.getBoundingClientRect();
-      if (!rect.width || !rect.height || one.closest('[popover], .unseen, .notices, .opener')) continue;
-      if (!scrolls(one) && (rect.right > from + width + 1 || rect.left < from - 1))
-        wrong.push(`${one.getAttribute('class')} goes from ${rect.left - from} to ${rect.right - from}`);
-      if (
-        one.matches('p, bdi') &&
-        style.display !== 'inline' &&
-        one.scrollWidth > one.clientWidth + 2 &&
-        !one.closest('.item.pic')
-      )
-        wrong.push(`${one.className} is ${one.scrollWidth} in ${one.clientWidth}`);
-      const words = one.matches('.words p, .title, .line')
-        ? one.getBoundingClientRect().width / parseFloat(style.fontSize)
-        : 0;
-      if (words > 45) wrong.push(`a line of ${Math.round(words)} em`); // 80 characters of any usual font
-    }
-    const items = [...root.querySelectorAll<HTMLElement>('.item')].filter(
-      (item) => item.offsetWidth > 0 && !item.closest('[popover]'),
-    );
-    items.forEach((item, index) => {
-      const rect = item.getBoundingClientRect();
-      for (const other of items.slice(index + 1)) {
-        const next = other.getBoundingClientRect();
-        const across = Math.min(rect.right, next.right) - Math.max(rect.left, next.left);
-        const down = Math.min(rect.bottom, next.bottom) - Math.max(rect.top, next.top);
-        if (across > 2 && down > 2) wrong.push(`cards overlap by ${Math.round(across)} × ${Math.round(down)}`);
+export async function faults(page: Page, width: number): Promise<string[]> {
+  return Object.values(await faultsOfAll(page, width, '#w')).flat();
+}
+
+/** The same of each that is shown, by name; none that has none. */
+export function faultsOfAll(page: Page, width: number, boxes = '.w'): Promise<Record<string, string[]>> {
+  return page.evaluate(
+    ([width, boxes]) => {
+      const found: Record<string, string[]> = {};
+      for (const box of document.querySelectorAll<HTMLElement>(boxes)) {
+        const wrong = wrongIn(box, width);
+        if (wrong.length > 0) found[box.dataset['name'] ?? ''] = wrong;
       }
-      const card = item.querySelector('.card')!.getBoundingClientRect();
-      if (card.bottom > rect.bottom + 1.5) wrong.push(`a card is lower than its place`);
-    });
-    return [...new Set(wrong)];
-  }, width);
+      return found;
+
+      function wrongIn(box: HTMLElement, width: number): string[] {
+        box.style.cssText = `display: block !important; transform: translateZ(0) !important; width: ${width}px !important`;
+        const from = box.getBoundingClientRect().left;
+        const host = box.firstElementChild as HTMLElement;
+        const root = host.shadowRoot;
+        const wrong: string[] = [];
+        if (!root) return ['no shadow root'];
+        if (!root.querySelector('.g')) return []; // it has nothing to show, and takes no room
+        const isOver = getComputedStyle(host).display === 'contents';
+        if (!isOver && Math.abs(host.getBoundingClientRect().width - width) > 1)
+          wrong.push(`the host is ${host.offsetWidth} wide`);
+        const scrolls = (element: Element): boolean => {
+          for (let node = element.parentElement; node; node = node.parentElement)
+            if (
+              /auto|scroll|hidden|clip/.test(getComputedStyle(node).overflowX) &&
+              node.matches('.cards, .view, .panel, .item')
+            )
+              return true;
+          return false;
+        };
+        for (const one of root.querySelectorAll('.g *')) {
+          const style = getComputedStyle(one);
+          const rect = one.getBoundingClientRect();
+          if (!rect.width || !rect.height || one.closest('[popover], .unseen, .notices, .opener')) continue;
+          if (!scrolls(one) && (rect.right > from + width + 1 || rect.left < from - 1))
+            wrong.push(`${one.getAttribute('class')} goes from ${rect.left - from} to ${rect.right - from}`);
+          if (
+            one.matches('p, bdi') &&
+            style.display !== 'inline' &&
+            one.scrollWidth > one.clientWidth + 2 &&
+            !one.closest('.item.pic')
+          )
+            wrong.push(`${one.className} is ${one.scrollWidth} in ${one.clientWidth}`);
+          const words = one.matches('.words p, .title, .line')
+            ? one.getBoundingClientRect().width / parseFloat(style.fontSize)
+            : 0;
+          if (words > 45) wrong.push(`a line of ${Math.round(words)} em`); // 80 characters of any usual font
+        }
+        const items = [...root.querySelectorAll<HTMLElement>('.item')].filter(
+          (item) => item.offsetWidth > 0 && !item.closest('[popover]'),
+        );
+        items.forEach((item, index) => {
+          const rect = item.getBoundingClientRect();
+          for (const other of items.slice(index + 1)) {
+            const next = other.getBoundingClientRect();
+            const across = Math.min(rect.right, next.right) - Math.max(rect.left, next.left);
+            const down = Math.min(rect.bottom, next.bottom) - Math.max(rect.top, next.top);
+            if (across > 2 && down > 2) wrong.push(`cards overlap by ${Math.round(across)} × ${Math.round(down)}`);
+          }
+          const card = item.querySelector('.card')!.getBoundingClientRect();
+          if (card.bottom > rect.bottom + 1.5) wrong.push(`a card is lower than its place`);
+        });
+        return [...new Set(wrong)];
+      }
+    },
+    [width, boxes] as const,
+  );
 }
 
 /** Words that are cut off with no way to read on: below, aside, or under what lies over them. */
 export function cut(page: Page): Promise<string[]> {
   return page.evaluate(() => {
-    const root = document.querySelector('gnomic-widget')!.shadowRoot;
     const wrong: string[] = [];
-    for (const one of root?.querySelectorAll<HTMLElement>('.g *') ?? []) {
+    const all = [...document.querySelectorAll('gnomic-widget')].flatMap((host) => [
+      ...(host.shadowRoot?.querySelectorAll<HTMLElement>('.g *') ?? []),
+    ]);
+    for (const one of all) {
       const hides = /hidden|clip/.test(getComputedStyle(one).overflowY);
       if (!hides || !one.checkVisibility() || !one.textContent?.trim() || one.matches('.unseen, .view, .cards'))
         continue;

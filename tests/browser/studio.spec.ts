@@ -19,7 +19,7 @@ test('the way in is accessible, refuses in words, and holds off forged requests'
 });
 
 for (const scheme of ['light', 'dark'] as const) {
-  test(`every screen is accessible, ${scheme}`, async ({ page }) => {
+  test(`every screen is accessible, ${scheme}${scheme === 'dark' ? ' @long' : ''}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme });
     await signIn(page);
     for (const path of [

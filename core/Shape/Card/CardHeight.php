@@ -83,8 +83,8 @@ final readonly class CardHeight
      */
     public static function fixed(array $parts, int $lines, float $size, CardBox $box): float
     {
-        $kept = array_filter(array_map(Parts::named(...), $parts), fn (?string $part): bool => $part !== null && $part::kept() !== null);
-        $blocks = Parts::blocks(array_values($kept));
+        $isKept = fn (?string $part): bool => $part !== null && $part::kept() !== null;
+        $blocks = Parts::blocks(array_values(array_filter(array_map(Parts::named(...), $parts), $isKept)));
         $height = $box->ends();
         foreach ($blocks as $block) {
             $height += ($block[0] === WordsPart::class ? $lines * $size * $box->leading : 0.0) + (CardBlock::kept($block) ?? 0.0);
