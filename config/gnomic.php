@@ -49,6 +49,9 @@ return [
         'barrowfair' => ['address' => env('GNOMIC_BARROWFAIR', 'https://barrowfair.example')],
     ],
 
+    /** The demo's stand-ins and website. */
+    'demo' => ['standins' => (string) env('GNOMIC_STANDINS', ''), 'site' => (string) env('GNOMIC_SITE', '')],
+
     /** Seconds between rounds of a source that has just been connected. */
     'cadence' => (int) env('GNOMIC_CADENCE', 86_400),
 ];

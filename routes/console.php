@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-use App\Placing\Counting\CountBeacons;
+use App\Bench\Grounds\Grounds;
 use App\Editions\NewDay;
 use App\Editions\Pointers;
-use App\Bench\Grounds\Grounds;
 use App\Host\ClockJumps;
-use App\Sources\Imports\BrokenOff;
 use App\Outbox\Outbox;
-use App\Placing\Pages\CheckDuePages;
 use App\Pictures\FetchPictures;
+use App\Placing\Counting\CountBeacons;
 use App\Placing\Forms;
+use App\Placing\Pages\CheckDuePages;
 use App\Placing\SiteScript;
-use App\Sources\Rounds\DueRounds;
+use App\Sources\Imports\BrokenOff;
 use App\Sources\Removal;
+use App\Sources\Rounds\DueRounds;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::call(fn (DueRounds $due): int => $due->send())->name('rounds')->everyTenSeconds()->withoutOverlapping(1);

@@ -12,7 +12,7 @@ final class Picture
         $chance = new \Random\Randomizer(new \Random\Engine\Mt19937(crc32($name)));
         // Cameras are held this way and that.
         $height = (int) ($width * (str_starts_with($name, 'sky-') ? [0.75, 1.25, 0.6, 1.0][crc32($name) % 4] : 0.75));
-        $image = imagecreatetruecolor($width, $height);
+        $image = imagecreatetruecolor(max(1, $width), max(1, $height));
         $tint = [$chance->getInt(0, 40), $chance->getInt(0, 50), $chance->getInt(30, 80)];
         for ($y = 0; $y < $height; $y++) {
             $share = $y / $height;
@@ -24,9 +24,9 @@ final class Picture
                 $y,
                 (int) imagecolorallocate(
                     $image,
-                    (int) (10 + $tint[0] * $share),
-                    (int) (14 + $tint[1] * $share),
-                    (int) (34 + $tint[2] * $share),
+                    min(255, max(0, (int) (10 + $tint[0] * $share))),
+                    min(255, max(0, (int) (14 + $tint[1] * $share))),
+                    min(255, max(0, (int) (34 + $tint[2] * $share))),
                 ),
             );
         }

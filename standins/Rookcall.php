@@ -16,6 +16,7 @@ final readonly class Rookcall
     public function answer(string $path): Answer
     {
         $state = $this->state->read();
+        /** @var list<array<string, mixed>> $posts */
         $posts = array_slice($state['posts'], 0, self::PAGE);
         $changed = max(array_map(fn (array $post): int => (int) strtotime($post['edited'] ?? $post['published']), $posts) ?: [0]);
         $etag = hash('xxh128', serialize($posts).$path);

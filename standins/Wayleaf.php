@@ -79,7 +79,7 @@ final readonly class Wayleaf
                 ['Retry-After' => (string) $wait],
             );
         }
-        $quota = $this->state->read()['quota'] ?? self::QUOTA;
+        $quota = (int) ($this->state->read()['quota'] ?? self::QUOTA);
 
         return $used > $quota
             ? new Answer(
@@ -88,7 +88,7 @@ final readonly class Wayleaf
                 (string) json_encode(['error' => ['code' => 'quota_used', 'message' => 'The quota of the day is used.']]),
                 ['Retry-After' => (string) (86_400 - time() % 86_400)],
             )
-            : $quota - $used;
+            : (int) ($quota - $used);
     }
 
     private function places(string $query): Answer

@@ -14,6 +14,9 @@ use Gnomic\Entry\Entry;
 use Gnomic\Gather\Matching\Coverage;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Testing\Fakes\QueueFake;
 
 abstract class TestCase extends FrameworkTestCase
 {
@@ -52,6 +55,22 @@ abstract class TestCase extends FrameworkTestCase
     protected function store(Source $source, array $entries): void
     {
         $this->app->make(EntryStore::class)->take($source, $entries, Coverage::Some, 'A test');
+    }
+
+    /**
+     * Jobs that a faked queue was given.
+     *
+     * @template T of object
+     *
+     * @param  class-string<T>  $job
+     * @return Collection<int, T>
+     */
+    protected function queued(string $job): Collection
+    {
+        $queue = Queue::getFacadeRoot();
+        self::assertInstanceOf(QueueFake::class, $queue);
+
+        return $queue->pushed($job)->filter(fn (object $one): bool => $one instanceof $job)->values();
     }
 
     /** Publishes what is on the bench; the queue runs at once in tests. */

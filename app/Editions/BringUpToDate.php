@@ -167,7 +167,7 @@ final readonly class BringUpToDate implements Renders
     private function rendered(Widget $widget, Brief $brief, array $tasks): bool
     {
         $cause = implode('; ', array_unique(array_map(fn (Task $task): string => $task->cause, $tasks)))
-            ?: 'Another widget of the page shows others now';
+            ?: 'Another widget on the page shows other entries now';
         try {
             $isNew = $this->publish->brief($widget, $brief, mb_strimwidth($cause, 0, 200, '…')) !== null;
         } catch (Throwable $fault) {

@@ -33,7 +33,7 @@ final readonly class Pointers
             $hash = (string) $widget->edition?->hash;
             $isRight = $this->files->isOut($widget->key, $hash) && (! $thoroughly || $this->files->isSound($widget->key, $hash));
             if (! $isRight && ! in_array($widget->id, $this->outbox->widgets($widget->site_id), true)) {
-                $this->outbox->widget($widget, null, 'What was out was not what it should be');
+                $this->outbox->widget($widget, null, 'The published files were not as they should be');
                 $wrong++;
             }
         }

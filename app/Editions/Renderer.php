@@ -311,7 +311,10 @@ final class Renderer
         );
     }
 
-    /** @param  array<string, mixed>  $with */
+    /**
+     * @param  view-string  $view
+     * @param  array<string, mixed>  $with
+     */
     private function tight(string $view, array $with): string
     {
         return trim((string) preg_replace('/\s*\n\s*/', "\n", $this->views->make($view, $with)->render()))."\n";

@@ -71,7 +71,7 @@ final readonly class Duplicates
     {
         return DB::transaction(function () use ($one, $other, $cause): int {
             $score = Likeness::between(ComparedEntry::by($one->toCore()), ComparedEntry::by($other->toCore()))->score;
-            $this->note($one->site_id, [[$one->id, $other->id, $score, 'You joined them.']], 'joined');
+            $this->note($one->site_id, [[$one->id, $other->id, $score, 'You marked them as duplicates.']], 'joined');
 
             return $this->told($one, $this->regroup([$one->id, $other->id], [[$one->id, $other->id]]), $cause);
         });
@@ -87,7 +87,7 @@ final readonly class Duplicates
             ));
             $this->note(
                 $entry->site_id,
-                array_map(fn (int $other): array => [$entry->id, $other, 0.0, 'You parted them.'], $others),
+                array_map(fn (int $other): array => [$entry->id, $other, 0.0, 'You separated them.'], $others),
                 'parted',
             );
 

@@ -35,7 +35,7 @@ final readonly class EntryRules
             $bindings = $queries === [] ? [] : [WordMatches::at($site->id, 'said : ('.implode(' OR ', array_unique($queries)).')')];
             (clone $all)->where('barred', true)->whereRaw("NOT ($barred)", $bindings)->update(['barred' => false]);
             (clone $all)->where('barred', false)->whereRaw($barred, $bindings)->update(['barred' => true]);
-            $this->outbox->site($site, 'The words never shown have changed');
+            $this->outbox->site($site, 'The list of words never shown has changed');
         });
     }
 

@@ -36,19 +36,19 @@ final class FetchFailed extends RuntimeException
 
     public static function unknownHost(string $host): self
     {
-        return new self("No host called $host can be found. Check the address for a slip of the pen.");
+        return new self("There is no host called $host. Check that the address is spelled correctly.");
     }
 
     public static function noAnswer(string $host, string $detail): self
     {
-        return new self("$host did not answer ($detail). It is tried again by itself.");
+        return new self("$host did not answer ($detail). Gnomic will try again.");
     }
 
     public static function tooSlow(string $host, int $seconds): self
     {
         $time = $seconds === 1 ? '1 second' : "$seconds seconds";
 
-        return new self("$host did not finish its answer within $time. It is tried again by itself.");
+        return new self("$host did not finish its answer within $time. Gnomic will try again.");
     }
 
     public static function tooLarge(string $host, int $bytes): self
@@ -62,7 +62,7 @@ final class FetchFailed extends RuntimeException
     public static function elsewhere(string $service, string $address): self
     {
         return new self("$service names ".Echoed::short($address).' to go on, which is not its own. What you granted was not sent there. '
-            .'It is tried again by itself; should it stay so, ask the service.');
+            .'Gnomic will try again. If this continues, ask the service.');
     }
 
     public static function redirectsWithoutEnd(string $host, int $most): self
@@ -72,17 +72,17 @@ final class FetchFailed extends RuntimeException
 
     public static function brokenPacking(string $host): self
     {
-        return new self("$host says that its answer is packed, but it cannot be unpacked. It is tried again by itself.");
+        return new self("$host says that its answer is packed, but it cannot be unpacked. Gnomic will try again.");
     }
 
     /** @param  'key'|'token'|'permission'|null  $needs */
     public static function status(int $status, string $host, ?int $retryAfter = null, ?string $detail = null, ?string $needs = null): self
     {
         $meaning = match (true) {
-            $status === 401, $status === 403 => 'it does not let us in; the address may be private, or a key is missing',
-            $status === 404, $status === 410 => 'there is nothing at this address; check it, it may have moved',
-            $status === 429 => 'it has been asked too often; it is left alone for a while',
-            $status >= 500 => 'it has a fault of its own; it is tried again by itself',
+            $status === 401, $status === 403 => 'it refused access; the address may be private, or a key is missing',
+            $status === 404, $status === 410 => 'there is nothing at this address; check it, as it may have moved',
+            $status === 429 => 'it has received too many requests; Gnomic will wait for a while',
+            $status >= 500 => 'it has an error of its own; Gnomic will try again',
             default => 'check the address',
         };
 
@@ -92,7 +92,7 @@ final class FetchFailed extends RuntimeException
     public static function accessEnded(string $service): self
     {
         return new self(
-            "Access at $service has ended: it was taken back there, or ran out. Grant it again; everything gathered is kept.",
+            "Access at $service has ended: it was taken back there, or ran out. Grant it again. Everything collected so far is kept.",
             needs: 'permission',
         );
     }

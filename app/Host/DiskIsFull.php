@@ -15,8 +15,8 @@ final class DiskIsFull
     private const WORDS = '/disk (?:is|may be) full|disk I\/O error|unable to open database file|No space left on device'
         .'|out of free disk space|Disk quota exceeded/i';
 
-    public const MESSAGE = 'Gnomic cannot write: its disk is full, or closed to it. What is on your pages stays there. '
-        .'Make room on the disk, then try again.';
+    public const MESSAGE = 'Gnomic cannot write to its disk: the disk is full or read-only. What is on your pages stays there. '
+        .'Free some disk space, then try again.';
 
     public static function caused(?Throwable $fault): bool
     {

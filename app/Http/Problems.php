@@ -24,7 +24,7 @@ use Throwable;
 /** What goes wrong with what an owner gave, as an answer: once for all, so that no controller catches anything. */
 final class Problems
 {
-    private const BUSY = 'Gnomic is busy just now. Nothing is lost; it tries again by itself.';
+    private const BUSY = 'Gnomic is busy. Nothing is lost, and it will try again.';
 
     public static function register(Exceptions $exceptions): void
     {

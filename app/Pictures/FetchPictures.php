@@ -75,7 +75,7 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
             }
             $picture->tries < self::MOST_TRIES
                 ? $this->fetch($picture, $site, $fetcher, $files, $outbox)
-                : $picture->update(['state' => 'lost', 'reason' => 'Gnomic was stopped over this picture time after time.']);
+                : $picture->update(['state' => 'lost', 'reason' => 'Gnomic stopped several times while processing this picture.']);
         }
     }
 
@@ -121,7 +121,7 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
                 throw $fault;
             }
             report($fault);
-            $reason = 'Gnomic stumbled over this picture; the details are in its log.';
+            $reason = 'Gnomic could not process this picture. The details are in its log.';
         }
         $picture->update(['reason' => $reason, 'state' => $again ? 'waiting' : 'lost']);
     }

@@ -11,11 +11,11 @@ final class PictureIsWrong extends DomainException
 {
     public static function unreadable(): self
     {
-        return new self('This is no picture that can be read. Give a JPEG, PNG, WebP or GIF.');
+        return new self('This picture cannot be read. Use a JPEG, PNG, WebP or GIF.');
     }
 
     public static function tooLarge(int $width, int $height): self
     {
-        return new self("The picture measures $width by $height pixels, more than can be taken. Make it smaller and give it again.");
+        return new self("The picture measures $width by $height pixels, which is too large. Make it smaller and try again.");
     }
 }

@@ -50,10 +50,10 @@ final readonly class Forms
             $wants = $wanted[$variant] ?? null;
             if ($wants === null && $form->removed_at === null) {
                 $form->update(['removed_at' => now(), 'stays' => false]);
-                $this->outbox->widget($form, null, 'Its spot was taken away');
+                $this->outbox->widget($form, null, 'Its spot was removed');
             } elseif ($wants !== null && ($form->removed_at !== null || $form->overrides !== $wants[0])) {
                 if ($form->removed_at !== null && $form->edition_id !== null) {
-                    $this->outbox->widget($form, null, 'Its spot came back');
+                    $this->outbox->widget($form, null, 'Its spot was restored');
                 }
                 $form->update(['removed_at' => null, 'overrides' => $wants[0], 'name' => $this->name($widget, $wants[1])]);
             }
@@ -92,7 +92,7 @@ final readonly class Forms
         foreach ($widget->formsByVariant() as $form) {
             $form->update(['removed_at' => $removed ? now() : null, 'stays' => $removed && $stays]);
             if ($form->edition_id !== null) {
-                $this->outbox->widget($form, null, $removed ? 'It was removed' : 'It was brought back');
+                $this->outbox->widget($form, null, $removed ? 'It was removed' : 'It was restored');
             }
         }
         $removed || $this->sync($widget);

@@ -36,7 +36,7 @@ final readonly class Removal
         return DB::transaction(function () use ($source): int {
             $source->update(['removed_at' => null]);
             $this->settle($source);
-            $this->outbox->site($source->site, "$source->name was brought back");
+            $this->outbox->site($source->site, "$source->name was restored");
 
             return $source->entries()->where('gone', false)->count();
         });
@@ -50,7 +50,7 @@ final readonly class Removal
             $this->settle($source);
             $this->outbox->site(
                 $source->site,
-                $shows ? 'Entries gone at their source show again' : 'Entries gone at their source show no more',
+                $shows ? 'Entries that are gone at their source show again' : 'Entries that are gone at their source no longer show',
             );
         });
     }

@@ -25,13 +25,13 @@ final class Differences
         'address' => 'where a click leads',
         'addresses' => 'where clicks on single entries lead',
         'newTab' => 'where links open',
-        'rel' => 'what links say of themselves',
+        'rel' => 'the link types',
         'more' => 'how visitors get more',
         'frame' => 'the room that it takes',
-        'at' => 'what is other on phones and tablets',
-        'empty' => 'what is said where there is nothing',
+        'at' => 'what differs on phones and tablets',
+        'empty' => 'what is shown when there is nothing to show',
         'markup' => 'data for search engines',
-        'honest' => 'the line that it is a selection',
+        'honest' => 'the note about the selection',
     ];
 
     /** Parts that a phrase speaks of, by its key, but not of all that they are. */
@@ -44,9 +44,9 @@ final class Differences
         'light' => 'colours on light pages',
         'dark' => 'colours on dark pages',
         'tokens' => 'tokens of the look',
-        'mend' => 'whether colours are mended',
-        'refused' => 'which colours are not mended',
-        'css' => 'the rules of its own',
+        'mend' => 'whether colours are fixed',
+        'refused' => 'which colours are not fixed',
+        'css' => 'its own rules',
         'words' => 'the words visitors read',
     ];
 

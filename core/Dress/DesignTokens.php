@@ -55,7 +55,7 @@ final class DesignTokens
     public static function read(string $key, mixed $json): array
     {
         $file = self::members($json) ?? throw new InvalidArgumentException(
-            'This is no file of design tokens: it has to be a JSON object.',
+            'This is not a design token file: it must be a JSON object.',
         );
         $extension = self::members((self::members($file['$extensions'] ?? null) ?? [])[self::EXTENSION] ?? null) ?? [];
         $said = fn (string $name, string $else): string => is_string($extension[$name] ?? null) ? $extension[$name] : $else;
@@ -141,11 +141,11 @@ final class DesignTokens
             return $value;
         }
         if ($depth > self::DEEP) {
-            throw new InvalidArgumentException("The reference $value leads round in a circle.");
+            throw new InvalidArgumentException("The reference $value is circular.");
         }
         $at = $file;
         foreach (explode('.', $found[1]) as $name) {
-            $at = (self::members($at) ?? [])[$name] ?? throw new InvalidArgumentException("The reference $value leads to nothing.");
+            $at = (self::members($at) ?? [])[$name] ?? throw new InvalidArgumentException("The reference $value does not exist.");
         }
 
         return self::resolved($file, $at, $depth + 1);
@@ -188,7 +188,7 @@ final class DesignTokens
                 : "color($space ".implode(' ', $parts)."$alpha)");
         }
 
-        return $colour?->toHex() ?? throw new InvalidArgumentException("The token \"$name\" is no colour that is understood.");
+        return $colour?->toHex() ?? throw new InvalidArgumentException("The token \"$name\" is not a colour that Gnomic understands.");
     }
 
     /** @return array<array-key, mixed>|null */

@@ -49,7 +49,7 @@ final readonly class Look
             : throw new InvalidArgumentException("The look \"$key\" needs a text \"$name\" of at most $most characters.");
         $unknown = array_diff_key($given, array_flip(['name', 'about', 'scheme', 'light', 'dark', 'tokens']));
         if ($unknown !== []) {
-            throw new InvalidArgumentException("The look \"$key\" has a member that nobody knows: ".array_key_first($unknown).'.');
+            throw new InvalidArgumentException("The look \"$key\" has an unknown member: ".array_key_first($unknown).'.');
         }
         $members = fn (string $name): ?array => isset($given[$name]) ? ObjectSchema::membersOf($given[$name]) : null;
         try {

@@ -59,7 +59,7 @@ final readonly class LookTokens
     /** 0 to 4. */
     public int $shadow;
 
-    /** Between cards; null: as is usual for the layout. */
+    /** Between cards; null: layout default. */
     public ?int $gap;
 
     /** Between the edge of a card and what is on it. */

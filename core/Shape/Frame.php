@@ -26,7 +26,7 @@ final readonly class Frame
     {
         return ObjectSchema::of([
             'padding' => NumberSchema::whole(0, 80, 20, 'Pixels kept free on either side.'),
-            'gap' => NumberSchema::whole(0, 80, about: 'Pixels between cards; null: as is usual for the layout.'),
+            'gap' => NumberSchema::whole(0, 80, about: 'Pixels between cards; null: layout default.'),
             'most' => NumberSchema::whole(200, 2400, about: 'Pixels that it is wide at most; null: as wide as its place.'),
             'edge' => new BooleanSchema(false, 'Whether cards go from edge to edge of the place.'),
         ], about: 'The room that it takes and keeps free.');

@@ -147,7 +147,7 @@ final readonly class Shape
         return $schema ??= ObjectSchema::of([
             'layout' => Layouts::schema(),
             'shorten' => NumberSchema::wholeOrNull(40, 2000, 220, 'Characters after which words are shortened; null: never.'),
-            'lines' => NumberSchema::whole(0, 30, about: 'Lines that words are clamped to; 0: never; null: as is usual for the layout.'),
+            'lines' => NumberSchema::whole(0, 30, about: 'Lines that words are clamped to; 0: never; null: layout default.'),
             'card' => ListSchema::of(
                 ChoiceSchema::among(Parts::names()),
                 distinct: true,

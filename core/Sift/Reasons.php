@@ -16,13 +16,13 @@ final readonly class Reasons
     public function shown(Facts $entry, int $place): string
     {
         return $entry->isAmong($this->wanted->pins)
-            ? "You have pinned it; it stands at place $place."
-            : "It meets every condition; it stands at place $place of ".Limit::phrase($this->wanted).'.'.$this->balance($entry);
+            ? "You have pinned it; it is number $place."
+            : "It meets every condition; it is number $place of ".Limit::phrase($this->wanted).'.'.$this->balance($entry);
     }
 
     public function waits(Facts $entry): string
     {
-        return 'It meets every condition, but stands behind '.Limit::phrase($this->wanted).'.'.$this->balance($entry);
+        return 'It meets every condition, but comes after '.Limit::phrase($this->wanted).'.'.$this->balance($entry);
     }
 
     private function balance(Facts $entry): string

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Placing\Counting\CountBeacons;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
 use App\Models\User;
 use App\Outbox\Outbox;
 use App\Outbox\Renders;
+use App\Placing\Counting\CountBeacons;
 use App\Placing\Pages\CheckDuePages;
 use App\Placing\Pages\ReadPages;
 use App\Placing\Spots;
@@ -26,7 +26,7 @@ final class DemoSeeder extends Seeder
 {
     public function run(Rounds $rounds, Outbox $outbox, Renders $editions, Spots $spots, CountBeacons $count): void
     {
-        $standins = rtrim((string) env('GNOMIC_STANDINS'), '/');
+        $standins = rtrim(config()->string('gnomic.demo.standins'), '/');
         if (Site::query()->exists()) {
             // The demo may have been started at another port since.
             foreach (Source::query()->where('address', 'like', 'http://127.0.0.1:%')->get() as $source) {
@@ -39,7 +39,7 @@ final class DemoSeeder extends Seeder
                 );
             }
 
-            Site::query()->update(['website' => env('GNOMIC_SITE')]);
+            Site::query()->update(['website' => config()->string('gnomic.demo.site')]);
 
             return;
         }
@@ -48,7 +48,7 @@ final class DemoSeeder extends Seeder
             'name' => 'Quillmoor Observatory',
             'address' => 'quillmoor.example',
             'key' => 'quillmoor1926',
-            'website' => env('GNOMIC_SITE'),
+            'website' => config()->string('gnomic.demo.site'),
             'timezone' => 'Europe/London',
             'languages' => ['en', 'de'],
         ]);

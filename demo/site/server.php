@@ -64,7 +64,6 @@ $paste = static function (string $key) use ($gnomic): string {
         ."style=\"display:block;--gnomic-room:$room;padding-top:var(--gnomic-room)\"></gnomic-widget>";
 };
 
-/** @var object{set: callable, on: callable} $faults */
 $faults = require __DIR__.'/faults.php';
 if ($path === '/workshop' && ($_SERVER['REQUEST_METHOD'] ?? '') === 'POST') {
     $faults->set((string) ($_POST['page'] ?? ''), (string) ($_POST['fault'] ?? ''));

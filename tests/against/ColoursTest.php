@@ -54,7 +54,7 @@ final class ColoursTest extends TestCase
             self::$reference = json_decode($process->getOutput(), true, flags: JSON_THROW_ON_ERROR);
         }
 
-        return self::$reference[$what];
+        return (self::$reference ?? [])[$what] ?? null;
     }
 
     public function test_colours_are_read_as_the_reference_reads_them(): void

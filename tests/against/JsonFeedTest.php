@@ -84,7 +84,7 @@ final class JsonFeedTest extends TestCase
         foreach ($feed['items'] as $item) {
             self::assertIsString($item['id']);
             self::assertIsString($item['content_text'] ?? $item['content_html'] ?? null);
-            foreach (array_keys($item) as $name) {
+            foreach (array_map(strval(...), array_keys($item)) as $name) {
                 // Extensions begin with an underscore.
                 self::assertTrue(in_array($name, $known, true) || str_starts_with($name, '_'), $name);
             }

@@ -119,7 +119,7 @@ final class SiftTest extends TestCase
     private function brief(): array
     {
         $some = fn (array $of): array => array_values(
-            array_unique(array_map(fn (): string => $this->pick($of), range(1, $this->chance->getInt(1, 3)))),
+            array_unique(array_map(fn (): string => $this->pick(array_values($of)), range(1, $this->chance->getInt(1, 3)))),
         );
         $terms = fn (array $of): array => $this->pick([
             ['any' => $some($of)],

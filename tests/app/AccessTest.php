@@ -127,7 +127,8 @@ final class AccessTest extends TestCase
         $this->get('/grants/shutterfen/return?code=x&state=forged')->assertRedirectContains('does+not+belong');
         $address = (string) $this->postJson('/api/grants/shutterfen')->json('address');
         parse_str((string) parse_url($address, PHP_URL_QUERY), $query);
-        $this->get("/grants/shutterfen/return?code=made-up&state=$query[state]")->assertRedirectContains('did+not+take+the+answer');
+        $state = $query['state'] ?? '';
+        $this->get('/grants/shutterfen/return?code=made-up&state='.(is_string($state) ? $state : ''))->assertRedirectContains('did+not+take+the+answer');
         self::assertSame(0, Grant::query()->count());
     }
 

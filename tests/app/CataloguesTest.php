@@ -101,10 +101,10 @@ final class CataloguesTest extends TestCase
         [$one, $many] = [
             'en' => ['from 1 rating', 'from 1,234 ratings'],
             'de' => ['aus 1 Bewertung', 'aus 1.234 Bewertungen'],
-        ][$language] ?? [null, null];
-        if ($one !== null) {
+        ][$language] ?? ['', ''];
+        if ($one !== '' && $many !== '') {
             self::assertStringStartsWith($one, $words->say('figures.base', ['count' => 1, 'sources' => 0, 'places' => '']));
-            self::assertStringStartsWith((string) $many, $words->say('figures.base', ['count' => 1234, 'sources' => 0, 'places' => '']));
+            self::assertStringStartsWith($many, $words->say('figures.base', ['count' => 1234, 'sources' => 0, 'places' => '']));
         }
     }
 }

@@ -213,7 +213,7 @@ final class CommandsTest extends TestCase
         }
         $sources = function (array $sift, string ...$how) use ($entries): array {
             [, $out] = $this->artisan(
-                ['gnomic:sift', '-', "--entries=$entries", ...$how],
+                ['gnomic:sift', '-', "--entries=$entries", ...array_values($how)],
                 (string) json_encode(['version' => 2] + ($sift === [] ? [] : ['sift' => $sift])),
             );
 

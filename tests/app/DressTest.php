@@ -87,7 +87,7 @@ final class DressTest extends TestCase
         self::assertStringContainsString('.g .card{color:#222}', $proof['fragment']);
         self::assertSame([], $this->proof([])['dress']['findings']);
         $left = $this->proof(['light' => ['ink' => '#cccccc'], 'refused' => ['light.ink']]);
-        self::assertStringContainsString('and are left so: a contrast of 1.6 of 4.5', (string) json_encode($left['warnings']));
+        self::assertStringContainsString('and are left as they are: a contrast of 1.6 of 4.5', (string) json_encode($left['warnings']));
         self::assertSame([], end($left['warnings'])['repairs'][0]['brief']['dress']['refused']);
     }
 

@@ -185,15 +185,15 @@ final class EntriesTest extends TestCase
         );
         self::assertSame(
             [
-                ['front00001', 1, 'It meets every condition; it stands at place 1 of the newest ten entries.'],
-                ['foot000001', null, 'It meets every condition, but stands behind the lowest-rated entry.'],
+                ['front00001', 1, 'It meets every condition; it is number 1 of the newest ten entries.'],
+                ['foot000001', null, 'It meets every condition, but comes after the lowest-rated entry.'],
             ],
             $where('the-dome:a'),
         );
         self::assertSame(
             [
                 ['front00001', null, '3 stars; the widget asks for four stars and up.'],
-                ['foot000001', 1, 'It meets every condition; it stands at place 1 of the lowest-rated entry.'],
+                ['foot000001', 1, 'It meets every condition; it is number 1 of the lowest-rated entry.'],
             ],
             $where('the-dome:b'),
         );
@@ -210,7 +210,7 @@ final class EntriesTest extends TestCase
             ['id' => 'the-dome:b', 'on' => true],
             '/widgets/front00001/pins',
         )->assertJsonPath('out', true);
-        self::assertContains(['front00001', 1, 'You have pinned it; it stands at place 1.'], $where('the-dome:b'));
+        self::assertContains(['front00001', 1, 'You have pinned it; it is number 1.'], $where('the-dome:b'));
         Widget::query()->where('key', 'front00001')->firstOrFail()->update(['brief' => ['version' => 1]]);
         $this->ask(
             'post',
@@ -232,7 +232,7 @@ final class EntriesTest extends TestCase
             $told(['sift' => ['pins' => ['the-dome:gone', 'the-dome:b']]]),
         );
         self::assertStringContainsString(
-            'One pin cannot be shown. It is not there any more.',
+            'One pin cannot be shown. It no longer exists.',
             $told(['sift' => ['pins' => ['other-site:1']]]),
         );
         self::assertStringContainsString(

@@ -85,7 +85,7 @@ final class FullDiskTest extends TestCase
         DB::statement('PRAGMA max_page_count = 1');
         $round = $this->app->make(Rounds::class)->run($source);
         self::assertSame(['failed', 0], [$round?->outcome, $source->entries()->count()]);
-        self::assertStringContainsString('disk is full', (string) $round->reason);
+        self::assertStringContainsString('disk is full', (string) $round?->reason);
         DB::statement('PRAGMA max_page_count = 4294967294');
         self::assertSame('changed', $this->app->make(Rounds::class)->run($source->refresh())?->outcome);
         self::assertSame(98, $source->entries()->count());

@@ -93,10 +93,10 @@ final class FuzzTest extends TestCase
                 // Signing out would end the game.
                 if ("$method $path" !== 'delete /session') {
                     $parameters = [...$methods['parameters'] ?? [], ...$operation['parameters'] ?? []];
-                    $operations[] = [(string) $method, (string) $path, array_map(
+                    $operations[] = [(string) $method, (string) $path, array_values(array_map(
                         fn (array $one): array => isset($one['$ref']) ? $document['components']['parameters'][basename((string) $one['$ref'])] : $one,
                         $parameters,
-                    ), array_values($operation['requestBody']['content'] ?? [])[0]['schema'] ?? null, isset($operation['requestBody']['content']['multipart/form-data'])];
+                    )), array_values($operation['requestBody']['content'] ?? [])[0]['schema'] ?? null, isset($operation['requestBody']['content']['multipart/form-data'])];
                 }
             }
         }

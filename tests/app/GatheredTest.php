@@ -105,7 +105,7 @@ final class GatheredTest extends TestCase
         Contract::assertKept('post', '/likeness/joined', $this->postJson('/api/likeness/joined', ['ids' => ['one:a', 'two:c']]));
         self::assertSame(2, $count());
         self::assertSame(
-            ['reason' => 'It was told elsewhere too, and the other one speaks for both.'],
+            ['reason' => 'It also appears elsewhere; only one of the two is shown.'],
             array_intersect_key(
                 $this->postJson('/api/sieve', ['brief' => ['version' => 1], 'step' => 'once', 'kept' => false])->json('entries.0'),
                 ['reason' => 1],
@@ -297,7 +297,7 @@ final class GatheredTest extends TestCase
         $response = $this->postJson('/api/website', ['address' => $site]);
         Contract::assertKept('post', '/website', $response);
         self::assertSame('reading', $response->assertStatus(202)->json('state'), 'nobody waits for it');
-        Queue::pushed(ReadWebsite::class)->each(fn (ReadWebsite $job) => $this->app->call([$job, 'handle']));
+        $this->queued(ReadWebsite::class)->each(fn (ReadWebsite $job) => $this->app->call([$job, 'handle']));
         $response = $this->getJson('/api/website/'.$response->json('token'))->assertJsonPath('state', 'done');
         Contract::assertKept('get', '/website/{token}', $response);
         self::assertEqualsCanonicalizing(
@@ -309,7 +309,7 @@ final class GatheredTest extends TestCase
             'wayleaf wl-dome', 'ticketwick tv-dome', 'wayleaf wl-harrow', 'ticketwick tv-harrow'], $found);
         self::assertNotContains("$site/staff", $response->json('found.read'), 'robots.txt asks to leave it alone');
         $private = $this->postJson('/api/website', ['address' => 'http://10.0.0.1/'])->json('token');
-        $this->app->call([Queue::pushed(ReadWebsite::class)->last(), 'handle']);
+        $this->app->call([$this->queued(ReadWebsite::class)->reverse()->firstOrFail(), 'handle']);
         $this->getJson("/api/website/$private")->assertJsonPath('state', 'failed')->assertJsonPath('found', null);
         $this->getJson('/api/website/'.str_repeat('x', 20))->assertNotFound();
     }
@@ -329,7 +329,7 @@ final class GatheredTest extends TestCase
         $held?->release();
         $ask()->assertJsonPath('state', 'reading');
         Queue::assertPushed(ReadWebsite::class, 2);
-        Queue::pushed(ReadWebsite::class)->first()->failed(new MaxAttemptsExceededException);
+        $this->queued(ReadWebsite::class)->firstOrFail()->failed(new MaxAttemptsExceededException);
         $ask()->assertJsonPath('state', 'reading');
         $this->travel(31)->seconds();
         $ask()->assertJsonPath('state', 'reading');

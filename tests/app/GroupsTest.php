@@ -42,9 +42,10 @@ final class GroupsTest extends TestCase
         foreach ($entries as $entry) {
             self::assertSame($entry->duplicate, $entry->speaker_id !== null, $entry->ref);
             self::assertSame($entry->duplicate, $entry->duplicate_of !== null, $entry->ref);
-            if ($entry->speaker_id !== null) {
-                self::assertFalse($entries[$entry->speaker_id]->duplicate, 'whoever speaks speaks for itself');
-                self::assertStringContainsString("|{$entries[$entry->speaker_id]->source}|", (string) $entry->duplicate_of);
+            $speaker = $entry->speaker_id === null ? null : $entries[$entry->speaker_id];
+            if ($speaker !== null) {
+                self::assertFalse($speaker->duplicate, 'whoever speaks speaks for itself');
+                self::assertStringContainsString("|$speaker->source|", (string) $entry->duplicate_of);
             }
         }
         self::assertSame($entries->count(), $entries->where('duplicate', false)->count() + $entries->where('duplicate', true)->count());

@@ -332,8 +332,9 @@ final class PlacingTest extends TestCase
         $svg = simplexml_load_string($this->out('place1test/current/overall.svg'));
         self::assertNotFalse($svg);
         self::assertStringContainsString('4.2 of 5 stars, from 10 ratings', (string) $svg->title);
-        [$width, $height, $type] = (array) getimagesizefromstring($this->out('place1test/current/overall.png'));
-        self::assertSame([720, 144, IMAGETYPE_PNG], [$width, $height, $type]);
+        $png = getimagesizefromstring($this->out('place1test/current/overall.png'));
+        self::assertNotFalse($png);
+        self::assertSame([720, 144, IMAGETYPE_PNG], [$png[0], $png[1], $png[2]]);
         $rss = simplexml_load_string($this->out('place1test/current/feed.rss'));
         $atom = simplexml_load_string($this->out('place1test/current/feed.atom'));
         self::assertSame([10, 10], [count($rss->channel->item ?? []), count($atom->entry ?? [])]);

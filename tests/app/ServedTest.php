@@ -299,7 +299,7 @@ final class ServedTest extends TestCase
         parse_str((string) parse_url((string) ($begun['address'] ?? ''), PHP_URL_QUERY), $query);
         $here = 'https://'.self::NAME.':'.self::$outer;
         self::assertSame("$here/grants/ticketwick/return", $query['redirect_uri'] ?? null);
-        $back = self::asked('/grants/ticketwick/return?error=access_denied&state='.urlencode((string) $query['state']), ['-b', $jar]);
+        $back = self::asked('/grants/ticketwick/return?error=access_denied&state='.urlencode(is_string($query['state'] ?? null) ? $query['state'] : ''), ['-b', $jar]);
         self::assertSame(302, $back['status']);
         self::assertStringContainsString("location: $here/sources/add/ticketwick?refused=", $back['headers']);
         self::assertStringContainsString('src="/build/assets/', self::asked('/sources')['body'], 'its parts are asked of where it was opened');

@@ -150,13 +150,13 @@ final class TenancyTest extends TestCase
             'looks',
             'grounds',
         ] as $table) {
-            $kept[$table] = DB::table($table)->where($table === 'sites' ? 'id' : 'site_id', $this->theirs->id)
+            $kept[$table] = array_values(DB::table($table)->where($table === 'sites' ? 'id' : 'site_id', $this->theirs->id)
                 ->orderBy('id')
                 ->get()
-                ->all();
+                ->all());
         }
 
-        return $kept + ['editions' => DB::table('editions')->get()->all(), 'revisions' => DB::table('revisions')->get()->all()];
+        return $kept + ['editions' => array_values(DB::table('editions')->get()->all()), 'revisions' => array_values(DB::table('revisions')->get()->all())];
     }
 
     public function test_no_route_tells_or_changes_anything_of_another_site(): void

@@ -97,7 +97,7 @@ final class TransactionsTest extends TestCase
             }
             self::assertSame(0, $ours->transactionLevel());
             $ours->transaction(fn (): bool => $ours->table('things')->insert(['name' => "after $words"]));
-            self::assertSame("after $words", $this->pdo()->query('SELECT name FROM things ORDER BY rowid DESC')->fetchColumn());
+            self::assertSame("after $words", $ours->table('things')->orderByDesc('rowid')->value('name'));
         }
         self::assertSame(2, $ours->table('things')->count());
     }

@@ -79,8 +79,8 @@ async function eventually(browser: Browser, work: (page: Page) => Promise<void>)
 
 const states: [fault: string, verdict: string][] = [
   ['gone', 'missing'],
-  ['script-gone', 'script taken out'],
-  ['element-gone', 'element taken out'],
+  ['script-gone', 'script removed'],
+  ['element-gone', 'element removed'],
   ['escaped', 'shown as text'],
   ['other-key', 'another key'],
   ['twice', 'there twice'],
@@ -92,7 +92,7 @@ const states: [fault: string, verdict: string][] = [
   ['framed', 'frame blocked'],
   ['old-copy', 'an old copy is served'],
   ['sign-in', 'behind a sign-in'],
-  ['missing', 'page cannot be had'],
+  ['missing', 'page unreachable'],
 ];
 
 test('a page is checked in each state that it can be in, and mended', async ({ page }) => {
@@ -192,7 +192,7 @@ test('pointing at a place puts the widget there, by the one tag of the site', as
       'landmark-contentinfo-is-top-level',
     ],
   });
-  await page.getByText('What is other here than in the widget').click();
+  await page.getByText('What differs here').click();
   await page.getByLabel('Entries', { exact: true }).fill('2');
   await page.getByRole('combobox', { name: 'Layout', exact: true }).selectOption({ label: 'List' });
   await page.getByRole('button', { name: 'Put it there' }).click();

@@ -40,7 +40,7 @@ array_map(unlink(...), glob("$folder/*") ?: []);
 rmdir($folder);
 
 $chance = new Randomizer(new Mt19937(7));
-$colour = fn (int $bytes = 3): string => '#'.bin2hex($chance->getBytes($bytes));
+$colour = fn (int $bytes = 3): string => '#'.bin2hex($chance->getBytes(max(1, $bytes)));
 $times = [];
 for ($set = 0; $set < 1000; $set++) {
     $colours = ['line' => '#cccccc', 'ground' => $colour($set % 3 === 0 ? 4 : 3), 'groundTo' => $set % 4 === 0 ? $colour() : null,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Reads and matches COUNT entries from JSON Lines, likeness included, as an import does, and tells what it took:
 // php gather.php COUNT. The entries are made by chance with a fixed seed: half name their language, one in ten is told again.
 
+use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Language\Languages;
 use Gnomic\Gather\Likeness\Neighbours;
@@ -20,7 +21,7 @@ $count = (int) $argv[1];
 $file = (string) tempnam(sys_get_temp_dir(), 'gnomic');
 $chance = new Randomizer(new Mt19937(1926));
 $words = array_values(array_unique(preg_split('/\W+/u', strtolower((require dirname(__DIR__, 2).'/demo/words.php')['long'])) ?: []));
-$out = fopen($file, 'w') ?: exit("There is no place for a file.\n");
+$out = fopen($file, 'w') ?: exit("No temporary file could be created.\n");
 $told = [];
 for ($number = 0; $number < $count; $number++) {
     $text = $number % 10 === 9
@@ -37,7 +38,7 @@ fclose($out);
 
 $from = hrtime(true);
 foreach (new SplFileObject($file) as $line) {
-    json_decode((string) $line, true);
+    json_decode(is_string($line) ? $line : '', true);
 }
 $plain = (hrtime(true) - $from) / 1e9;
 
@@ -45,14 +46,14 @@ $known = [];
 $neighbours = new Neighbours;
 $alike = $new = 0;
 $from = hrtime(true);
-$take = function (array $chunk) use (&$known, &$alike, &$new, $neighbours): void {
+$take = function (Entry ...$chunk) use (&$known, &$alike, &$new, $neighbours): void {
     $before = [];
     foreach ($chunk as $entry) {
         if (isset($known[$entry->id])) {
             $before[$entry->id] = $known[$entry->id];
         }
     }
-    $matched = Matcher::match($before, $chunk, Coverage::Some);
+    $matched = Matcher::match($before, array_values($chunk), Coverage::Some);
     foreach ($matched->new as $entry) {
         $known[$entry->id] = new Known($matched->digests[$entry->id], false, $entry->published?->getTimestamp());
         $alike += $neighbours->add(Languages::filled($entry)) === null ? 0 : 1;
@@ -64,13 +65,13 @@ foreach (new SplFileObject($file) as $line) {
     if ($line === '' || $line === false) {
         continue;
     }
-    $chunk[] = EntryJson::read(json_decode((string) $line, true));
+    $chunk[] = EntryJson::read(json_decode(is_string($line) ? $line : '', true));
     if (count($chunk) === 250) {
-        $take($chunk);
+        $take(...$chunk);
         $chunk = [];
     }
 }
-$take($chunk);
+$take(...$chunk);
 $took = (hrtime(true) - $from) / 1e9;
 unlink($file);
 echo json_encode([

@@ -34,7 +34,7 @@ final readonly class LoadPage
         if (! $answer->isOk()) {
             throw FetchFailed::status($answer->status, $host, detail: match ($answer->status) {
                 401, 403 => 'the page is behind a sign-in; give one that everybody can see, or paste a style sheet',
-                404, 410 => 'there is no page at this address; check it for a slip of the pen',
+                404, 410 => 'there is no page at this address; check that it is spelled correctly',
                 default => null,
             });
         }

@@ -76,7 +76,7 @@ final readonly class Testimonials
         DB::transaction(fn () => $this->outbox->entries(
             $site,
             EntryChange::kept($this->store->setGone($entry->id, $removed)),
-            $removed ? 'A testimonial was removed' : 'A testimonial was brought back',
+            $removed ? 'A testimonial was removed' : 'A testimonial was restored',
         ));
     }
 

@@ -91,7 +91,7 @@ final readonly class Selector
     }
 
     /**
-     * @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} references by what becomes of
+     * @return array{kept: list<string>, out: array<string, list<string>>, variety: array<string, int>} references by what happens to
      *     them; where nothing is capped, those shown alone
      */
     public function reckoned(): array

@@ -175,7 +175,7 @@ final class DressController
         }
         DB::transaction(function () use ($site, $own, $outbox): void {
             $site->update(['words' => $own]);
-            $outbox->site($site, 'Words for visitors changed');
+            $outbox->site($site, 'The words for visitors were changed');
         });
 
         return $this->words($site->refresh(), $catalogues);

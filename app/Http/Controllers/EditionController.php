@@ -49,7 +49,7 @@ final class EditionController
         $brief = $this->edition($widget, $number)->toBrief();
         DB::transaction(function () use ($widget, $brief, $outbox, $number): void {
             $widget->update(['brief' => $brief->toArray()]);
-            $outbox->widget($widget, $brief, "Edition $number was brought back");
+            $outbox->widget($widget, $brief, "Edition $number was restored");
         });
 
         return WidgetResource::named($site, $key)->response()->setStatusCode(JsonResponse::HTTP_ACCEPTED);

@@ -23,7 +23,7 @@ final class EmbedController
         $asked = $request->query('format', 'json');
         $format = is_string($asked) ? strtolower($asked) : '';
         if (! in_array($format, ['json', 'xml'], true)) {
-            return self::plain('There is JSON and XML, and no other format.', Response::HTTP_NOT_IMPLEMENTED);
+            return self::plain('Only the formats json and xml are available.', Response::HTTP_NOT_IMPLEMENTED);
         }
         $url = $request->query('url');
         $isOurs = is_string($url) && preg_match('~^'.preg_quote($host, '~').'/w/([a-z0-9]{4,40})/?(?:[?#].*)?$~D', $url, $found) === 1;

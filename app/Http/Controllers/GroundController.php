@@ -43,7 +43,7 @@ final class GroundController
         }
         $place = $locks->oneOf('ground', self::AT_ONCE);
         if ($place === null) {
-            throw new TooManyRequestsHttpException(self::AGAIN, 'Gnomic is reading other pages just now. Try again in a moment.');
+            throw new TooManyRequestsHttpException(self::AGAIN, 'Gnomic is busy reading other pages. Try again in a moment.');
         }
         try {
             return new JsonResponse(self::told($grounds->fetch($site, $address, $css)));

@@ -43,7 +43,7 @@ final class LikenessController
     {
         $given = $request->validate(['id' => ['required', 'string', 'max:600']]);
 
-        return new JsonResponse(['changed' => $duplicates->part($this->found($site, (string) $given['id']), 'Two entries were parted')]);
+        return new JsonResponse(['changed' => $duplicates->part($this->found($site, (string) $given['id']), 'Two duplicates were separated')]);
     }
 
     public function join(Request $request, Site $site, Duplicates $duplicates): JsonResponse
@@ -52,7 +52,7 @@ final class LikenessController
         $changed = $duplicates->join(
             $this->found($site, (string) $given['ids'][0]),
             $this->found($site, (string) $given['ids'][1]),
-            'Two entries were joined',
+            'Two entries were marked as duplicates',
         );
 
         return new JsonResponse(['changed' => $changed]);

@@ -41,7 +41,7 @@ final class LookController
         // Somebody's slow address must not take all of those who answer.
         $place = $locks->oneOf('look', self::AT_ONCE);
         if ($place === null) {
-            throw new TooManyRequestsHttpException(self::AGAIN, 'Gnomic is looking at other addresses just now. Try again in a moment.');
+            throw new TooManyRequestsHttpException(self::AGAIN, 'Gnomic is busy checking other addresses. Try again in a moment.');
         }
         $found = $at->look(self::whole((string) $given['address']));
 
@@ -107,7 +107,7 @@ final class LookController
     public function found(Site $site, Repository $kept, HostLocks $locks, string $token): JsonResponse
     {
         $found = ReadWebsite::found($site, $token, $kept, $locks)
-            ?? throw new NotFoundHttpException('Nobody asked for this, or it is long ago.');
+            ?? throw new NotFoundHttpException('This has expired. Start again.');
 
         return new JsonResponse(['token' => $token] + $found);
     }

@@ -36,11 +36,11 @@ final class OwnerController
         $site = $siteId === null ? null : Site::query()->find($siteId);
         $headers = ['Access-Control-Allow-Origin' => '*', 'Cache-Control' => 'no-store'];
         if (! $site instanceof Site) {
-            return new JsonResponse(['message' => 'Open the page from the studio once more.'], JsonResponse::HTTP_FORBIDDEN, $headers);
+            return new JsonResponse(['message' => 'Open the page from the studio again.'], JsonResponse::HTTP_FORBIDDEN, $headers);
         }
         $today = now($site->timezone)->format('Y-m-d');
         $views = DB::table('counted')->join('widgets', 'widgets.id', '=', 'counted.widget_id')->where('widgets.site_id', $site->id)
-            ->where('day', $today)->groupBy('of')->get([DB::raw('COALESCE(variant_of, widgets.id) AS of'), DB::raw('SUM(views) AS views')])
+            ->where('day', $today)->groupBy('of')->selectRaw('COALESCE(variant_of, widgets.id) AS of, SUM(views) AS views')
             ->pluck('views', 'of');
         $host = rtrim((string) config('app.url'), '/');
         $query = $site->allWidgets();

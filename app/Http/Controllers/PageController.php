@@ -92,7 +92,7 @@ final class PageController
         $page = $site->pages()->findOrFail($id);
         $lock = $locks->oneOf('check-page', self::CHECKED_AT_ONCE);
         if ($lock === null) {
-            throw new TooManyRequestsHttpException(5, 'Gnomic is looking at other pages just now. Try again in a moment.');
+            throw new TooManyRequestsHttpException(5, 'Gnomic is busy checking other pages. Try again in a moment.');
         }
         try {
             $check->check($page);

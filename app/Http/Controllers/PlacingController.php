@@ -93,14 +93,14 @@ final class PlacingController
         $widget = $this->widget($site, $key);
         $published = $widget->edition?->toBrief();
         if ($published === null) {
-            throw new ConflictHttpException('Publish the widget first: a trial is against what is out.');
+            throw new ConflictHttpException('Publish the widget first: a trial compares two versions with each other.');
         }
         if (Trials::running($widget) !== null) {
-            throw new ConflictHttpException('A trial of this widget is running. End it first.');
+            throw new ConflictHttpException('A trial of this widget is already running. End it first.');
         }
         if ($published->toArray() === $widget->draft()->toArray()) {
             throw new ConflictHttpException(
-                'What is on the bench is what is published. Change something first; that is the other version.',
+                'The bench and the published widget are the same. Change something first: that becomes the other version.',
             );
         }
         $trials->begin($widget, $published, $widget->draft());
@@ -114,7 +114,7 @@ final class PlacingController
         $given = $request->validate(['kept' => ['required', 'in:this,other']]);
         $trial = Trials::running($widget);
         if ($trial === null) {
-            throw new ConflictHttpException('No trial of this widget is running.');
+            throw new ConflictHttpException('This widget has no trial running.');
         }
         $trials->end($trial, $given['kept'] === 'other' ? 'other' : 'this');
 

@@ -41,11 +41,11 @@ final class SessionController
         } catch (LockIsHeld) {
             throw new TooManyRequestsHttpException(
                 self::AGAIN,
-                'Many try to sign in with this address just now. Try again in a few seconds.',
+                'Too many people are signing in with this address. Try again in a few seconds.',
             );
         }
         if ($user === null) {
-            throw ValidationException::withMessages(['email' => 'This address and password do not belong together. Check both.']);
+            throw ValidationException::withMessages(['email' => 'That e-mail address and password do not match. Check both.']);
         }
         Auth::login($user);
         $request->session()->regenerate();

@@ -83,7 +83,7 @@ final class WidgetController
         DB::transaction(function () use ($widget, $removed, $given, $outbox, $forms): void {
             $widget->update(['removed_at' => $removed ? now() : null, 'stays' => $removed && (bool) ($given['stays'] ?? false)]);
             if ($widget->edition_id !== null) {
-                $outbox->widget($widget, null, $removed ? 'It was removed' : 'It was brought back');
+                $outbox->widget($widget, null, $removed ? 'It was removed' : 'It was restored');
             }
             $forms->turnWith($widget, $removed, (bool) ($given['stays'] ?? false));
         });
@@ -119,7 +119,7 @@ final class WidgetController
         DB::transaction(function () use ($widget, $pinned, $isOut, $outbox, $given): void {
             $widget->update(['brief' => $pinned->toArray()]);
             if ($isOut) {
-                $outbox->widget($widget, $pinned, (bool) $given['on'] ? 'An entry was pinned' : 'A pin was taken back');
+                $outbox->widget($widget, $pinned, (bool) $given['on'] ? 'An entry was pinned' : 'A pin was removed');
             }
         });
 

@@ -17,7 +17,7 @@ final class CurrentSite
     {
         /** @var User $user */
         $user = $request->user();
-        $site = $user->sites()->orderBy('sites.id')->first() ?? abort(403, 'You look after no site yet.');
+        $site = $user->sites()->orderBy('sites.id')->first() ?? abort(403, 'You have no site yet.');
         app()->instance(Site::class, $site);
 
         return $next($request);

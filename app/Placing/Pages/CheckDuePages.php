@@ -67,7 +67,7 @@ final class CheckDuePages implements ShouldQueue
                 if (SiteRobots::lets($rules, $page->address)) {
                     $check->check($page);
                 } else {
-                    $page->update(['checked_at' => now(), 'failure' => 'The site’s robots.txt asks programs to leave it alone.']);
+                    $page->update(['checked_at' => now(), 'failure' => 'The site’s robots.txt asks programs not to read it.']);
                 }
             }
         } finally {

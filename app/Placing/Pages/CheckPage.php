@@ -45,7 +45,7 @@ final readonly class CheckPage
             $this->keepAll(
                 $page,
                 $expected,
-                new CheckFinding(PlacementVerdict::Unreachable, $failed->getMessage(), 'Look whether the page opens in a browser.'),
+                new CheckFinding(PlacementVerdict::Unreachable, $failed->getMessage(), 'Check whether the page opens in a browser.'),
             );
 
             return;
@@ -119,7 +119,7 @@ final readonly class CheckPage
             return new CheckFinding(
                 PlacementVerdict::Unreachable,
                 FetchFailed::status($answer->status, $host)->getMessage(),
-                'Look whether the page opens in a browser.',
+                'Check whether the page opens in a browser.',
             );
         }
         $type = (string) $answer->header('Content-Type');
@@ -134,7 +134,7 @@ final readonly class CheckPage
         return strlen($answer->body) <= self::LARGEST ? null : new CheckFinding(
             PlacementVerdict::Unreachable,
             'The page is larger than '.(self::LARGEST / 1_000_000).' MB, which is more than Gnomic looks through.',
-            'Visitors wait long for such a page, too; look what makes it so large.',
+            'Visitors wait for such a page, too: find out what makes it so large.',
         );
     }
 
@@ -245,7 +245,7 @@ final readonly class CheckPage
         return new CheckFinding(
             PlacementVerdict::SignIn,
             'The page sends whoever is not signed in to '.mb_strimwidth($address, 0, 120, '…').'.',
-            'Gnomic looks as a visitor would; what only members see, it cannot check. What the widget itself says counts instead.',
+            'Gnomic sees pages as a visitor does, so it cannot check what only members see. It relies on what the widget itself reports.',
         );
     }
 
@@ -256,7 +256,7 @@ final readonly class CheckPage
             'A cache in front of the page serves a copy from before'.(
                 $page->age === null ? '' : " ($page->age)"
             ).'; behind it, the code is there.',
-            'Empty the cache of the page builder, of a plug-in or of the content network, for this page.',
+            'Clear this page from the cache: that of the page builder, of a plug-in or of the content network.',
         );
     }
 

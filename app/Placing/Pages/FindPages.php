@@ -212,7 +212,7 @@ final class FindPages
                 return;
             }
             if (! SiteRobots::lets($robots, $page->address)) {
-                $page->update(['failure' => 'The site’s robots.txt asks programs to leave it alone.']);
+                $page->update(['failure' => 'The site’s robots.txt asks programs not to read it.']);
 
                 continue;
             }

@@ -59,7 +59,7 @@ final class ReadPages implements ShouldQueue
     {
         $site = Site::query()->find($this->siteId);
         if ($site instanceof Site) {
-            $this->tell($site, 'Reading the pages took too long or went wrong; the details are in Gnomic’s log. Try again.');
+            $this->tell($site, 'Reading the pages failed or took too long. The details are in Gnomic’s log. Try again.');
         }
     }
 

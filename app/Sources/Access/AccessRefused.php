@@ -16,7 +16,7 @@ final class AccessRefused extends RuntimeException
 
     public static function byOwner(string $service): self
     {
-        return new self($service, "You refused access at $service, so nothing was connected. Begin again where that was a slip.");
+        return new self($service, "You refused access at $service, so nothing was connected. If that was a mistake, start again.");
     }
 
     public static function byService(string $service): self
@@ -33,7 +33,7 @@ final class AccessRefused extends RuntimeException
     {
         return new self(
             $service,
-            "The answer of $service does not belong to what was begun here, so it was not taken. Begin again, in one window.",
+            "The answer of $service does not match the request that was started here, so it was ignored. Start again, in one window.",
         );
     }
 }

@@ -54,9 +54,9 @@ final readonly class Granted
             CarbonImmutable::now(),
         ),
             match (Record::of(json_decode($answer->body, true))->record('error')->text('code')) {
-                'not_granted' => 'this was not part of what you granted; grant access again and leave it ticked',
+                'not_granted' => 'you did not grant this; grant access again and leave it ticked',
                 'account_private' => 'the account is private; make it public there, or grant access for another',
-                'venue_unknown' => 'the account has no such venue any more; choose again',
+                'venue_unknown' => 'the account no longer has this venue; choose again',
                 default => null,
             });
     }

@@ -44,7 +44,7 @@ final readonly class AtAddress
                 throw $notAFeed->isPage
                     ? PayloadIsUnreadable::without(
                         'reviews marked up, and it names no feed',
-                        'Give the page that lists the reviews, or hand them over as a spreadsheet.',
+                        'Use the address of the page that lists the reviews, or upload them as a spreadsheet.',
                     )
                     : $notAFeed;
             }

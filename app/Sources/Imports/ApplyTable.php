@@ -53,8 +53,8 @@ final class ApplyTable implements ShouldQueue
         Import::query()->whereKey($this->import)->where('state', 'importing')->update([
             'state' => 'ready',
             'reason' => DiskIsFull::caused($fault)
-                ? 'Gnomic’s disk is full; nothing of it was applied. Make room on the disk, then start it again.'
-                : 'It was broken off half way; nothing of it was applied. Start it again.',
+                ? 'Gnomic’s disk is full. Nothing was imported. Free some disk space, then start the import again.'
+                : 'The import was interrupted. Nothing was imported. Start it again.',
         ]);
     }
 

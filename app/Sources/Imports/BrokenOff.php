@@ -61,8 +61,8 @@ final readonly class BrokenOff
     private function giveUp(Import $import): void
     {
         $import->update($import->state === 'importing'
-            ? ['state' => 'ready', 'reason' => 'It was broken off three times; nothing of it was applied. Start it again.']
-            : ['state' => 'failed', 'reason' => 'Looking at it was broken off three times. Hand it over in smaller parts.']);
+            ? ['state' => 'ready', 'reason' => 'The import was interrupted three times. Nothing was imported. Start it again.']
+            : ['state' => 'failed', 'reason' => 'Reading the file was interrupted three times. Split it into smaller files.']);
     }
 
     private static function lockOf(Import $import): string

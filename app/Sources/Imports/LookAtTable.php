@@ -30,8 +30,8 @@ final class LookAtTable implements ShouldQueue
     use Queueable;
 
     private const ASKED = [
-        'dates' => 'Dates in this file fit both ways, day first and month first. Say which it is.',
-        'columns' => 'No row of this file names its columns. Gnomic told them from what they hold: check which is which.',
+        'dates' => 'The dates in this file can be read day first or month first. Choose one.',
+        'columns' => 'No row of this file names its columns. Gnomic guessed them from their contents: check them.',
     ];
 
     public int $tries = 1;
@@ -66,8 +66,8 @@ final class LookAtTable implements ShouldQueue
         Import::query()->whereKey($this->import)->where('state', 'looking')->update([
             'state' => 'failed',
             'reason' => DiskIsFull::caused($fault)
-                ? 'Gnomic’s disk is full; nothing was imported. Make room on the disk, then hand the file over again.'
-                : 'Gnomic stumbled over the file; nothing was imported. The details are in its log.',
+                ? 'Gnomic’s disk is full. Nothing was imported. Free some disk space, then upload the file again.'
+                : 'Gnomic could not read the file. Nothing was imported. The details are in its log.',
         ]);
     }
 
@@ -97,7 +97,7 @@ final class LookAtTable implements ShouldQueue
                 $seen[$address][$entry->id] = true;
                 $what = $isAgain ? 'same' : self::what($known[$address][$entry->id] ?? null, $entry);
                 if ($isAgain) {
-                    $notes[] = 'The same row stands above.';
+                    $notes[] = 'The same row appears above.';
                 }
             }
             $counts[$what]++;

@@ -25,8 +25,8 @@ use Throwable;
 /** One refresh of one source from start to finish: asked, matched, applied whole or not at all, and accounted for. */
 final readonly class Rounds
 {
-    private const BROKEN_OFF = 'It was broken off half way: it took too long, or Gnomic was stopped. Nothing of it was '
-        .'applied; it is tried again by itself.';
+    private const BROKEN_OFF = 'It was interrupted: it took too long, or Gnomic was stopped. Nothing was '
+        .'changed, and Gnomic will try again.';
 
     /** Rounds at one service at a time, so that a slow one leaves workers to the others. */
     private const AT_A_SERVICE = 2;
@@ -100,8 +100,8 @@ final readonly class Rounds
                 $source,
                 $round,
                 DiskIsFull::caused($fault)
-                    ? 'Gnomic’s disk is full; nothing was changed. Make room on the disk: it is tried again by itself.'
-                    : 'Gnomic stumbled over the answer; nothing was changed, and it is tried again by itself. The details are in its log.',
+                    ? 'Gnomic’s disk is full. Nothing was changed. Free some disk space; Gnomic will then try again.'
+                    : 'Gnomic could not read the answer. Nothing was changed, and Gnomic will try again. The details are in its log.',
                 null,
             );
         }

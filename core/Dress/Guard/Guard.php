@@ -48,7 +48,7 @@ final class Guard
         return [$scene->palette, $findings];
     }
 
-    /** @return list<string> tokens that cannot be told from what is behind them somewhere */
+    /** @return list<string> tokens that cannot be distinguished from what is behind them somewhere */
     public static function failing(Palette $palette): array
     {
         return (new Scene($palette))->failing();
@@ -117,8 +117,8 @@ final class Guard
                 $findings[] = new ContrastFinding(
                     $scheme,
                     $token,
-                    'No colour could be told from all that is behind it: '.(
-                        $token === 'surface' ? 'cards come nearer to the ground' : 'the ground lets through less, or changes less'
+                    'No colour stands out from everything behind it: '.(
+                        $token === 'surface' ? 'cards come closer to the background colour' : 'the background becomes less transparent, or changes less'
                     ),
                     null,
                     null,
@@ -227,7 +227,7 @@ final class Guard
                     $scheme,
                     $token,
                     ucfirst($pair->what).' '.($pair->states === ['at rest'] ? '' : '('.implode(', ', $pair->states).') ')
-                        .'cannot be told from what is behind them',
+                        .'cannot be distinguished from what is behind them',
                     $was,
                     $pair->least,
                     $before->palette->colours[$token],

@@ -51,7 +51,7 @@ final readonly class Scene
         return Lightness::isTold($this->palette->sure($token), $this->wanted($token));
     }
 
-    /** @return list<string> tokens that cannot be told from what is behind them somewhere */
+    /** @return list<string> tokens that cannot be distinguished from what is behind them somewhere */
     public function failing(): array
     {
         return array_values(array_filter(Palette::OVER, fn (string $token): bool => ! $this->isTold($token)));

@@ -36,7 +36,7 @@ final readonly class Matching
     {
         $body = $page->body();
         if ($body === null) {
-            return new self([], self::doubts($page) ?: ['This is no page with a body: there is nothing to read a look from.']);
+            return new self([], self::doubts($page) ?: ['This page has no body, so no look can be read from it.']);
         }
         $proposals = self::proposals($body, $page, $fetch, $viewport, $extremes);
         if (! $viewport->isDark) {
@@ -107,15 +107,15 @@ final readonly class Matching
         $text = trim((string) preg_replace('/\s+/', ' ', self::text($page)));
         $doubts = [];
         if ($count('frameset') + $count('frame') > 0 || ($count('iframe') > 0 && mb_strlen($text) < self::SPARSE)) {
-            $doubts[] = 'The page is made of frames: what is in them is not read. Give the address of the frame that the '
+            $doubts[] = 'The page is made of frames, and Gnomic does not read what is in them. Use the address of the frame that the '
                 .'widget will stand in.';
         } elseif ($count('script') > 0 && mb_strlen($text) < self::SPARSE) {
-            $doubts[] = 'The page is built by scripts, and next to nothing stands in it before they run. What could be read is proposed; '
-                .'paste a style sheet or pick a colour to go on.';
+            $doubts[] = 'The page is built by scripts and is almost empty before they run. Gnomic proposes what it could read; '
+                .'paste a style sheet or pick a colour to continue.';
         }
         foreach (Html::elements($document, 'input') as $input) {
             if (strtolower($input->getAttribute('type')) === 'password') {
-                $doubts[] = 'The page asks for a password: it may be a sign-in, and not the page that visitors see.';
+                $doubts[] = 'The page asks for a password: it may be a sign-in page and not the page that visitors see.';
                 break;
             }
         }

@@ -45,13 +45,13 @@ final class Notes
                 break;
             }
         }
-        $said = $winner === null ? 'no style sheet says it; browsers have it so' : $this->used->told($winner);
+        $said = $winner === null ? 'no style sheet sets it; browser default' : $this->used->told($winner);
         $this->evidence[] = new Evidence($token, $value, $what, $said, true);
     }
 
     /** @param  string  $how  in words */
     public function derived(string $token, string $value, string $how): void
     {
-        $this->evidence[] = new Evidence($token, $value, $how, 'the page does not say; derived', false);
+        $this->evidence[] = new Evidence($token, $value, $how, 'not set on the page; derived', false);
     }
 }

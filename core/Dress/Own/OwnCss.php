@@ -89,7 +89,7 @@ final class OwnCss
             if ($block->inside === null) {
                 $this->problem(
                     $block->line,
-                    'This is no rule: a rule has a selector and a block in braces'.(
+                    'This is not a rule: a rule has a selector and a block in braces'.(
                         $prelude === '' ? '.' : ', and this has none: '.self::short($prelude).'.'
                     ),
                 );
@@ -171,7 +171,7 @@ final class OwnCss
     private function declarations(OwnBlock $block, string $subject): array
     {
         if (str_contains((string) $block->inside, '{')) {
-            $this->problem($block->line, 'Rules within rules are left out; write them one after the other.');
+            $this->problem($block->line, 'Nested rules are ignored; write them one after the other.');
 
             return [];
         }
@@ -187,7 +187,7 @@ final class OwnCss
             $isOwn = str_starts_with($property, '--');
             $isKnown = $isOwn ? isset(StyledParts::PROPERTIES[$property]) : preg_match(self::PROPERTY, $property) === 1;
             $why = $isKnown ? self::wrong($property, $value) : ($isOwn
-                ? 'this is none of the custom properties of a widget' : 'this property is not taken: it may reach beyond the widget');
+                ? 'this is not a custom property of widgets' : 'this property is not allowed: it may reach beyond the widget');
             if ($why !== null) {
                 $this->problem($line, self::short($text)." is left out: $why.");
 
@@ -229,10 +229,10 @@ final class OwnCss
     {
         $bare = (string) preg_replace('/"[^"\\\\<\n]*"|\'[^\'\\\\<\n]*\'/', '""', $value);
         if ($value === '' || preg_match('/[\\\\<>{}@;:\x00-\x08\x0b-\x1f\x7f`]/', $bare) === 1 || strlen($value) > 600) {
-            return 'its value has signs that are not taken';
+            return 'its value has characters that are not allowed';
         }
         if ($property === 'content' && preg_match('/^(?:""|none|normal|open-quote|close-quote|\s)+$/D', $bare) !== 1) {
-            return 'only a text can be put in';
+            return 'only text is allowed';
         }
         preg_match_all('/([\w-]*)\(/', $bare, $calls);
         foreach ($calls[1] as $call) {
@@ -253,7 +253,7 @@ final class OwnCss
                 return $most === null ? "\"$number[2]\" is not taken as a unit" : "$number[0] is too much";
             }
             if ((float) $number[1] < 0 && str_starts_with($property, 'margin')) {
-                return 'a negative margin covers what is beside';
+                return 'a negative margin covers what is next to it';
             }
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress\Page;
 
-/** Custom properties of an element, and what becomes of var() by them (CSS Custom Properties 1). */
+/** Custom properties of an element, and what happens to var() by them (CSS Custom Properties 1). */
 final class Variables
 {
     /** Of a value with all that is put into it: more is a trick. */

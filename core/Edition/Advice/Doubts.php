@@ -113,7 +113,7 @@ final readonly class Doubts
 
         return [
             'key' => 'head',
-            'text' => 'Visitors would see only praise, and nothing would tell them that it is a selection.',
+            'text' => 'Visitors would see only praise, and nothing would tell them that this is a selection.',
             'repairs' => [['text' => 'Say that it is a selection', 'brief' => $honest->toArray()]],
         ];
     }
@@ -129,7 +129,7 @@ final readonly class Doubts
 
         return [
             'key' => 'layout',
-            'text' => 'It moves on before most people have read a card.',
+            'text' => 'It moves on before most people can read a card.',
             'repairs' => [['text' => 'Every five seconds', 'brief' => $slower->toArray()]],
         ];
     }
@@ -141,7 +141,7 @@ final readonly class Doubts
 
         return ! $input->brief->shape->hasTiles() || $input->chosen->shown === [] || $with !== [] ? null : [
             'key' => 'layout',
-            'text' => 'None of these has a picture. They stand as words; a layout made for reading serves them better.',
+            'text' => 'None of these entries has a picture, so they show as text. A layout made for reading suits them better.',
         ];
     }
 
@@ -156,7 +156,7 @@ final readonly class Doubts
 
         return [
             'key' => 'layout',
-            'text' => 'Tiles have little room for words, and a click does nothing: what is cut off cannot be read on.',
+            'text' => 'Tiles have little room for words, and a click does nothing: visitors cannot read what is cut off.',
             'repairs' => [[
                 'text' => 'Enlarge what is clicked',
                 'brief' => $brief->with(shape: $brief->shape->with(['click' => 'enlarge']))->toArray(),
@@ -171,7 +171,7 @@ final readonly class Doubts
 
         return $shape->click !== Click::Address || $shape->address !== null || $shape->addresses !== [] ? null : [
             'key' => 'layout',
-            'text' => 'A click opens an address of yours, and there is none yet. Write it below, or choose another click.',
+            'text' => 'A click opens an address of your own, but none is given. Enter it below, or choose another click.',
         ];
     }
 
@@ -189,11 +189,11 @@ final readonly class Doubts
         return $unknown === [] ? null
             : [
                 'key' => 'sources',
-                'text' => 'The brief names what this site does not have: '.implode(', ', array_slice($unknown, 0, 5)).(
+                'text' => 'The widget names sources or subjects that this site does not have: '.implode(', ', array_slice($unknown, 0, 5)).(
                     count($unknown) > 5
                         ? ' and '.Numbers::spoken(count($unknown) - 5).' more'
                         : ''
-                ).'. It brings nothing, and does no harm.',
+                ).'. They are ignored.',
             ];
     }
 
@@ -207,7 +207,7 @@ final readonly class Doubts
             ? null
             : [
                 'key' => 'apart',
-                'text' => 'The brief leaves out what a removed widget showed ('.implode(', ', $unknown).'). That leaves out nothing.',
+                'text' => 'The widget leaves out what a removed widget showed ('.implode(', ', $unknown).'). This has no effect.',
             ];
     }
 
@@ -220,7 +220,7 @@ final readonly class Doubts
             ? null
             : [
                 'key' => 'dress',
-                'text' => "There is no look \"{$brief->dress->look}\" here. {$looks->named($brief->dress->look)->name} stands in.",
+                'text' => "There is no look \"{$brief->dress->look}\" here. {$looks->named($brief->dress->look)->name} is used instead.",
             ];
     }
 
@@ -241,12 +241,12 @@ final readonly class Doubts
         return [
             'key' => 'dress',
             'text' => sprintf(
-                '%s, and are left so: a contrast of %.1f of %.1f.',
+                '%s, and are left as they are: a contrast of %.1f of %.1f.',
                 $worst->text,
                 floor(10 * (float) $worst->contrast) / 10,
                 $worst->least,
             ),
-            'repairs' => [['text' => 'Mend the colours', 'brief' => $mended->toArray()]],
+            'repairs' => [['text' => 'Fix the colours', 'brief' => $mended->toArray()]],
         ];
     }
 
@@ -257,7 +257,7 @@ final readonly class Doubts
 
         return $why === null ? null : [
             'key' => 'dress',
-            'text' => "The picture behind everything is not there: $why The ground stands alone.",
+            'text' => "The background picture is missing: $why The background colour is used instead.",
         ];
     }
 
@@ -292,7 +292,7 @@ final readonly class Doubts
         $reasons = [];
         foreach ($brief->criteria->pins as $ref) {
             $facts = $this->site->pinned[$ref] ?? null;
-            $reason = $facts === null ? 'It is not there any more.' : $whole->stoppedBy($facts)?->reason($facts);
+            $reason = $facts === null ? 'It no longer exists.' : $whole->stoppedBy($facts)?->reason($facts);
             if ($reason !== null) {
                 $reasons[$reason] = ($reasons[$reason] ?? 0) + 1;
             }

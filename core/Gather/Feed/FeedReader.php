@@ -51,7 +51,7 @@ final class FeedReader
         $name = strtolower((string) $root?->localName);
 
         return match (true) {
-            $root === null => throw PayloadIsUnreadable::found('broken beyond reading', (string) ($xml->problems[0] ?? '')),
+            $root === null => throw PayloadIsUnreadable::found('too broken to read', (string) ($xml->problems[0] ?? '')),
             $name === 'rss', $name === 'rdf', $name === 'channel' => RssReader::read($xml, $address),
             $name === 'feed' => AtomReader::read($xml, $address),
             $name === 'opml' => throw PayloadIsUnreadable::found('a list of feeds (OPML)', 'Give the address of one of the feeds in it.'),

@@ -36,7 +36,7 @@ final class JsonFeedReader
         } catch (JsonIsBroken $broken) {
             throw PayloadIsUnreadable::found(
                 "broken JSON ({$broken->getMessage()})",
-                'The service has to mend it, or it was cut off on the way: try again.',
+                'The service has to fix it, or it was cut off in transit: try again.',
             );
         }
         $value = is_array($value) ? $value : [];

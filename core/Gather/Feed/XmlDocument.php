@@ -44,7 +44,7 @@ final readonly class XmlDocument
     {
         $start = strpos($text, '<');
         if ($start !== false && trim(substr($text, 0, $start), "\u{FEFF} \t\r\n") !== '') {
-            $problems[] = new Problem('line 1', 'There is text before the first element; it was passed over.');
+            $problems[] = new Problem('line 1', 'There is text before the first element; it was skipped.');
         }
         $text = substr($text, (int) $start);
         // The text is UTF-8 by now, whatever the declaration says. Lines stay where they are, for the reports.

@@ -90,18 +90,18 @@ final class Matcher
                 ? 'entry is'
                 : "$answered entries are"
         )
-            ." none of the $present known. It may be somebody else's now, so nothing was changed. Look at the address; should "
-            .'it be right, say so here. When the old answer is back, it goes on by itself.';
+            ." not among the $present known. It may belong to somebody else now, so nothing was changed. Check the address; if "
+            .'it is correct, say so here. When the old answer is back, Gnomic continues.';
     }
 
     private static function doubt(int $present, int $answered, int $gone): ?string
     {
         return match (true) {
             $present < self::FEW => null,
-            $answered === 0 => "It answered with nothing, where there were $present entries. Nothing was changed; look whether it is "
+            $answered === 0 => "It returned nothing, where there were $present entries. Nothing was changed. Check whether it is "
                 .'the right address.',
-            $gone * 3 > $present => "It answered without $gone of the $present entries known. That is more than a third, so nothing "
-                .'was changed. Look there; should they really be gone, say so here.',
+            $gone * 3 > $present => "It no longer returned $gone of the $present known entries. That is more than a third, so nothing "
+                .'was changed. Check there; if they are really gone, mark them as removed here.',
             default => null,
         };
     }

@@ -48,7 +48,7 @@ final class JsonLd
             } else {
                 $problems[] = new Problem("JSON-LD script $number", (
                     json_last_error() === JSON_ERROR_NONE ? 'It describes nothing' : 'It is broken JSON ('.json_last_error_msg().')'
-                ).'; it was passed over.');
+                ).'; it was skipped.');
             }
         }
         $reader = new self;

@@ -86,7 +86,7 @@ final class PageReader
         if ($page->reading->entries === []) {
             throw PayloadIsUnreadable::without('reviews marked up', match (count($page->feeds)) {
                 0 => 'It has none as JSON-LD, microdata, RDFa or microformats, and names no feed. Give the page that lists the '
-                    .'reviews; or hand them over as a spreadsheet.',
+                    .'reviews, or upload them as a spreadsheet.',
                 default => 'It names a feed, though: give the address '.$page->feeds[0]->address.' instead.',
             });
         }

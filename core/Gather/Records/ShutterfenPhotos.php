@@ -34,7 +34,7 @@ final class ShutterfenPhotos
         foreach ($page->records('photos') as $index => $photo) {
             $id = $photo->text('photo_id');
             if ($id === null) {
-                $problems[] = new Problem('post '.($index + 1), 'It has no identifier; it was passed over.');
+                $problems[] = new Problem('post '.($index + 1), 'It has no identifier; it was skipped.');
 
                 continue;
             }

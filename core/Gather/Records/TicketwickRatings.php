@@ -32,7 +32,7 @@ final class TicketwickRatings
         foreach ($page->records('ratings') as $index => $rating) {
             $id = $rating->text('rating_id');
             if ($id === null) {
-                $problems[] = new Problem('rating '.($already + $index + 1), 'It has no identifier; it was passed over.');
+                $problems[] = new Problem('rating '.($already + $index + 1), 'It has no identifier; it was skipped.');
 
                 continue;
             }

@@ -125,7 +125,7 @@ final class EntryRows
         );
         $picture = Address::webOrNull($cell(Column::Picture), null);
         if ($text === '' && $title === null && $rating === null && $wrong === []) {
-            $wrong[] = 'It has neither words nor a title nor a rating. Fill one of them in, or leave the row out.';
+            $wrong[] = 'It has no words, title or rating. Fill in one of them, or leave the row out.';
         }
         $kind = $this->kind($cell(Column::Kind), $rating, $cell(Column::SaidAt), $wrong);
         if ($wrong !== []) {

@@ -54,7 +54,7 @@ final class SubjectRows
             $subject = Words::line($cells[$name] ?? '');
             $wrong = $addresses = [];
             if ($subject === null) {
-                $wrong[] = 'It names no subject. Fill in the first column.';
+                $wrong[] = 'It has no subject. Fill in the first column.';
             } elseif (isset($seen[Fold::text($subject)])) {
                 $wrong[] = Echoed::quoted($subject)." stands in row {$seen[Fold::text($subject)]} already. Leave one of them out.";
             } else {

@@ -68,7 +68,7 @@ final readonly class Table
             ['rows' => $body, 'above' => $above, 'below' => $below] = $sheet->body();
             foreach (['above the names of the columns' => $above, 'below the last row, as totals do' => $below] as $where => $numbers) {
                 if ($numbers !== []) {
-                    $problems[] = new Problem('row '.implode(', ', $numbers), "What stands $where is no entry; it was passed over.");
+                    $problems[] = new Problem('row '.implode(', ', $numbers), "What stands $where is no entry; it was skipped.");
                 }
             }
             foreach ($body as $number => $cells) {
@@ -86,7 +86,7 @@ final readonly class Table
             throw TableIsWrong::tooManyRows();
         }
         if ($sheets[$main]->header === null) {
-            array_unshift($problems, new Problem('', 'No row names the columns; which is which was told from what they hold.'));
+            array_unshift($problems, new Problem('', 'No row names the columns; they were guessed from their contents.'));
         }
 
         return new self($format, $header, $rows, array_slice($problems, 0, 50), $joined, $sheets[$main]->header !== null);

@@ -39,39 +39,39 @@ final class TableIsWrong extends DomainException
 
     public static function tooLarge(int $megabytes): self
     {
-        return new self("The file unpacks to more than $megabytes MB. Hand over the sheet with the entries only, as CSV.");
+        return new self("The file unpacks to more than $megabytes MB. Upload only the sheet with the entries, as CSV.");
     }
 
     public static function withPassword(): self
     {
-        return new self('The workbook is locked with a password. Save it without one, or as CSV, and hand that over.');
+        return new self('The workbook is locked with a password. Save it without one, or as CSV, and upload that.');
     }
 
     /** Parts of a workbook are XML without a document type: one that has it is made to harm (CWE-776). */
     public static function withDocumentType(): self
     {
         return new self(
-            'The workbook has a document type in it, which no program writes, and was refused. Save it anew and hand that over.',
+            'The workbook has a document type in it, which no program writes, and was refused. Save it again and upload that.',
         );
     }
 
     public static function oldWorkbook(): self
     {
-        return new self('This is a workbook of the old kind (.xls). Save it as .xlsx or as CSV, and hand that over.');
+        return new self('This is a workbook of the old kind (.xls). Save it as .xlsx or CSV, and upload that.');
     }
 
     public static function damaged(string $detail): self
     {
-        return new self("The workbook is damaged: $detail. Open it, save it anew and hand that over.");
+        return new self("The workbook is damaged: $detail. Open it, save it again and upload that.");
     }
 
     public static function otherFile(string $what): self
     {
-        return new self("This is $what, not a table. Hand over CSV, TSV, XLSX, ODS or JSON Lines.");
+        return new self("This is $what, not a table. Upload CSV, TSV, XLSX, ODS or JSON Lines.");
     }
 
     public static function nothingKnown(): self
     {
-        return new self('No column holds words, a rating or a title. Say which column is which, or take the names of the template.');
+        return new self('No column holds words, a rating or a title. Choose what each column is, or use the names from the template.');
     }
 }

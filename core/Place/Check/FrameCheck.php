@@ -23,7 +23,7 @@ final readonly class FrameCheck
         if ($frame->isHeld) {
             return [new CheckFinding(
                 PlacementVerdict::Held,
-                'The frame waits until visitors agree to something.',
+                'The frame waits until visitors give consent.',
                 'Gnomic sets no cookie and keeps nothing: list it as necessary in the settings of the consent banner.',
             )];
         }
@@ -31,8 +31,8 @@ final readonly class FrameCheck
             return [
                 new CheckFinding(
                     PlacementVerdict::Hidden,
-                    'The frame stands inside something that the page hides.',
-                    'Move it out, or show that part.',
+                    'The frame is inside something that the page hides.',
+                    'Move it, or show that part of the page.',
                 ),
             ];
         }

@@ -63,7 +63,7 @@ final readonly class PageCheck
             $told[] = new CheckFinding(
                 PlacementVerdict::Twice,
                 'Its code is on the page '.(count($seen) + count($frames)).' times.',
-                'Take out all but one, unless you want it so.',
+                'Remove all but one, unless you want it twice.',
             );
         }
         if ($frames !== []) {
@@ -73,8 +73,8 @@ final readonly class PageCheck
             if ($seen === []) {
                 $told[] = new CheckFinding(
                     PlacementVerdict::Hidden,
-                    'Its code stands inside something that the page hides.',
-                    'Move it out, or show that part of the page; in a hidden part it is not seen and not counted.',
+                    'Its code is inside something that the page hides.',
+                    'Move it, or show that part of the page: in a hidden part it is neither seen nor counted.',
                 );
             }
             $told = [
@@ -92,7 +92,7 @@ final readonly class PageCheck
         if (array_intersect($tags->escaped, $expected->keys) !== []) {
             return new CheckFinding(
                 PlacementVerdict::Escaped,
-                'Its code stands on the page as words that visitors read.',
+                'Its code is on the page as text that visitors read.',
                 'Paste it into a block for custom HTML, or into the HTML view of the editor, and not as text.',
             );
         }
@@ -107,22 +107,22 @@ final readonly class PageCheck
                 PlacementVerdict::OtherKey,
                 $key === '' ? 'There is a widget without a key.'
                     : "There is a widget with the key \"$key\", which this site does not have.",
-                'Copy the code of the widget once more, whole.',
+                'Copy the whole code of the widget again.',
             );
         }
         $scripts = array_filter($tags->scripts, fn (Tag $tag): bool => ! $tag->isOther);
         if ($scripts !== [] && $tags->elements === []) {
             return new CheckFinding(
                 PlacementVerdict::ElementGone,
-                'The script is there, and the element beside it was taken out.',
-                'The page builder takes out elements that it does not know when it saves: use the code with the frame.',
+                'The script is there, but the element beside it was removed.',
+                'The page builder removes elements that it does not know when it saves: use the code with the frame.',
             );
         }
 
         return new CheckFinding(
             PlacementVerdict::Missing,
-            'Nothing of it is on the page.',
-            $expected->isSure ? 'Paste its code where it should be, or take its spot away.' : 'Paste its code where it should be.',
+            'None of its code is on the page.',
+            $expected->isSure ? 'Paste its code where it should be, or remove its spot.' : 'Paste its code where it should be.',
         );
     }
 
@@ -149,19 +149,19 @@ final readonly class PageCheck
             $told[] = new CheckFinding(
                 PlacementVerdict::NoPlace,
                 "\"$expected->selector\" is no selector that browsers understand.",
-                'Point at the place once more.',
+                'Choose the place again.',
             );
         } elseif ($places === 0) {
             $told[] = new CheckFinding(
                 PlacementVerdict::NoPlace,
                 "Nothing on the page fits \"$expected->selector\", where it should stand.",
-                'The page has changed: point at the place once more. Where a script makes that part of the page, visitors have it.',
+                'The page has changed: choose the place again. If a script creates that part of the page, visitors do see the widget.',
             );
         } elseif ($places > 1) {
             $told[] = new CheckFinding(
                 PlacementVerdict::ManyPlaces,
                 "\"$expected->selector\" fits $places parts of the page; it stands at the first.",
-                'Point at the place once more, for one that is meant alone.',
+                'Choose the place again, so that it is unique.',
             );
         }
 

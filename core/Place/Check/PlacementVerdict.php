@@ -40,8 +40,8 @@ enum PlacementVerdict: string
             self::Reported => 'there, and reported',
             self::Twice => 'there twice',
             self::Escaped => 'shown as text',
-            self::ScriptGone => 'script taken out',
-            self::ElementGone => 'element taken out',
+            self::ScriptGone => 'script removed',
+            self::ElementGone => 'element removed',
             self::Held => 'waits for consent',
             self::Policy => 'refused by the page’s policy',
             self::Mixed => 'blocked as insecure',
@@ -52,7 +52,7 @@ enum PlacementVerdict: string
             self::NoPlace => 'its place is gone',
             self::ManyPlaces => 'its place is not unique',
             self::NotPublished => 'not published',
-            self::Unreachable => 'page cannot be had',
+            self::Unreachable => 'page unreachable',
             self::SignIn => 'behind a sign-in',
         };
     }

@@ -90,7 +90,7 @@ final readonly class PolicyCheck
 
         return new CheckFinding(
             $verdict,
-            ($policy->isEnforced ? "$whose refuses " : 'A policy that only reports would refuse ').implode('; ', $said).'.',
+            ($policy->isEnforced ? "$whose refuses " : 'A report-only policy would refuse ').implode('; ', $said).'.',
             ($policy->isEnforced ? '' : 'Before it is enforced: ').implode(' ', $next),
             $lines === [] ? null : implode('; ', array_keys($lines)),
         );

@@ -24,14 +24,14 @@ final readonly class ScriptCheck
         if ($own === []) {
             return $hasEdition ? [] : [new CheckFinding(
                 PlacementVerdict::ScriptGone,
-                'The element is there, and the script beside it was taken out.',
-                'The page builder takes out scripts when it saves: use the code with the frame, or the site’s own tag once.',
+                'The element is there, but the script beside it was removed.',
+                'The page builder removes scripts when it saves: use the code with the frame, or the site’s own tag once.',
             )];
         }
         if ($running === []) {
             return [new CheckFinding(
                 PlacementVerdict::Held,
-                'The script waits until visitors agree to something.',
+                'The script waits until visitors give consent.',
                 'Gnomic sets no cookie and keeps nothing: list its script as necessary in the settings of the consent banner.',
             )];
         }

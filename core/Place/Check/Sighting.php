@@ -34,10 +34,10 @@ final readonly class Sighting
         if ($verdict->shows() && $this->width === 0) {
             return [new CheckFinding(
                 PlacementVerdict::Hidden,
-                $this->isHidden ? 'The widget itself says that the page hides it (display: none) when it is opened.'
-                    : 'The widget itself says that it has no room: what it stands in is 0 pixels wide.',
-                'Look at the page in a browser: a tab, an accordion or a column of no width may be around it. '
-                    .'Where that is mended already, the widget says so a minute after the page was opened and left.',
+                $this->isHidden ? 'The widget itself reports that the page hides it (display: none).'
+                    : 'The widget itself reports that it has no room: its container is 0 pixels wide.',
+                'Look at the page in a browser: it may be inside a closed tab, an accordion or a column without width. '
+                    .'If you have fixed this already, the widget reports it a minute after somebody has opened and left the page.',
             ), ...$told];
         }
         // Who saw it before its code was gone says nothing of now.
@@ -46,7 +46,7 @@ final readonly class Sighting
 
         return $mayBePutIn && $this->width > 0 && $isOfNow ? [new CheckFinding(
             PlacementVerdict::Right,
-            "A script of the page puts it in: it is not in the page as it is sent, and visitors have it, $this->width pixels wide.",
+            "A script of the page inserts it: it is not in the page as sent, but visitors see it, $this->width pixels wide.",
         )] : $told;
     }
 }

@@ -37,8 +37,8 @@ final readonly class Refusal
         if ($wanted->need === Need::Script && $list->isStrict()) {
             $next = $list->hasNonce()
                 ? 'Give the script the nonce of the page, as its other scripts have it: <script nonce="…" async src="…">. '
-                    .'With strict-dynamic, hosts in the list count for nothing.'
-                : 'With strict-dynamic, hosts in the list count for nothing: give the script a nonce, or let a script that is allowed '
+                    .'With strict-dynamic, hosts in the list are ignored.'
+                : 'With strict-dynamic, hosts in the list are ignored: give the script a nonce, or let a script that is allowed '
                     .'put it in.';
 
             return new self($wanted->need, $policy, $directive, null, $next);

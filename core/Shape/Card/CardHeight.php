@@ -69,7 +69,9 @@ final readonly class CardHeight
         $isLevel = $isLevel && $this->words !== null && ! in_array(WordsPart::name(), $without, true);
         $heights = [];
         foreach ($this->blocks($without) as $block) {
-            $heights[] = $isLevel && $block->isHeld() ? (CardBlock::kept($block->parts) ?? 0.0) : $block->height($this->measure, $width, $most);
+            $heights[] = $isLevel && $block->isHeld()
+                ? (CardBlock::kept($block->parts) ?? 0.0)
+                : $block->height($this->measure, $width, $most);
         }
 
         return $this->box->ends() + array_sum($heights) + Metrics::GAP * max(0, count($heights) - 1) + 2 * $this->box->around;
@@ -83,8 +85,14 @@ final readonly class CardHeight
      */
     public static function fixed(array $parts, int $lines, float $size, CardBox $box): float
     {
-        $isKept = fn (?string $part): bool => $part !== null && $part::kept() !== null;
-        $blocks = Parts::blocks(array_values(array_filter(array_map(Parts::named(...), $parts), $isKept)));
+        $kept = [];
+        foreach ($parts as $name) {
+            $part = Parts::named($name);
+            if ($part !== null && $part::kept() !== null) {
+                $kept[] = $part;
+            }
+        }
+        $blocks = Parts::blocks($kept);
         $height = $box->ends();
         foreach ($blocks as $block) {
             $height += ($block[0] === WordsPart::class ? $lines * $size * $box->leading : 0.0) + (CardBlock::kept($block) ?? 0.0);

@@ -65,7 +65,7 @@ final readonly class CountedOnce extends Clause
 
     public function reason(Facts $entry): string
     {
-        return 'It was told elsewhere too, and the other one speaks for both.';
+        return 'It also appears elsewhere; only one of the two is shown.';
     }
 
     /** The column holds the sources between bars, "|the-dome|gazette|", and NULL for most. */

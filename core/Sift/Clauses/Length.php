@@ -94,7 +94,7 @@ final readonly class Length extends Clause
         $length = self::wanted($wanted);
 
         return $length === null || $length->to === null || ($length->from ?? 0) <= $length->to ? []
-            : ["The length goes from $length->from to $length->to characters. It is taken the other way round."];
+            : ["The length goes from $length->from to $length->to characters. It is used the other way round."];
     }
 
     public function phrase(): string

@@ -114,7 +114,7 @@ final readonly class Stars extends Clause
         }
         [$from, $to] = [Numbers::plain($stars->from), Numbers::plain($stars->to)];
 
-        return ["Stars go from $from to $to. They are taken the other way round: from $to to $from."];
+        return ["Stars go from $from to $to. They are used the other way round: from $to to $from."];
     }
 
     public function least(): float

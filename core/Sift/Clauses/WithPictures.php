@@ -54,7 +54,7 @@ final readonly class WithPictures extends Clause
 
     public static function called(): string
     {
-        return 'the wish for pictures';
+        return 'the condition on pictures';
     }
 
     public function phrase(): string

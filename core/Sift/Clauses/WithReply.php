@@ -54,7 +54,7 @@ final readonly class WithReply extends Clause
 
     public static function called(): string
     {
-        return 'the wish for a reply';
+        return 'the condition on replies';
     }
 
     public function phrase(): string

@@ -54,7 +54,7 @@ final readonly class WithWords extends Clause
 
     public static function called(): string
     {
-        return 'the wish for words';
+        return 'the condition on words';
     }
 
     public function phrase(): string

@@ -143,7 +143,7 @@ final readonly class Within extends Clause
 
         return $from === null || $to === null || $from <= $to
             ? []
-            : ["The days go from $from to $to, backwards. They are taken the other way round."];
+            : ["The days go from $from to $to, backwards. They are used the other way round."];
     }
 
     public function phrase(): string

@@ -101,7 +101,7 @@ final class GuardTest extends TestCase
         [$mended, $findings] = Guard::mended($palette, 'dark');
         self::assertSame(['rating', 'rating', 'control', 'control'], array_column($findings, 'token'));
         self::assertSame(
-            'Arrows, dots and edges of buttons (at rest, under the pointer, at an end) cannot be told from what is behind them',
+            'Arrows, dots and edges of buttons (at rest, under the pointer, at an end) cannot be distinguished from what is behind them',
             $findings[2]->text,
         );
         self::assertSame('#1d2333', $findings[2]->from);

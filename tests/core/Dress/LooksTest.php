@@ -90,7 +90,7 @@ final class LooksTest extends TestCase
         yield [[1, 2], 'no file of design tokens'];
         yield [['colors' => ['a' => ['$value' => '#fff']]], 'a group "light" or "dark" is missing'];
         yield [['light' => ['ink' => ['$value' => '{light.ink}']]], 'round in a circle'];
-        yield [['light' => ['ink' => ['$value' => '{a.b}']]], 'leads to nothing'];
+        yield [['light' => ['ink' => ['$value' => '{a.b}']]], 'does not exist'];
         yield [['light' => ['ink' => ['$value' => 'blurple']]], '"light.ink" is no colour'];
         yield [['light' => ['ink' => 7]], 'no "$value"'];
         yield [['light' => ['ink' => ['$value' => '#000']]], '/light/ground'];

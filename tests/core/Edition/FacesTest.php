@@ -70,8 +70,11 @@ final class FacesTest extends TestCase
         self::assertSame('s 96w, m 320w, l 640w', $kept->set());
     }
 
-    /** @param  array<string, mixed>  $shape */
-    private static function card(array $shape, Entry $entry, StoredPicture ...$pictures): Card
+    /**
+     * @param  array<string, mixed>  $shape
+     * @param  array<string, StoredPicture>  $pictures
+     */
+    private static function card(array $shape, Entry $entry, array $pictures = []): Card
     {
         $brief = BriefReader::read(['version' => 1, 'shape' => $shape]);
 
@@ -91,14 +94,14 @@ final class FacesTest extends TestCase
         foreach (['me', ...array_map(strval(...), range(1, 9))] as $name) {
             $kept["https://a.example/$name.jpg"] = new StoredPicture([320 => "/p/$name.webp"], 320, 240);
         }
-        $card = self::card(['card' => ['words', 'face', 'pictures']], $entry, ...$kept);
+        $card = self::card(['card' => ['words', 'face', 'pictures']], $entry, $kept);
         self::assertSame(['/p/me.webp', null], [$card->part(FacePart::class)?->face->address, $card->part(NamePart::class)]);
         self::assertSame(
             ['/p/1.webp', '/p/2.webp', '/p/3.webp', '/p/4.webp'],
             array_map(fn (CardPicture $shot): ?string => $shot->stored?->at(1), $card->part(PicturesPart::class)->pictures ?? []),
         );
         self::assertSame('One', $card->part(PicturesPart::class)?->pictures[0]->alt);
-        $bare = self::card(['card' => ['words', 'name'], 'names' => 'initials'], $entry, ...$kept);
+        $bare = self::card(['card' => ['words', 'name'], 'names' => 'initials'], $entry, $kept);
         self::assertSame([null, null], [$bare->part(FacePart::class), $bare->part(PicturesPart::class)]);
         self::assertSame('I. M.', $bare->part(NamePart::class)?->text);
         self::assertNull(self::card(['card' => ['face']], new Entry('y', Kind::Post, text: 'x'))->part(FacePart::class), 'nobody has no face');

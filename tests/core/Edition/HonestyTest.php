@@ -316,8 +316,14 @@ final class HonestyTest extends TestCase
 
     public function test_variants_are_few_and_named(): void
     {
+        /**
+         * @param  array<string, mixed>  $sift
+         * @param  list<string>  $languages
+         * @param  non-empty-list<string>  $spoken
+         * @return list<string>
+         */
         $names = function (array $sift, array $languages = [], array $spoken = ['en']): array {
-            $variants = Variants::of(BriefReader::read(['version' => 1, 'sift' => $sift]), $spoken, $languages);
+            $variants = Variants::of(BriefReader::read(['version' => 1, 'sift' => $sift]), [(string) ($spoken[0] ?? 'en'), ...array_slice(array_map(strval(...), array_values($spoken)), 1)], array_map(strval(...), array_values($languages)));
 
             return array_map(fn (Variant $variant): string => $variant->name, $variants->others());
         };

@@ -106,11 +106,11 @@ final class RangesTest extends TestCase
         foreach (['grid', 'carousel', 'one-at-a-time', 'ticker'] as $layout) {
             $long = array_map(fn (int $at): Entry => new Entry("e$at", Kind::Review, author: new Author('A. B'), title: str_repeat('T', 90), text: str_repeat('words ', 400)), range(1, 12));
             $brief = self::brief(['layout' => ['name' => $layout], 'shorten' => null]);
-            $of = fn (array $entries): Plan => self::planned($brief, $entries);
+            $of = fn (Entry ...$entries): Plan => self::planned($brief, array_values($entries));
             foreach ([360, 768, 1120] as $width) {
                 self::assertEqualsWithDelta(
-                    (new PlannedHeight($of(self::entries(12))))->at($width),
-                    (new PlannedHeight($of($long)))->at($width),
+                    (new PlannedHeight($of(...self::entries(12))))->at($width),
+                    (new PlannedHeight($of(...$long)))->at($width),
                     24.0,
                     "$layout at $width: no more than a title that takes a line more",
                 );

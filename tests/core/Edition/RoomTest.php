@@ -44,7 +44,7 @@ final class RoomTest extends TestCase
         preg_match_all('/([+-]?) ?(?:([\d.]+)\*clamp\(0px,100% - (\d+)px,(\d+)px\)|(\d+)px(?!\)))/', $length, $terms, PREG_SET_ORDER);
         foreach ($terms as $term) {
             $sign = $term[1] === '-' ? -1 : 1;
-            $sum += $sign * (($term[5] ?? '') !== '' ? (float) $term[5] : (float) $term[2] * max(0, min((int) $term[4], $width - (int) $term[3])));
+            $sum += $sign * (($term[5] ?? '') !== '' ? (float) $term[5] : (float) ($term[2] ?? 0) * max(0, min((int) ($term[4] ?? 0), $width - (int) ($term[3] ?? 0))));
         }
 
         return $sum;

@@ -108,7 +108,8 @@ final class SheetsTest extends TestCase
 
     public function test_sheets_that_name_the_same_columns_are_one_table(): void
     {
-        $sheet = fn (string $name, array ...$rows): Sheet => Sheet::of($name, array_combine(range(1, count($rows)), array_values($rows)));
+        /** @param  list<string>  ...$rows */
+        $sheet = fn (string $name, array ...$rows): Sheet => Sheet::of($name, array_combine(range(1, count($rows)), array_map(fn (array $row): array => array_map(strval(...), array_values($row)), array_values($rows))));
         $table = Table::of('Workbook', [
             $sheet('Cover', ['Our reviews']),
             $sheet('2025', ['Reviews of 2025'], ['Author', 'Text'], ['Jo', 'Fine'], ['Total', '1']),

@@ -168,7 +168,7 @@ final class TableReaderTest extends TestCase
         self::assertSame(['A', 'E'], array_map(fn (Entry $entry) => $entry->author->name, $reading->entries));
         self::assertSame(['row 3: "2026-99-01" is no date. Write it as '
             .'2026-11-25.', 'row 4: "splendid" is no rating. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.',
-            'row 5: It has neither words nor a title nor a rating. Fill one of them in, or leave the row out.',
+            'row 5: It has no words, title or rating. Fill in one of them, or leave the row out.',
             'row 6: "not there" is no web address; it was left out.'],
             array_map(fn (Problem $problem): string => (string) $problem, $reading->problems));
     }

@@ -59,7 +59,7 @@ final class PageCheckTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{0: Verdict, 1: string, 2?: array<string, mixed>}> */
+    /** @return iterable<string, array{0: PlacementVerdict, 1: string, 2?: array<string, mixed>}> */
     public static function states(): iterable
     {
         [$script, $element, $site] = [self::SCRIPT, self::ELEMENT, self::SITE];
@@ -83,9 +83,9 @@ final class PageCheckTest extends TestCase
         yield 'as text' => [PlacementVerdict::Escaped, '<p>'.htmlspecialchars($script.$element).'</p>'];
         yield 'as text with bent quotes' => [PlacementVerdict::Escaped, '<p>&lt;gnomic-widget key=“dome4visit”&gt;</p>'];
         yield 'in a script is no text' => [PlacementVerdict::Missing, '<script>var x = \'<gnomic-widget key="dome4visit">\'</script>'];
-        yield 'the script taken out' => [PlacementVerdict::ScriptGone, $element];
+        yield 'the script removed' => [PlacementVerdict::ScriptGone, $element];
         yield 'the script of another host' => [PlacementVerdict::ScriptGone, '<script src="https://elsewhere.example/gnomic.js"></script>'.$element];
-        yield 'the element taken out' => [PlacementVerdict::ElementGone, $script];
+        yield 'the element removed' => [PlacementVerdict::ElementGone, $script];
         yield 'held by its type' => [PlacementVerdict::Held, str_replace('<script', '<script type="text/plain" data-consent="x"', $script).$element];
         yield 'held by its address' => [PlacementVerdict::Held, str_replace(' src', ' data-src', $script).$element];
         yield 'hidden by an attribute' => [PlacementVerdict::Hidden, "$script<div hidden>$element</div>"];

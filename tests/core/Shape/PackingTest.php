@@ -32,7 +32,7 @@ final class PackingTest extends TestCase
             $sums = array_map(fn (array $stack): float => array_sum(array_map(fn (int $card): float => $heights[$card], $stack)), $stacks);
             foreach ($stacks as $column => $stack) {
                 $highest = max([0.0, ...array_map(fn (int $card): float => $heights[$card], $stack)]);
-                self::assertLessThanOrEqual($highest + 1e-9, $sums[$column] - min($sums));
+                self::assertLessThanOrEqual($highest + 1e-9, $sums[$column] - min([INF, ...$sums]));
                 // The order of reading is kept as far as windows of two a column go.
                 $windows = array_map(fn (int $card): int => intdiv($card, 2 * $columns), $stack);
                 $sorted = $windows;

@@ -146,7 +146,7 @@ final class BalanceTest extends TestCase
         }
         self::assertSame('mostOfAuthor: Before it stand two of the same author; the widget allows at most two.', $reasons['e2']);
         self::assertSame('mostOfSource: Before it stand three of the same source; the widget allows at most three.', $reasons['e7']);
-        self::assertSame('shown: It meets every condition, but stands behind the newest five entries.', $reasons['e9']);
+        self::assertSame('shown: It meets every condition, but comes after the newest five entries.', $reasons['e9']);
     }
 
     public function test_shuffles_are_fair_in_every_place(): void

@@ -54,7 +54,7 @@ final class CountedOnceTest extends TestCase
     public function test_figures_count_it_once_too(): void
     {
         $overall = fn (?array $sources): string => ($found = Tally::ofEach(
-            Sieve::of(self::brief($sources)->criteria, self::on()),
+            Sieve::of(self::brief($sources === null ? null : array_map(strval(...), array_values($sources)))->criteria, self::on()),
             self::told(),
         )->overall())->count.' '.$found->shown();
         self::assertSame(

@@ -148,7 +148,7 @@ final class SiftingTest extends TestCase
     public function test_verdicts_of_those_shown_tell_their_place(): void
     {
         $verdicts = Sifting::of(self::brief(['limit' => 1, 'pins' => ['b']])->criteria, self::entries(), self::on())->verdicts();
-        self::assertEquals(new Verdict('b', 'dome', true, 'shown', 'You have pinned it; it stands at place 1.'), $verdicts[0]);
-        self::assertSame('It meets every condition, but stands behind the newest entry.', $verdicts[1]->reason);
+        self::assertEquals(new Verdict('b', 'dome', true, 'shown', 'You have pinned it; it is number 1.'), $verdicts[0]);
+        self::assertSame('It meets every condition, but comes after the newest entry.', $verdicts[1]->reason);
     }
 }

@@ -128,9 +128,9 @@ final readonly class CorkwallChannel implements Channel
             Record::of(json_decode($answer->body, true))->record('error')
                 ->text('code')
         ) {
-            'token_unknown' => 'it does not know the token; copy it once more from your settings there',
+            'token_unknown' => 'it does not recognise the token; copy it again from your settings there',
             'token_foreign' => 'this token is for another service; copy the one from your settings at Corkwall',
-            'board_unknown' => 'it has no such board any more; choose among your boards again',
+            'board_unknown' => 'the board no longer exists; choose one of your boards again',
             default => null,
         }, $answer->status === 401 ? 'token' : null);
     }

@@ -128,7 +128,7 @@ final readonly class PageChannel implements Channel
             // Pages lose their markup in a redesign: that is no word about the reviews.
             throw PayloadIsUnreadable::without(
                 'reviews marked up any more',
-                'What was gathered stays. Look whether the address is still the right one.',
+                'What was collected stays. Check whether the address is still correct.',
             );
         }
         $progress(count($entries));

@@ -39,13 +39,13 @@ final readonly class WayleafClient
             $answer->header('Retry-After'),
             CarbonImmutable::now(),
         ), match ($code) {
-            'key_missing' => 'it wants a key; paste yours',
-            'key_unknown' => 'it does not know the key; copy it once more from your Wayleaf account',
-            'key_not_active' => 'the key is new and not active yet; it waits and tries again by itself',
+            'key_missing' => 'it requires a key; paste yours',
+            'key_unknown' => 'it does not recognise the key; copy it again from your Wayleaf account',
+            'key_not_active' => 'the key is new and not active yet; Gnomic will try again',
             'key_other_site' => "the key is kept for another site than $site->address; allow this one in your Wayleaf account",
-            'quota_used' => 'the quota of the day is used; it goes on tomorrow by itself',
+            'quota_used' => 'today’s quota is used up; Gnomic will continue tomorrow',
             'query_short' => 'give at least three letters of the name',
-            'place_unknown' => 'it has no such place any more; look the place up again',
+            'place_unknown' => 'the place no longer exists there; search for it again',
             default => null,
         }, str_starts_with((string) $code, 'key_') ? 'key' : null);
     }

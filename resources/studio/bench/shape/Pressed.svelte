@@ -20,7 +20,7 @@
     label="A click on an entry"
     value={shape.click}
     options={[
-      ['usual', 'as is usual for the layout'],
+      ['usual', 'layout default'],
       ['enlarge', 'enlarges it here'],
       ['source', 'opens it at its source'],
       ['address', 'opens an address of yours'],

@@ -26,7 +26,7 @@
     <Select
       label="Between cards"
       value={frame.gap}
-      options={[[null, 'as is usual for the layout'], ...among([0, 4, 8, 16, 24, 40, 64], frame.gap)]}
+      options={[[null, 'layout default'], ...among([0, 4, 8, 16, 24, 40, 64], frame.gap)]}
       onchange={(gap) => change((changed) => (changed.gap = gap))}
     />
   {/if}

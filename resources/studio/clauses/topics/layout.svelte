@@ -72,7 +72,7 @@
         label="Lines of words on a card"
         value={shape.lines}
         options={[
-          [null, 'as is usual for the layout'],
+          [null, 'layout default'],
           [0, 'all of them'],
           ...[1, 2, 3, 4, 5, 6, 8, 10].map((lines) => [lines as number | null, `${lines}`] as const),
         ]}

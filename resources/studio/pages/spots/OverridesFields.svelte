@@ -41,7 +41,7 @@
 </script>
 
 <details open={isOther}>
-  <summary>What is other here than in the widget</summary>
+  <summary>What differs here</summary>
   <div class="columns">
     <fieldset>
       <legend>About</legend>
