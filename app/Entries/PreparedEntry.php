@@ -6,6 +6,7 @@ namespace App\Entries;
 
 use App\Models\EntryRecord;
 use App\Models\Source;
+use Gnomic\Edition\Plan\Cards;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Gather\Language\Languages;
@@ -54,6 +55,7 @@ final readonly class PreparedEntry
             'subject_id' => $subjectId,
             'source_entry_id' => $this->entry->id,
             'ref' => $ref,
+            'card_ref' => Cards::refOf($source->key, $ref),
             'kind' => $this->facts->kind,
             'stars' => $this->facts->stars,
             'length' => $this->facts->length,

@@ -7,7 +7,6 @@ namespace App\Placing\Counting;
 use App\Models\EntryRecord;
 use App\Models\Widget;
 use Carbon\CarbonImmutable;
-use Gnomic\Edition\Plan\Cards;
 use Gnomic\Place\Count\Counts;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -18,9 +17,6 @@ final readonly class WidgetCounts
     private const PAGES = 50;
 
     private const ENTRIES = 30;
-
-    /** Entries among which those are looked for that were opened. */
-    private const LOOKED_THROUGH = 20_000;
 
     /** @return array<string, mixed> */
     public function of(Widget $widget, int $days): array
@@ -99,16 +95,12 @@ final readonly class WidgetCounts
         $rows = DB::table('counted_entries')->whereIn('widget_id', $ids)->where('day', '>=', $from)->groupBy('entry')
             ->orderByDesc(DB::raw('SUM(openings) + SUM(reads) + SUM(clicks)'))->limit(self::ENTRIES)
             ->get(['entry', DB::raw('SUM(openings) AS openings'), DB::raw('SUM(reads) AS reads'), DB::raw('SUM(clicks) AS clicks')]);
-        $wanted = $rows->pluck('entry')->flip()->all();
+        // Of two that are called the same on pages, the one that is shown; else the later.
+        $shown = DB::table('shown')->whereIn('widget_id', $ids)->select('entry_id');
         $refs = [];
-        $shown = DB::table('shown')->whereIn('widget_id', $ids)->pluck('entry_id');
-        $query = DB::table('entries')->where('site_id', $widget->site_id)->orderByRaw('id IN ('.($shown->implode(',') ?: '0').') DESC')
-            ->orderByDesc('id')->limit(self::LOOKED_THROUGH);
-        foreach ($wanted === [] ? [] : $query->get(['source', 'ref']) as $entry) {
-            $on = Cards::refOf((string) $entry->source, (string) $entry->ref);
-            if (isset($wanted[$on])) {
-                $refs[$on] ??= (string) $entry->ref;
-            }
+        foreach (DB::table('entries')->where('site_id', $widget->site_id)->whereIn('card_ref', $rows->pluck('entry')->all())
+            ->orderByRaw("id IN ({$shown->toSql()}) DESC", $shown->getBindings())->orderByDesc('id')->get(['card_ref', 'ref']) as $entry) {
+            $refs[(string) $entry->card_ref] ??= (string) $entry->ref;
         }
         $records = EntryRecord::ofRefs($widget->site, array_values($refs));
         $told = [];
