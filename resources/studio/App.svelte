@@ -1,10 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask, type Session } from './api/client';
-  import Bench from './bench/Bench.svelte';
-  import Entries from './entries/Entries.svelte';
   import { inDialog, isTyping } from './parts/keys';
-  import KeysHelp from './parts/KeysHelp.svelte';
   import Notices from './parts/Notices.svelte';
   import { notices } from './parts/notices.svelte';
   import Rail from './parts/Rail.svelte';
@@ -12,44 +9,22 @@
   import './parts/scheme.svelte';
   import Situation from './parts/Situation.svelte';
   import { tellDaysIn } from './parts/times';
-  import SignIn from './SignIn.svelte';
-  import SiteDialog from './site/SiteDialog.svelte';
-  import AddSource from './sources/add/AddSource.svelte';
-  import Sources from './sources/Sources.svelte';
-  import Subjects from './sources/subjects/Subjects.svelte';
-  import Today from './today/Today.svelte';
-  import PageDetail from './pages/PageDetail.svelte';
-  import Pages from './pages/Pages.svelte';
-  import Counts from './widgets/counts/Counts.svelte';
-  import Widgets from './widgets/Widgets.svelte';
+  import { screenAt } from './screens';
 
   let session = $state<Session | null>();
   let broken = $state('');
   let keys = $state(false);
   let site = $state(false);
+  /** Whether it was ever opened: what few open comes then, and stays. */
+  let [keysCame, siteCame] = $state([false, false]);
   let leader = false; // "g" was pressed, a letter follows
 
-  const bench = $derived(/^\/widgets\/([a-z0-9]+)$/.exec(router.path)?.[1]);
-  const counts = $derived(/^\/widgets\/([a-z0-9]+)\/counts$/.exec(router.path)?.[1]);
-  const page = $derived(/^\/pages\/(\d+)$/.exec(router.path)?.[1]);
-  const title = $derived(
-    bench
-      ? 'The bench'
-      : counts
-        ? 'Who sees it'
-        : page
-          ? 'A page'
-          : router.path.startsWith('/sources/add')
-            ? 'Add a source'
-            : ({
-                '/sources/subjects': 'Subjects',
-                '/': 'Today',
-                '/sources': 'Sources',
-                '/entries': 'Entries',
-                '/widgets': 'Widgets',
-                '/pages': 'Pages',
-              }[router.path] ?? 'Nothing here'),
-  );
+  const screen = $derived(screenAt(router.path));
+
+  $effect(() => {
+    if (keys) keysCame = true;
+    if (site) siteCame = true;
+  });
 
   onMount(() => {
     void load();
@@ -100,36 +75,34 @@
   }
 </script>
 
-<svelte:head><title>{session ? `${title} · Gnomic` : 'Gnomic'}</title></svelte:head>
+<svelte:head><title>{session ? `${screen?.title ?? 'Nothing here'} · Gnomic` : 'Gnomic'}</title></svelte:head>
 <svelte:window {onkeydown} />
 
 {#if session === null}
-  <SignIn onenter={enter} />
+  {#await import('./SignIn.svelte') then { default: SignIn }}<SignIn onenter={enter} />{/await}
 {:else if session}
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
   <div class="frame" onclick={router.follow}>
     <Rail {session} onleave={leave} onkeys={() => (keys = true)} onsite={() => (site = true)} />
-    <main tabindex="-1" class:bench={!!bench} class:full={router.path === '/entries'}>
-      {#if bench}
-        {#key bench}<Bench key={bench} />{/key}
-      {:else if router.path === '/'}
-        <Today />
-      {:else if router.path === '/sources'}
-        <Sources />
-      {:else if router.path === '/sources/subjects'}
-        <Subjects />
-      {:else if router.path.startsWith('/sources/add')}
-        <AddSource />
-      {:else if router.path === '/entries'}
-        <Entries />
-      {:else if router.path === '/widgets'}
-        <Widgets />
-      {:else if counts}
-        {#key counts}<Counts key={counts} />{/key}
-      {:else if router.path === '/pages'}
-        <Pages />
-      {:else if page}
-        {#key page}<PageDetail id={Number(page)} />{/key}
+    <main tabindex="-1" class:bench={screen?.isBench} class:full={router.path === '/entries'}>
+      {#if screen}
+        {#key `${screen.name} ${screen.of ?? ''}`}
+          {#await screen.load()}
+            <Situation kind="loading" title="Loading" />
+          {:then { default: Screen }}
+            <Screen {...screen.of === null ? {} : { key: screen.of }} />
+          {:catch}
+            <Situation
+              alone
+              kind="broken"
+              title="This screen did not load"
+              text="Gnomic may have been updated meanwhile."
+            >
+              {#snippet step()}<button class="plain link" onclick={() => location.reload()}>Load it again</button
+                >{/snippet}
+            </Situation>
+          {/await}
+        {/key}
       {:else}
         <Situation alone kind="empty" title="There is nothing at this address">
           {#snippet step()}<a class="link" href="/">Go to Today</a>{/snippet}
@@ -137,8 +110,12 @@
       {/if}
     </main>
   </div>
-  <KeysHelp bind:open={keys} />
-  <SiteDialog bind:open={site} />
+  {#if keysCame}
+    {#await import('./parts/KeysHelp.svelte') then { default: KeysHelp }}<KeysHelp bind:open={keys} />{/await}
+  {/if}
+  {#if siteCame}
+    {#await import('./site/SiteDialog.svelte') then { default: SiteDialog }}<SiteDialog bind:open={site} />{/await}
+  {/if}
 {:else}
   <main class="alone">
     {#if broken}

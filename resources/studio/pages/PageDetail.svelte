@@ -12,7 +12,8 @@
   import SpotEditor from './spots/SpotEditor.svelte';
   import Verdict from './Verdict.svelte';
 
-  let { id }: { id: number } = $props();
+  let { key }: { key: string } = $props();
+  const id = $derived(Number(key));
 
   let page = $state<Page>();
   let spots = $state<PlacedSpot[]>([]);
