@@ -56,7 +56,8 @@ final readonly class SignIn
         }
         $turn = $this->locks->waited($account, self::IN_LINE);
         try {
-            $slow = $this->locks->oneOf('sign-in-slowly', self::SLOW_AT_ONCE) ?? throw new LockIsHeld('Too many attempts. Try again in a minute.');
+            $slow = $this->locks->oneOf('sign-in-slowly', self::SLOW_AT_ONCE)
+                ?? throw new LockIsHeld('Too many attempts. Try again in a minute.');
             ($this->pause)(self::PAUSE);
             $slow->release();
 

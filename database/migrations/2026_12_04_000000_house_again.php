@@ -18,7 +18,8 @@ return new class extends Migration
         Schema::table('entries', fn (Blueprint $table) => $table->string('card_ref', 8)->nullable());
         DB::table('entries')->select(['id', 'source', 'ref'])->orderBy('id')->chunkById(self::AT_ONCE, function ($entries): void {
             foreach ($entries as $entry) {
-                DB::table('entries')->where('id', $entry->id)->update(['card_ref' => Cards::refOf((string) $entry->source, (string) $entry->ref)]);
+                $ref = Cards::refOf((string) $entry->source, (string) $entry->ref);
+                DB::table('entries')->where('id', $entry->id)->update(['card_ref' => $ref]);
             }
         });
         Schema::table('entries', fn (Blueprint $table) => $table->index(['site_id', 'card_ref'], 'entries_by_card'));

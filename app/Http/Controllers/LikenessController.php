@@ -43,7 +43,9 @@ final class LikenessController
     {
         $given = $request->validate(['id' => ['required', 'string', 'max:600']]);
 
-        return new JsonResponse(['changed' => $duplicates->part($this->found($site, (string) $given['id']), 'Two duplicates were separated')]);
+        $entry = $this->found($site, (string) $given['id']);
+
+        return new JsonResponse(['changed' => $duplicates->part($entry, 'Two duplicates were separated')]);
     }
 
     public function join(Request $request, Site $site, Duplicates $duplicates): JsonResponse

@@ -118,7 +118,9 @@ final class Guard
                     $scheme,
                     $token,
                     'No colour stands out from everything behind it: '.(
-                        $token === 'surface' ? 'cards come closer to the background colour' : 'the background becomes less transparent, or changes less'
+                        $token === 'surface'
+                            ? 'cards come closer to the background colour'
+                            : 'the background becomes less transparent, or changes less'
                     ),
                     null,
                     null,

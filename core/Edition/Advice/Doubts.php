@@ -189,11 +189,12 @@ final readonly class Doubts
         return $unknown === [] ? null
             : [
                 'key' => 'sources',
-                'text' => 'The widget names sources or subjects that this site does not have: '.implode(', ', array_slice($unknown, 0, 5)).(
-                    count($unknown) > 5
-                        ? ' and '.Numbers::spoken(count($unknown) - 5).' more'
-                        : ''
-                ).'. They are ignored.',
+                'text' => 'The widget names sources or subjects that this site does not have: '
+                    .implode(', ', array_slice($unknown, 0, 5)).(
+                        count($unknown) > 5
+                            ? ' and '.Numbers::spoken(count($unknown) - 5).' more'
+                            : ''
+                    ).'. They are ignored.',
             ];
     }
 

@@ -66,7 +66,8 @@ final class DressAccount
             $contrast = $behind === null ? Backdrop::surface($palette)->contrastWith($over) : $over->over($behind)->contrastWith($behind);
             if ($contrast < Pair::TEXT) {
                 $problems[] = ['line' => $own->line, 'text' => sprintf(
-                    'Words of ".%s" have a contrast of %.1f with what is behind them; they need %.1f. Own rules are not fixed automatically.',
+                    'Words of ".%s" have a contrast of %.1f with what is behind them; they need %.1f. '
+                        .'Own rules are not fixed automatically.',
                     $own->part,
                     floor(10 * $contrast) / 10,
                     Pair::TEXT,

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Host\KnowsHost;
+use App\Outbox\Renders;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\View\Factory;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Support\ServiceProvider;
+
+/** Templates, styles, words and looks, and where editions lie. */
+final class EditionsProvider extends ServiceProvider
+{
+    use KnowsHost;
+
+    public function register(): void
+    {
+        $this->app->bind(Renders::class, BringUpToDate::class);
+        $this->app->bind(EditionFiles::class, fn (): EditionFiles => new EditionFiles(config()->string('gnomic.editions')));
+        $this->app->singleton(Catalogues::class, fn (): Catalogues => new Catalogues(resource_path('words')));
+        $this->app->singleton(LookFiles::class, fn (): LookFiles => new LookFiles(resource_path('looks')));
+        $this->app->singleton(StyleSheets::class, fn (): StyleSheets => new StyleSheets(resource_path('widget'), new WidthRules));
+        $this->app->singleton('blade.compiler', fn (Application $app): TemplateCompiler => new TemplateCompiler(
+            $app->make(Filesystem::class),
+            config()->string('view.compiled'),
+            new PartTemplates(resource_path('widget')),
+        ));
+        $this->app->singleton(Behaviours::class, fn (): Behaviours => new Behaviours(public_path('b/manifest.json')));
+        $this->app->singleton(
+            Renderer::class,
+            fn (Application $app): Renderer => new Renderer(
+                $app->make(Factory::class),
+                $app->make(StyleSheets::class),
+                $app->make(Behaviours::class),
+                $this->host(),
+                resource_path('widget'),
+                $app->make(RatingPicture::class),
+            ),
+        );
+        $this->app->singleton(ParsedBriefs::class);
+        $this->app->bind(RatingPicture::class, fn (): RatingPicture => new RatingPicture(config()->string('gnomic.font')));
+    }
+}

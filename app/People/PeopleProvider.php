@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Host\HostLocks;
+use Illuminate\Cache\RateLimiter;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\Hashing\Hasher;
+use Illuminate\Support\ServiceProvider;
+
+/** Who comes in. */
+final class PeopleProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->bind(SignIn::class, fn (Application $app): SignIn => new SignIn(
+            $app->make(RateLimiter::class),
+            $app->make(Hasher::class),
+            $app->make(HostLocks::class),
+            config()->integer('hashing.bcrypt.rounds', 12),
+            fn (float $seconds) => usleep((int) ($seconds * 1_000_000)),
+        ));
+    }
+}
