@@ -61,7 +61,7 @@ final class Differences
             $said = match (true) {
                 $was === $is => null,
                 $was === null => "\"$is\" was added",
-                $is === null => "\"$was\" was taken out",
+                $is === null => "\"$was\" was removed",
                 default => "\"$was\" became \"$is\"",
             };
             $told = $said === null ? $told : [...$told, $said];

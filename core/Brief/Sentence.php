@@ -15,7 +15,7 @@ use Gnomic\Text\Numbers;
 /** A brief read aloud, in English. It says what is asked and nothing else. */
 final class Sentence
 {
-    /** Characters of a sentence in a list, beyond which its conditions are only counted. */
+    /** Characters of a sentence in a list, beyond which some of its conditions are only counted. */
     private const SHORT = 96;
 
     /** @return list<Phrase> joined, the texts of those that are no offers are the sentence */
@@ -73,12 +73,22 @@ final class Sentence
         if (mb_strlen($whole.$layout) <= self::SHORT) {
             return $whole.$layout;
         }
-        $topics = count(array_filter(
+        $conditions = array_values(array_filter(
             self::conditions($brief->criteria, $context->site, ', '),
             fn (Phrase $phrase): bool => $phrase->key !== null,
         ));
+        $told = ucfirst(Limit::phrase($brief->criteria));
+        // The two most telling, which are the first; one, where two are too long.
+        for ($many = min(2, count($conditions)); $many > 0; $many--) {
+            $texts = array_map(fn (Phrase $phrase): string => $phrase->text, array_slice($conditions, 0, $many));
+            $left = count($conditions) - $many;
+            $said = "$told ".implode(', ', $texts).($left === 0 ? '' : ' and '.Numbers::spoken($left).' more').$layout;
+            if ($many === 1 || mb_strlen($said) <= self::SHORT) {
+                return $said;
+            }
+        }
 
-        return ucfirst(Limit::phrase($brief->criteria)).' on '.Numbers::counted($topics, 'condition').$layout;
+        return $told.$layout;
     }
 
     /** @return list<Phrase> "the newest nine reviews from the Dome, four stars and up, with words" */

@@ -35,7 +35,7 @@ final readonly class LookTokens
     /** Address of a picture behind everything. */
     public ?string $picture;
 
-    /** Family of words, and of headings; null: the page's own. */
+    /** Fonts of the text, and of the headings; null: the page's own. */
     public ?string $text;
 
     public ?string $headings;
@@ -118,7 +118,7 @@ final readonly class LookTokens
             self::FAMILY,
             'a list of font families such as "Georgia, serif"',
             200,
-            "Family of $of, of those that the page has loaded; null: as the look has it, or else the page's own.",
+            "Font of $of, among those that the page has loaded; null: as the look has it, or else the page's own.",
         );
 
         return [

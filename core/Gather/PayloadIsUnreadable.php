@@ -62,7 +62,7 @@ final class PayloadIsUnreadable extends DomainException
     public static function answer(string $service, string $what): self
     {
         return new self(
-            "$service answered with $what. It is tried again by itself; should it stay so, its interface may have changed.",
+            "$service answered with $what. Gnomic will try again. If this continues, its interface may have changed.",
             false,
         );
     }

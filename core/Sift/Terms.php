@@ -97,7 +97,7 @@ final readonly class Terms
                 count($empty) > 1
                     ? ' (and '.Numbers::spoken(count($empty) - 1).' more)'
                     : ''
-            ).', is without a letter or a number. It is passed over.';
+            ).', is without a letter or a number. It is skipped.';
         }
         $patterns = array_values(array_filter($terms, self::looksLikeAPattern(...)));
         if ($patterns !== []) {

@@ -50,7 +50,7 @@ final readonly class Overall
         }
         ksort($sums); // the same sum to its last digit, in whatever order the values come
         $sum = array_sum(array_map(fn (string|int $stars, int $times): float => (float) $stars * $times, array_keys($sums), $sums));
-        unset($sources['']); // a rating of which nobody knows where it was given
+        unset($sources['']); // ratings whose source is not known
 
         return new self(
             $count,

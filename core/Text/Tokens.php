@@ -37,7 +37,7 @@ final class Tokens
             $text,
         );
         preg_match_all(self::WORD, $text, $found);
-        // Folding can part a word once more: a half is "1⁄2".
+        // Folding can split a word again: a half is "1⁄2".
         preg_match_all(self::WORD, Fold::text(implode(' ', $found[0])), $folded);
 
         return $folded[0];

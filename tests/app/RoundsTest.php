@@ -232,7 +232,7 @@ final class RoundsTest extends TestCase
         $held?->release();
         app(DueRounds::class)->send();
         self::assertSame('failed', $killed->refresh()->outcome);
-        self::assertStringContainsString('tried again by itself', (string) $killed->reason);
+        self::assertStringContainsString('try again', (string) $killed->reason);
         $source->refresh();
         self::assertSame(1, $source->failures);
         self::assertLessThanOrEqual(60, now()->diffInSeconds($source->next_at));

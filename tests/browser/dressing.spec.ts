@@ -49,8 +49,8 @@ test('what cannot be read is mended, shown before and after, and left where the 
   await openDress(page, 'home3band0');
   await page.getByRole('radio', { name: 'Paper' }).click();
   await part(page, 'Single tokens');
-  await page.getByLabel('Ground', { exact: true }).fill('#000000');
-  await page.getByLabel('Ground', { exact: true }).press('Enter');
+  await page.getByLabel('Background', { exact: true }).fill('#000000');
+  await page.getByLabel('Background', { exact: true }).press('Enter');
   await part(page, /^Can it be read/);
   const arrows = page.getByRole('listitem').filter({ hasText: 'Controls' });
   await expect(arrows).toContainText('Arrows, dots and edges of buttons');

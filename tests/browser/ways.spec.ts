@@ -269,7 +269,7 @@ test('a sudden loss is held and asked about; the owner says that it is right', a
   await row.getByRole('button', { name: 'Check now' }).click();
   await expect(row).toContainText('That is more than a third, so nothing was changed', { timeout: 20_000 });
   await expect(row.getByRole('cell').nth(1)).toHaveText('7');
-  await row.getByRole('button', { name: 'Accept: they are gone' }).click();
+  await row.getByRole('button', { name: 'Mark as removed' }).click();
   await expect(row.getByRole('cell').nth(1)).toHaveText('2', { timeout: 20_000 });
 });
 

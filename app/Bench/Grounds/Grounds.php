@@ -79,7 +79,7 @@ final readonly class Grounds
             try {
                 $this->fetch($site, $ground->address);
             } catch (FetchFailed|InvalidArgumentException $failure) {
-                // The page as it was serves until it is there again; tomorrow it is asked once more.
+                // The page as it was serves until it is there again; tomorrow it is asked again.
                 $ground->update(['failure' => $failure->getMessage(), 'fetched_at' => now()]);
             }
         }

@@ -39,7 +39,7 @@ final class DressController
         return new JsonResponse(['looks' => $pictures->of($site, BriefBody::of($request))]);
     }
 
-    /** A brief after a move: calmer, stronger, closer, airier, sharper, rounder, or one accent. */
+    /** A brief after a move: calmer, stronger, closer, airier, sharper, rounder, or one accent colour. */
     public function move(Request $request, Site $site, SiteLooks $looks): JsonResponse
     {
         $given = $request->validate([

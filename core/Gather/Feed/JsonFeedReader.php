@@ -61,7 +61,7 @@ final class JsonFeedReader
             try {
                 $entries[] = self::item(Members::of($item), $feed, $base, $where, $problems, $seen);
             } catch (MemberIsWrong $wrong) {
-                $problems[] = new Problem($where, $wrong->getMessage().' The item was passed over.');
+                $problems[] = new Problem($where, $wrong->getMessage().' The item was skipped.');
             }
         }
 

@@ -63,7 +63,7 @@ final class JsonLd
         if ($reader->made >= self::MOST) {
             $problems[] = new Problem(
                 '',
-                'Its JSON-LD describes more than '.number_format(self::MOST).' things; the rest was passed over.',
+                'Its JSON-LD describes more than '.number_format(self::MOST).' things; the rest was skipped.',
             );
         }
 

@@ -47,7 +47,7 @@ final class WayleafReviews
             try {
                 $entries[] = self::entry(Members::of($review), $where, $problems);
             } catch (MemberIsWrong $wrong) {
-                $problems[] = new Problem($where, $wrong->getMessage().' The review was passed over.');
+                $problems[] = new Problem($where, $wrong->getMessage().' The review was skipped.');
             }
         }
 

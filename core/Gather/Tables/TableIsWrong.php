@@ -34,7 +34,7 @@ final class TableIsWrong extends DomainException
 
     public static function tooManyRows(): self
     {
-        return new self('The table has more than '.number_format(Table::MOST_ROWS).' rows. Hand it over in parts.');
+        return new self('The table has more than '.number_format(Table::MOST_ROWS).' rows. Split it into smaller tables.');
     }
 
     public static function tooLarge(int $megabytes): self

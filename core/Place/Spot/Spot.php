@@ -80,7 +80,7 @@ final readonly class Spot
         }
         if (($position === Position::Tag) !== ($selector === null)) {
             throw MemberIsWrong::at('/selector', $position === Position::Tag
-                ? 'nothing where the tag decides the place' : 'a CSS selector, or point at the place', $selector);
+                ? 'nothing where the tag decides the place' : 'a CSS selector, or choose the place', $selector);
         }
         [$from, $to] = [self::day($members, 'from'), self::day($members, 'to')];
         if ($from !== null && $to !== null && $from > $to) {

@@ -51,7 +51,7 @@ final readonly class InLanguages extends Clause
 
         return ['/sift/languages' => ObjectSchema::orNull([
             'only' => ListSchema::orNull($range, 50, about: 'Language ranges (RFC 4647): "en" is every English; null for all.'),
-            'unknown' => ChoiceSchema::among(['keep', 'drop'], 'drop', 'What becomes of entries whose language nobody knows.'),
+            'unknown' => ChoiceSchema::among(['keep', 'drop'], 'drop', 'What happens to entries whose language is not known.'),
             'pageFirst' => new BooleanSchema(false, 'Whether entries in the language of the page come before the others.'),
         ], 'Languages; null for any.')];
     }

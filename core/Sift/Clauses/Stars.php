@@ -47,7 +47,7 @@ final readonly class Stars extends Clause
         return ['/sift/stars' => ObjectSchema::orNull([
             'from' => NumberSchema::any(1, 5, 1.0),
             'to' => NumberSchema::any(1, 5, 5.0),
-            'unrated' => ChoiceSchema::among(['keep', 'drop'], 'drop', 'What becomes of entries with no rating.'),
+            'unrated' => ChoiceSchema::among(['keep', 'drop'], 'drop', 'What happens to entries without a rating.'),
         ], 'Stars from–to, both included; null for any. A rating on another scale is converted by the stated rule first.')];
     }
 

@@ -173,7 +173,7 @@
                   : 'The other one decides, and this one does not show.'}
               </p>
             {/if}
-            {#if !spot.isDue}<p class="attention">▲ Not today: its days are over, or still to come.</p>{/if}
+            {#if !spot.isDue}<p class="attention">▲ Not scheduled for today.</p>{/if}
             <p class="small">
               <button class="plain link" onclick={() => (open = spot)}>Change</button>
               <button class="plain link" onclick={() => turn(spot, 1)}>Take away</button>

@@ -140,7 +140,7 @@
               {/if}
               {#if source.reason}<span class="small reason">{source.reason}</span>{/if}
               {#if source.state === 'held'}<button class="plain link small" onclick={() => acceptLoss(source)}
-                  >Accept: they are gone</button
+                  >Mark as removed</button
                 >{/if}
               {#if source.state === 'ended'}<a class="link small" href="/sources/add/{source.channel}"
                   >Give permission again</a

@@ -22,7 +22,7 @@ final class DifferencesTest extends TestCase
         yield 'nothing' => [$four, $four, []];
         yield 'a clause' => [$four, ['sift' => ['stars' => ['from' => 3]]], ['"four stars and up" became "three stars and up"']];
         yield 'a clause more' => [[], $four, ['"four stars and up" was added']];
-        yield 'a clause less' => [$four, [], ['"four stars and up" was taken out']];
+        yield 'a clause less' => [$four, [], ['"four stars and up" was removed']];
         yield 'another layout' => [[], ['shape' => ['layout' => ['name' => 'list']]], ['"Three across in a carousel" became "In a list"']];
         yield 'how a layout is moved' => [[], $carousel(['controls' => ['dots']]), ['the settings of the layout changed']];
         yield 'what is told of figures' => [

@@ -87,11 +87,11 @@ final class LooksTest extends TestCase
     /** @return iterable<array{mixed, string}> */
     public static function wrong(): iterable
     {
-        yield [[1, 2], 'no file of design tokens'];
+        yield [[1, 2], 'not a design token file'];
         yield [['colors' => ['a' => ['$value' => '#fff']]], 'a group "light" or "dark" is missing'];
-        yield [['light' => ['ink' => ['$value' => '{light.ink}']]], 'round in a circle'];
+        yield [['light' => ['ink' => ['$value' => '{light.ink}']]], 'is circular'];
         yield [['light' => ['ink' => ['$value' => '{a.b}']]], 'does not exist'];
-        yield [['light' => ['ink' => ['$value' => 'blurple']]], '"light.ink" is no colour'];
+        yield [['light' => ['ink' => ['$value' => 'blurple']]], '"light.ink" is not a colour'];
         yield [['light' => ['ink' => 7]], 'no "$value"'];
         yield [['light' => ['ink' => ['$value' => '#000']]], '/light/ground'];
     }

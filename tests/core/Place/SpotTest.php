@@ -72,7 +72,7 @@ final class SpotTest extends TestCase
         yield 'no page' => [['pages' => []], '/pages'];
         yield 'no slash' => [['pages' => ['visit']], 'begins with a slash'];
         yield 'a selector beside a tag' => [['pages' => ['/'], 'selector' => '#x'], '/selector'];
-        yield 'a side of nothing' => [['pages' => ['/'], 'position' => 'before'], 'point at the place'];
+        yield 'a side of nothing' => [['pages' => ['/'], 'position' => 'before'], 'choose the place'];
         yield 'days the wrong way round' => [['pages' => ['/'], 'from' => '2026-12-02', 'to' => '2026-12-01'], '/to'];
         yield 'a day that is none' => [['pages' => ['/'], 'from' => '2026-02-30'], '/from'];
         yield 'a thousand stars' => [['pages' => ['/'.str_repeat('*', 1_000)]], '1 to 400 characters'];

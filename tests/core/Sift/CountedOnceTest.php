@@ -84,6 +84,6 @@ final class CountedOnceTest extends TestCase
     {
         $verdicts = Sifting::of(self::brief(null)->criteria, self::told(), self::on())->verdicts();
         self::assertSame(['once', 'once'], [$verdicts[2]->step, $verdicts[3]->step]);
-        self::assertStringContainsString('told elsewhere too', $verdicts[2]->reason);
+        self::assertStringContainsString('also appears elsewhere', $verdicts[2]->reason);
     }
 }

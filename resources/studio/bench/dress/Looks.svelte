@@ -95,7 +95,7 @@
     {/each}
     <span class="move"
       ><input type="color" aria-label="Accent" bind:value={accent} />
-      <button class="plain" onclick={() => move('accent')}>one accent</button></span
+      <button class="plain" onclick={() => move('accent')}>one accent colour</button></span
     >
   </div>
   <Button size="sm" color="alternative" onclick={() => wear(brief.dress.name)}>Take changes back</Button>

@@ -29,11 +29,11 @@
   const NAMES: Record<string, string> = {
     angle: 'Angle of the gradient',
     picture: 'Picture behind everything',
-    text: 'Family of words',
-    headings: 'Family of headings',
-    size: 'Size of letters, %',
-    weight: 'Weight of headings',
-    leading: 'Height of lines, %',
+    text: 'Font of the text',
+    headings: 'Font of the headings',
+    size: 'Text size, %',
+    weight: 'Heading weight',
+    leading: 'Line height, %',
     corner: 'Corners, px',
     rule: 'Lines between cards, px',
     edge: 'Line around cards, px',
@@ -48,18 +48,18 @@
     quotes: 'Quotation marks',
   };
   const COLOURS: Record<string, string> = {
-    ground: 'Ground',
+    ground: 'Background',
     groundTo: 'Gradient to',
     surface: 'Cards',
-    ink: 'Ink',
+    ink: 'Text',
     quiet: 'Small print',
     line: 'Lines',
     accent: 'Accent',
     rating: 'Ratings',
     link: 'Links',
     control: 'Controls',
-    behind: 'Behind the ground',
-    behindTo: 'Behind, other end',
+    behind: 'Background of the page',
+    behindTo: 'Background, end of gradient',
   };
   const set = (token: string, value: unknown): void =>
     bench.change(({ dress }) => Object.assign(dress.tokens, { [token]: value }));

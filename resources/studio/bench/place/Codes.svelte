@@ -57,7 +57,7 @@
     <Code code={code.code} what={code.copied} name={code.key} />
     <Builders onchoose={(key) => (chosen = key)} />
     <details>
-      <summary>Hand it over by mail</summary>
+      <summary>Send it by e-mail</summary>
       <pre>{told.mail.body}</pre>
       <p class="row">
         <Copy text={told.mail.body} what="The mail" label="Copy the mail" />

@@ -74,7 +74,7 @@
                   ? 'another spot has this place, too; this one decides'
                   : 'another spot has this place, and decides'}</span
               >{/if}
-            {#if !spot.isDue}<span class="attention">▲ not today</span>{/if}</span
+            {#if !spot.isDue}<span class="attention">▲ not scheduled for today</span>{/if}</span
           >
           <button class="plain link small" onclick={() => (open = spot)}>Change</button>
           <button class="plain link small" onclick={() => turn(spot, 1)}>Take away</button>
