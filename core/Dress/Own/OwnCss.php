@@ -243,7 +243,7 @@ final class OwnCss
         preg_match_all('/(--[\w-]+)/', $bare, $variables);
         foreach ($variables[1] as $variable) {
             if (! isset(StyledParts::PROPERTIES[$variable])) {
-                return "$variable is none of the custom properties of a widget";
+                return "$variable is not a custom property of widgets";
             }
         }
         preg_match_all('/(?<![\w#.-])([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)([a-z]+|%)?/i', $bare, $numbers, PREG_SET_ORDER);

@@ -44,7 +44,8 @@ final class StyledParts
     public const PROPERTIES = [
         '--ink' => 'words', '--quiet' => 'small print', '--line' => 'hairlines and edges', '--accent' => 'names and what can be pressed',
         '--rating' => 'rating glyphs', '--link' => 'links in small print', '--control' => 'arrows, dots, the ring of the focus',
-        '--surface' => 'behind cards', '--back' => 'behind everything', '--text' => 'font of the text', '--heads' => 'font of the headings',
+        '--surface' => 'behind cards', '--back' => 'behind everything', '--text' => 'font of the text',
+        '--heads' => 'font of the headings',
         '--weight' => 'weight of headings', '--leading' => 'height of lines', '--corner' => 'corners', '--rule' => 'lines between cards',
         '--edge' => 'the line around a card', '--inset' => 'room within a card', '--shadow' => 'the shadow of a card',
         '--picture-corner' => 'corners of pictures', '--picture-edge' => 'the line around a picture',
