@@ -13,6 +13,7 @@ use Gnomic\Dress\Own\StyledParts;
 use Gnomic\Dress\Palette;
 use Gnomic\Json\Schema\Schema;
 use Gnomic\Shape\Layouts;
+use Gnomic\Shape\Parts\Parts as CardParts;
 use Gnomic\Sift\Clauses;
 use Gnomic\Sift\Clauses\InLanguages;
 use Gnomic\Sift\Topic;
@@ -64,6 +65,10 @@ final class ChoiceController
                 'grows' => $layout::grows(),
                 'settings' => (object) array_map(fn (Schema $schema): array => $schema->toArray(), $layout::settings()),
             ], Layouts::ALL),
+            'parts' => array_map(
+                fn (string $part): array => ['name' => $part::name(), 'label' => $part::label()],
+                CardParts::ALL,
+            ),
             'looks' => array_map(
                 fn (Look $look): array => ['key' => $look->key, 'isOwn' => str_starts_with($look->key, 'own-')] + $look->toArray(),
                 $looks->of($site)->all(),

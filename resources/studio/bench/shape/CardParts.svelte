@@ -2,13 +2,16 @@
   import type { WholeBrief } from '../../api/client';
   import type { Bench } from '../bench.svelte';
   import Choice from '../../clauses/Choice.svelte';
-  import { PARTS, type Part } from './parts';
+  import { partNames, type Part } from './parts';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
-  const all = Object.keys(PARTS) as Part[];
+  const names = $derived(partNames(bench.offered));
   /** Those on cards in their order, then the others. */
-  const parts = $derived([...brief.shape.card, ...all.filter((part) => !brief.shape.card.includes(part))]);
+  const parts = $derived([
+    ...brief.shape.card,
+    ...[...names.keys()].filter((part) => !brief.shape.card.includes(part)),
+  ]);
 
   const set = (card: Part[]): void => bench.change((changed) => (changed.shape.card = card));
   const turn = (part: Part): void =>
@@ -30,16 +33,19 @@
     {#each parts as part (part)}
       {@const at = brief.shape.card.indexOf(part)}
       <li>
-        <Choice type="checkbox" checked={at >= 0} onchange={() => turn(part)}>{PARTS[part]}</Choice>
+        <Choice type="checkbox" checked={at >= 0} onchange={() => turn(part)}>{names.get(part)}</Choice>
         {#if at >= 0}
           <span class="moves">
-            <button class="plain" disabled={at === 0} aria-label="{PARTS[part]}: earlier" onclick={() => move(part, -1)}
-              >↑</button
+            <button
+              class="plain"
+              disabled={at === 0}
+              aria-label="{names.get(part)}: earlier"
+              onclick={() => move(part, -1)}>↑</button
             >
             <button
               class="plain"
               disabled={at === brief.shape.card.length - 1}
-              aria-label="{PARTS[part]}: later"
+              aria-label="{names.get(part)}: later"
               onclick={() => move(part, 1)}>↓</button
             >
           </span>

@@ -2,7 +2,7 @@
   import type { WholeBrief } from '../../api/client';
   import Choice from '../../clauses/Choice.svelte';
   import type { Bench } from '../bench.svelte';
-  import { PARTS, type Part } from './parts';
+  import { partNames, type Part } from './parts';
   import Select from './Select.svelte';
   import type { LayoutSettings } from './settings';
 
@@ -14,6 +14,8 @@
     flows: boolean;
   }
   let { bench, brief, at, flows }: Props = $props();
+
+  const names = $derived(partNames(bench.offered));
   type Shape = WholeBrief['shape'];
   const shape = $derived(brief.shape);
   const others = $derived((bench.offered?.layouts ?? []).filter((one) => one.flows && one.name !== shape.layout.name));
@@ -56,7 +58,7 @@
     <legend>Of what cards show</legend>
     {#each shape.card as part (part)}
       <Choice type="checkbox" checked={shape.at[at].card?.includes(part) ?? true} onchange={() => turn(part)}
-        >{PARTS[part]}</Choice
+        >{names.get(part)}</Choice
       >
     {/each}
   </fieldset>
