@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AddressController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BoardController;
 use App\Http\Controllers\ChoiceController;
+use App\Http\Controllers\CredentialController;
 use App\Http\Controllers\DressController;
 use App\Http\Controllers\EditionController;
 use App\Http\Controllers\EntryController;
@@ -11,9 +14,9 @@ use App\Http\Controllers\GrantController;
 use App\Http\Controllers\GroundController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\LikenessController;
-use App\Http\Controllers\LookController;
 use App\Http\Controllers\OwnerController;
 use App\Http\Controllers\PageController;
+use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlacingController;
 use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SessionController;
@@ -24,6 +27,7 @@ use App\Http\Controllers\SubjectController;
 use App\Http\Controllers\TestimonialController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\ViewController;
+use App\Http\Controllers\WebsiteController;
 use App\Http\Controllers\WidgetController;
 use Illuminate\Support\Facades\Route;
 
@@ -47,13 +51,13 @@ Route::prefix('api')->group(function (): void {
             Route::get('sources/{key}', [SourceController::class, 'show']);
             Route::patch('sources/{key}', [SourceController::class, 'update']);
             Route::post('sources/{key}/rounds', [SourceController::class, 'round']);
-            Route::post('look', [LookController::class, 'address']);
-            Route::get('places', [LookController::class, 'places']);
+            Route::post('look', AddressController::class);
+            Route::get('places', PlaceController::class);
             Route::delete('sources/{key}', [SourceController::class, 'destroy']);
-            Route::put('credentials/{channel}', [LookController::class, 'key'])->where('channel', 'wayleaf|corkwall');
-            Route::get('boards', [LookController::class, 'boards']);
-            Route::post('website', [LookController::class, 'website']);
-            Route::get('website/{token}', [LookController::class, 'found'])->where('token', '[a-z0-9]{20}');
+            Route::put('credentials/{channel}', CredentialController::class)->where('channel', 'wayleaf|corkwall');
+            Route::get('boards', BoardController::class);
+            Route::post('website', [WebsiteController::class, 'store']);
+            Route::get('website/{token}', [WebsiteController::class, 'show'])->where('token', '[a-z0-9]{20}');
             Route::post('grants/{channel}', [GrantController::class, 'begin'])->where('channel', 'ticketwick|shutterfen');
             Route::get('grants/{id}/choices', [GrantController::class, 'choices'])->where('id', '[0-9]{1,18}');
             Route::get('subjects', [SubjectController::class, 'index']);

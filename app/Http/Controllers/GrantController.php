@@ -11,6 +11,7 @@ use App\Sources\Access\AccessRefused;
 use App\Sources\Access\OAuthProviders;
 use App\Sources\Channels\Shutterfen\ShutterfenChannel;
 use App\Sources\Channels\Ticketwick\TicketwickChannel;
+use App\Sources\Connectable;
 use App\Sources\Rounds\RoundJob;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -62,7 +63,7 @@ final class GrantController
 
         return new JsonResponse([
             'account' => $grant->account,
-            'choices' => LookController::connectable($site, $grant->channel, $choices),
+            'choices' => Connectable::of($site, $grant->channel, $choices),
         ]);
     }
 }
