@@ -107,7 +107,7 @@ final class AccessTest extends TestCase
         $this->control(['do' => 'withdraw', 'service' => 'ticketwick']);
         $round = $this->roundOf($source);
         self::assertSame('failed', $round->outcome);
-        self::assertStringContainsString('Grant it again; everything gathered is kept', (string) $round->reason);
+        self::assertStringContainsString('Grant it again. Everything collected so far is kept', (string) $round->reason);
         self::assertSame(40, $source->entries()->count());
         self::assertSame('ended', $this->getJson("/api/sources/$source->key")->json('state'));
 

@@ -224,7 +224,7 @@ final class DressTest extends TestCase
         $picture->update(['state' => 'lost', 'reason' => 'It is gone.']);
         $lost = $this->proof($dress);
         self::assertStringNotContainsString('.webp', $lost['fragment']);
-        self::assertStringContainsString('The picture behind everything is not there: It is gone.', (string) json_encode($lost['warnings']));
+        self::assertStringContainsString('The background picture is missing: It is gone.', (string) json_encode($lost['warnings']));
     }
 
     public function test_words_of_a_site_are_said_on_all_its_widgets(): void

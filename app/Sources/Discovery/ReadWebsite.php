@@ -34,7 +34,7 @@ final class ReadWebsite implements ShouldQueue
 
     private const MOST_TRIES = 3;
 
-    private const WENT_WRONG = 'Reading it took too long or went wrong; the details are in Gnomic\'s log. '
+    private const WENT_WRONG = 'Reading it failed or took too long. The details are in Gnomic\'s log. '
         .'Try again, or add its sources by their addresses.';
 
     public int $tries = 1;
