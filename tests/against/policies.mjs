@@ -3,6 +3,8 @@
 import { chromium } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
+const patience = Number(process.argv[2] ?? 1);
+const workers = patience > 1 ? 1 : 4;
 const cases = JSON.parse(readFileSync(0, 'utf8'));
 const PIXEL = Buffer.from('R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7', 'base64');
 const SCRIPT = (host) =>
@@ -47,8 +49,8 @@ async function ask(page, { page: address, host, headers, reporting, metas, nonce
     if (url.endsWith('/w/dome4visit')) framed = true;
     return route.fulfill({ contentType: 'text/html', headers: cors, body: '<!doctype html>x' });
   });
-  await page.goto(address, { waitUntil: 'commit', timeout: 8000 }).catch(() => console.error(headers));
-  await page.waitForTimeout(400);
+  await page.goto(address, { waitUntil: 'commit', timeout: 8000 * patience }).catch(() => console.error(headers));
+  await page.waitForTimeout(400 * patience);
   const found = page.evaluate(async (host) => {
     const colour = (id) => getComputedStyle(document.getElementById(id)).color;
     return {
@@ -64,7 +66,7 @@ async function ask(page, { page: address, host, headers, reporting, metas, nonce
     };
   }, host);
   // Where no script runs at all, nobody can ask.
-  const nobody = new Promise((resolve) => setTimeout(() => resolve({ script: false }), 3000));
+  const nobody = new Promise((resolve) => setTimeout(() => resolve({ script: false }), 3000 * patience));
   const one = { ...(await Promise.race([found.catch(() => ({ script: false })), nobody])), frame: framed };
   await page.unrouteAll({ behavior: 'ignoreErrors' });
   return one;
@@ -72,9 +74,9 @@ async function ask(page, { page: address, host, headers, reporting, metas, nonce
 
 const told = [];
 await Promise.all(
-  Array.from({ length: 4 }, async (_, worker) => {
+  Array.from({ length: workers }, async (_, worker) => {
     const page = await browser.newPage();
-    for (let at = worker; at < cases.length; at += 4) told[at] = await ask(page, cases[at]);
+    for (let at = worker; at < cases.length; at += workers) told[at] = await ask(page, cases[at]);
   }),
 );
 await browser.close();

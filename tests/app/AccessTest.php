@@ -122,13 +122,13 @@ final class AccessTest extends TestCase
         $address = (string) $this->postJson('/api/grants/shutterfen')->json('address');
         $this->get($this->decide($address, ['decision' => 'refuse']))->assertRedirectContains('refused=You+refused+access');
         // Whoever was sent back once cannot be sent back again, nor with another's state.
-        $this->get('/grants/shutterfen/return?code=x&state=y')->assertRedirectContains('does+not+belong');
+        $this->get('/grants/shutterfen/return?code=x&state=y')->assertRedirectContains('does+not+match+the+request');
         $address = (string) $this->postJson('/api/grants/shutterfen')->json('address');
-        $this->get('/grants/shutterfen/return?code=x&state=forged')->assertRedirectContains('does+not+belong');
+        $this->get('/grants/shutterfen/return?code=x&state=forged')->assertRedirectContains('does+not+match+the+request');
         $address = (string) $this->postJson('/api/grants/shutterfen')->json('address');
         parse_str((string) parse_url($address, PHP_URL_QUERY), $query);
         $state = $query['state'] ?? '';
-        $this->get('/grants/shutterfen/return?code=made-up&state='.(is_string($state) ? $state : ''))->assertRedirectContains('did+not+take+the+answer');
+        $this->get('/grants/shutterfen/return?code=made-up&state='.(is_string($state) ? $state : ''))->assertRedirectContains('did+not+accept+the+answer');
         self::assertSame(0, Grant::query()->count());
     }
 
@@ -194,7 +194,7 @@ final class AccessTest extends TestCase
         $source = $this->source($this->site, 'the-dome', 'wayleaf', 'wl-dome');
         $this->withKey($this->site, 'wl-fresh-key-9T1R');
         $round = $this->roundOf($source);
-        self::assertStringContainsString('not active yet; it waits and tries again by itself', (string) $round->reason);
+        self::assertStringContainsString('not active yet; Gnomic will try again', (string) $round->reason);
         self::assertLessThanOrEqual(
             90,
             now()->diffInSeconds($source->refresh()->next_at),
@@ -207,7 +207,7 @@ final class AccessTest extends TestCase
         self::assertSame(98, $this->roundOf($source->refresh())->added);
         self::assertSame(20, $source->refresh()->quota['used'] ?? null);
         $this->control(['do' => 'quota', 'left' => 3]);
-        self::assertStringContainsString('quota of the day is used', (string) $this->roundOf($source)->reason);
+        self::assertStringContainsString('quota is used up', (string) $this->roundOf($source)->reason);
         self::assertSame(98, $source->entries()->where('gone', false)->count());
     }
 

@@ -236,7 +236,7 @@ final class EntriesTest extends TestCase
             $told(['sift' => ['pins' => ['other-site:1']]]),
         );
         self::assertStringContainsString(
-            'what this site does not have: rook, lane',
+            'that this site does not have: rook, lane',
             $told(['gather' => ['sources' => ['the-dome', 'rook'], 'subjects' => ['lane']]]),
         );
         self::assertStringContainsString('from 4 to 5', $told(['sift' => ['stars' => ['from' => 5, 'to' => 4]]]));

@@ -94,7 +94,7 @@ final class FullDiskTest extends TestCase
         self::assertStringContainsString('disk is full', (string) $import->refresh()->reason);
         $import->update(['state' => 'importing']);
         (new ApplyTable($import->id))->failed(new PDOException('SQLSTATE[HY000]: General error: 13 database or disk is full'));
-        self::assertStringContainsString('start it again', (string) $import->refresh()->reason);
+        self::assertStringContainsString('start the import again', (string) $import->refresh()->reason);
     }
 
     public function test_an_edition_that_found_no_room_is_tried_within_the_minute_however_long_there_was_none(): void

@@ -118,7 +118,7 @@ final class InterfaceTest extends TestCase
 
         $this->ask('put', '/credentials/{channel}', ['secret' => 'another'], '/credentials/wayleaf')->assertNoContent();
         self::assertStringContainsString(
-            'does not know the key',
+            'does not recognise the key',
             $this->ask('get', '/places?query=observatory', at: '/places?query=observatory')->assertUnprocessable()->json('message'),
         );
         $this->assertDatabaseMissing('credentials', ['secret' => 'another']);
@@ -210,13 +210,13 @@ final class InterfaceTest extends TestCase
         self::assertSame(['layout', 'Every five seconds'], [$fast['key'], $fast['repairs'][0]['text']]);
         self::assertSame(5, $fast['repairs'][0]['brief']['shape']['layout']['autoplay']);
         $wall = ['version' => 3, 'shape' => ['layout' => ['name' => 'photo-rows']]];
-        self::assertStringContainsString('None of these has a picture', $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.0.text'));
+        self::assertStringContainsString('None of these entries has a picture', $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.0.text'));
         $wall['shape']['click'] = 'nothing';
         $still = $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.1');
-        self::assertStringContainsString('cannot be read on', $still['text']);
+        self::assertStringContainsString('cannot read what is cut off', $still['text']);
         self::assertSame('enlarge', $still['repairs'][0]['brief']['shape']['click']);
         $nowhere = ['version' => 3, 'shape' => ['click' => 'address']];
-        self::assertStringContainsString('there is none yet', $this->ask('post', '/proof', ['brief' => $nowhere])->json('warnings.0.text'));
+        self::assertStringContainsString('but none is given', $this->ask('post', '/proof', ['brief' => $nowhere])->json('warnings.0.text'));
         $layouts = $this->ask('post', '/layouts', ['brief' => $brief])->assertOk()->json('layouts');
         self::assertSame(array_map(fn (string $layout): string => $layout::name(), Layouts::ALL), array_column($layouts, 'name'));
         foreach ($layouts as $layout) {

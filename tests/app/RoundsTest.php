@@ -128,9 +128,9 @@ final class RoundsTest extends TestCase
         $this->startStandins();
         $site = $this->site();
         $source = $this->source($site, 'the-dome', 'wayleaf', 'wl-dome');
-        self::assertStringContainsString('wants a key', (string) $this->roundOf($source)->reason);
+        self::assertStringContainsString('requires a key', (string) $this->roundOf($source)->reason);
         $this->withKey($site, 'wrong');
-        self::assertStringContainsString('does not know the key', (string) $this->roundOf($source)->reason);
+        self::assertStringContainsString('does not recognise the key', (string) $this->roundOf($source)->reason);
     }
 
     public function test_the_three_feeds_of_rookcall_are_the_same_posts(): void
@@ -159,7 +159,7 @@ final class RoundsTest extends TestCase
     {
         $this->startFaults();
         $source = $this->source($this->site(), 'busy', 'feed', "$this->faults/busy");
-        self::assertStringContainsString('asked too often', (string) $this->roundOf($source)->reason);
+        self::assertStringContainsString('too many requests', (string) $this->roundOf($source)->reason);
         self::assertEqualsWithDelta(900, now()->diffInSeconds($source->refresh()->next_at), 3);
     }
 
@@ -185,7 +185,7 @@ final class RoundsTest extends TestCase
         touch($moved);
         $round = $this->roundOf($source);
         self::assertSame(['held', 0], [$round->outcome, $round->added]);
-        self::assertStringContainsString('its 5 entries are none of the 5 known', (string) $round->reason);
+        self::assertStringContainsString('its 5 entries are not among the 5 known', (string) $round->reason);
         self::assertSame(5, $source->entries()->count());
         unlink($moved);
         self::assertSame('unchanged', $this->roundOf($source->refresh())->outcome, 'it goes on by itself');

@@ -272,7 +272,7 @@ final class ServedTest extends TestCase
         $other->exec('ROLLBACK');
         self::assertSame(503, $busy['status']);
         self::assertStringContainsString('retry-after: 2', $busy['headers']);
-        self::assertStringContainsString('tries again by itself', $busy['body']);
+        self::assertStringContainsString('it will try again', $busy['body']);
         self::assertSame(422, $signIn()['status']);
     }
 

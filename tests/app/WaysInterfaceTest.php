@@ -252,7 +252,7 @@ final class WaysInterfaceTest extends TestCase
             at: '/places?query='.urlencode("$this->standins/ticketwick/venues/tv-dome"),
         )->assertJsonPath('other.channel', 'ticketwick');
         self::assertStringContainsString(
-            'no such place',
+            'the place no longer exists there',
             (string) $this->ask('get', '/places?query=x', at: '/places?query=wl-nowhere')->assertUnprocessable()->json('message'),
         );
     }

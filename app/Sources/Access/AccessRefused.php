@@ -21,12 +21,12 @@ final class AccessRefused extends RuntimeException
 
     public static function byService(string $service): self
     {
-        return new self($service, "$service did not take the answer; it was too late, or used before. Begin again.");
+        return new self($service, "$service did not accept the answer. It came too late, or was used before. Start again.");
     }
 
     public static function unreachable(string $service): self
     {
-        return new self($service, "$service could not be asked for its part. Begin again in a while.");
+        return new self($service, "$service could not be reached to complete this. Try again in a few minutes.");
     }
 
     public static function otherState(string $service): self

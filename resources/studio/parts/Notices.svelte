@@ -13,7 +13,7 @@
 
 <div class="notices" role="status" aria-live="polite">
   {#if busy}<div class="notice" data-tone="done">
-      Gnomic is busy just now. It tries again by itself; nothing is lost.
+      Gnomic is busy. It will try again; nothing is lost.
     </div>{/if}
   {#each notices.list as notice (notice.id)}
     <div class="notice" data-tone={notice.tone}>
