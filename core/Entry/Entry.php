@@ -77,16 +77,27 @@ final readonly class Entry
         ?string $language = null,
         ?array $media = null,
     ): self {
-        return new self($id ?? $this->id, $this->kind, $source ?? $this->source, $subject ?? $this->subject, $this->url,
-            $author ?? $this->author, $this->rating, $this->title, $this->text, $this->html, $language ?? $this->language,
-            $this->published,
-            $this->updated,
-            $this->reply,
-            $media ?? $this->media,
-            $this->tags,
-            $this->likes,
-            $this->comments,
-            $this->original);
+        return new self(
+            id: $id ?? $this->id,
+            kind: $this->kind,
+            source: $source ?? $this->source,
+            subject: $subject ?? $this->subject,
+            url: $this->url,
+            author: $author ?? $this->author,
+            rating: $this->rating,
+            title: $this->title,
+            text: $this->text,
+            html: $this->html,
+            language: $language ?? $this->language,
+            published: $this->published,
+            updated: $this->updated,
+            reply: $this->reply,
+            media: $media ?? $this->media,
+            tags: $this->tags,
+            likes: $this->likes,
+            comments: $this->comments,
+            original: $this->original,
+        );
     }
 
     /** Stars, 1 to 5 by the stated conversion; null where it is not rated. */

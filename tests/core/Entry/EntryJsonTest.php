@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\core\Entry;
 
+use DateTimeImmutable;
+use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Media;
+use Gnomic\Entry\Rating;
+use Gnomic\Entry\Reply;
+use Gnomic\Entry\Scale;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Sift\Facts;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -29,6 +34,17 @@ final class EntryJsonTest extends TestCase
         ];
         self::assertSame(json_encode($given), json_encode(EntryJson::write(EntryJson::read($given))), 'in this order of members');
         self::assertEquals($given, EntryJson::write(EntryJson::restored($given)));
+    }
+
+    public function test_a_copy_keeps_every_member(): void
+    {
+        $full = new Entry('r1', Kind::Review, 'the-dome', 'dome', 'https://a.example/r1', new Author('Ines'), Rating::on(Scale::ofStars(), 4), 'Saturn', 'Sharp.',
+            '<p>Sharp.</p>', 'en', new DateTimeImmutable('2026-01-02'), new DateTimeImmutable('2026-01-03'), new Reply('Thanks.'),
+            [new Media('image', 'https://a.example/p.jpg')], ['saturn'], 3, 1, ' Sharp. ');
+        self::assertEquals(get_object_vars($full), get_object_vars($full->with()));
+        foreach (get_object_vars($full) as $name => $value) {
+            self::assertNotEmpty($value, "$name is given, so that its loss would be seen");
+        }
     }
 
     public function test_missing_members_take_no_guess(): void
