@@ -12,9 +12,7 @@
 </script>
 
 <div class="notices" role="status" aria-live="polite">
-  {#if busy}<div class="notice" data-tone="done">
-      Gnomic is busy. It will try again; nothing is lost.
-    </div>{/if}
+  {#if busy}<div class="notice" data-tone="done">Gnomic is busy. It will try again; nothing is lost.</div>{/if}
   {#each notices.list as notice (notice.id)}
     <div class="notice" data-tone={notice.tone}>
       <span>{notice.tone === 'harm' ? '✕ ' : ''}{notice.text}</span>
