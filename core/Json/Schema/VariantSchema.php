@@ -38,7 +38,8 @@ final readonly class VariantSchema extends Schema
 
     protected function taken(mixed $value, string $pointer): mixed
     {
-        $given = ObjectSchema::membersOf($value) ?? throw MemberIsWrong::at($pointer, 'an object whose "name" is '.$this->wanted(), $value);
+        $given = ObjectSchema::membersOf($value)
+            ?? throw MemberIsWrong::at($pointer, 'an object whose "name" is '.$this->wanted(), $value);
         $name = $given['name'] ?? throw MemberIsWrong::missing("$pointer/name", $this->wanted());
         $variant = is_string($name) ? $this->variants[$name] ?? null : null;
 
