@@ -60,16 +60,13 @@ run_rendered() { step "Playwright, widgets by themselves" npx playwright test -c
 run_stories() { together stories_of_making stories_of_keeping; }
 stories_of_making() { stories making 18080; }
 stories_of_keeping() { stories keeping 18090; }
-stories() { together stories_of_studio stories_of_ways stories_of_placing stories_of_story; }
-stories_of_studio() { stories studio 18080; }
-stories_of_ways() { stories ways 18090; }
-stories_of_placing() { stories placing 18100; }
-stories_of_story() { stories story 18110; }
 stories() { GNOMIC_TEST_PORT=$2 step "Playwright, stories: $1" npx playwright test --project="$1"; }
 
-run_browser() { run_vitest && run_rendered && run_stories; }
+run_widgets_and_stories() { run_rendered && run_stories; }
 
-run_all() { check_style && run_vitest && together run_phpunit run_rendered && run_stories; }
+run_browser() { run_vitest && run_widgets_and_stories; }
+
+run_all() { check_style && run_vitest && together run_phpunit run_widgets_and_stories; }
 
 # The slowest of all that ran, so that what has become slow is seen.
 tell_slowest() {

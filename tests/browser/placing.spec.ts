@@ -143,7 +143,7 @@ test('what no fetch can see, the widget itself tells', async ({ page, browser })
   addUp();
   await openPage(page, '/planetarium');
   await check(page);
-  await expect(finding(page, 'Planetarium, foyer')).toContainText('The widget itself says');
+  await expect(finding(page, 'Planetarium, foyer')).toContainText('The widget itself reports');
   await breakPage(page, '/planetarium', '');
   await visit(browser, async (visitor) => {
     await visitor.goto(`${SITE}/planetarium`);

@@ -9,7 +9,7 @@ test('the way in is accessible, refuses in words, and holds off forged requests'
   await page.getByLabel('E-mail').fill('owner@quillmoor.example');
   await page.getByLabel('Password').fill('wrong');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('alert')).toContainText('do not belong together');
+  await expect(page.getByRole('alert')).toContainText('do not match');
   await signIn(page);
   const forged = await page.request.post('/api/widgets', {
     data: { name: 'Forged' },

@@ -169,7 +169,7 @@ test('by spreadsheet: looked at, put right, imported; the second time changes no
   await page.goto('/sources/add/table');
   await page.getByLabel('CSV, TSV, XLSX').setInputFiles(file);
   await page.getByRole('button', { name: 'Look at it' }).click();
-  await expect(page.getByText('Say which it is')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('Choose one.')).toBeVisible({ timeout: 30_000 });
   await page.getByLabel('month first').check();
   await expect(page.getByRole('button', { name: 'Import 2 rows' })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole('region', { name: 'Rows' }).getByRole('row', { name: /Wilma Stroud/ })).toContainText(
