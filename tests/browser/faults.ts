@@ -56,12 +56,29 @@ export function faultsOfAll(page: Page, width: number, boxes = '.w'): Promise<Re
               return true;
           return false;
         };
+        const goesBy = (element: Element): boolean => {
+          for (let node = element.parentElement; node && !node.matches('.view'); node = node.parentElement) {
+            const { overflowX, animationName } = getComputedStyle(node);
+            if (/auto|scroll/.test(overflowX) || animationName !== 'none') return true;
+          }
+          return false;
+        };
+        // Words that a view cuts off at its sides, where nothing is scrolled to and nothing goes by.
+        const view = root.querySelector<HTMLElement>('.view');
+        const cuts = view !== null && getComputedStyle(view).overflowX === 'clip' ? view.getBoundingClientRect() : null;
         for (const one of root.querySelectorAll('.g *')) {
           const style = getComputedStyle(one);
           const rect = one.getBoundingClientRect();
           if (!rect.width || !rect.height || one.closest('[popover], .unseen, .notices, .opener')) continue;
           if (!scrolls(one) && (rect.right > from + width + 1 || rect.left < from - 1))
             wrong.push(`${one.getAttribute('class')} goes from ${rect.left - from} to ${rect.right - from}`);
+          if (
+            cuts &&
+            one.matches('.words p, .title, .line') &&
+            !goesBy(one) &&
+            (rect.right > cuts.right + 1 || rect.left < cuts.left - 1)
+          )
+            wrong.push(`${one.getAttribute('class') ?? 'words'} is cut off by its view`);
           if (
             one.matches('p, bdi') &&
             style.display !== 'inline' &&
