@@ -28,6 +28,15 @@ const SCREENS: [pattern: RegExp, title: string, load: () => Promise<unknown>][] 
   [/^\/pages\/(\d+)$/, 'A page', () => import('./pages/PageDetail.svelte')],
 ];
 
+const loads = new Map<string, Promise<Loaded>>();
+
+/** Asked for once: a screen stays as it is while one goes about in it. */
+function once(name: string, load: () => Promise<unknown>): Promise<Loaded> {
+  const asked = loads.get(name) ?? (load() as Promise<Loaded>);
+  loads.set(name, asked);
+  return asked;
+}
+
 export function screenAt(path: string): Screen | null {
   for (const [pattern, title, load] of SCREENS) {
     const found = pattern.exec(path);
@@ -37,7 +46,7 @@ export function screenAt(path: string): Screen | null {
         title,
         isBench: title === 'The bench',
         of: found[1] ?? null,
-        load: load as () => Promise<Loaded>,
+        load: () => once(pattern.source, load),
       };
   }
   return null;

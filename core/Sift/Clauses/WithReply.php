@@ -34,7 +34,7 @@ final readonly class WithReply extends Clause
 
     public static function members(): array
     {
-        return ['/sift/withReply' => new BooleanSchema(false, 'Only entries that were replied to.')];
+        return ['/sift/withReply' => new BooleanSchema(false, 'Only entries that you replied to.')];
     }
 
     public static function samples(Samples $site): array
