@@ -63,7 +63,7 @@ final class WidthRules
     /** Where a layout holds, of several. */
     public function where(Plan $plan, Layout $layout, string $css): string
     {
-        return $this->each($plan, fn (Range $range): string => $range->layout == $layout ? $css : '');
+        return $this->each($plan, fn (Range $range): string => $range->layout->equals($layout) ? $css : '');
     }
 
     /** A length that grows with a visitor's own letters. @param  int|float  $pixels  at their usual size */

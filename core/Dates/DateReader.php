@@ -63,7 +63,7 @@ final class DateReader
         ];
         foreach ($forms as $form) {
             if (preg_match($form, $text, $parts, PREG_UNMATCHED_AS_NULL) === 1) {
-                return self::made($parts, Months::numberOf((string) $parts['month']), $assumed);
+                return self::made($parts, Months::numberOf($parts['month']), $assumed);
             }
         }
 

@@ -9,6 +9,7 @@ use DOMElement;
 use DOMNode;
 use DOMText;
 use Gnomic\Text\Address;
+use Gnomic\Text\Pieces;
 use Gnomic\Text\Words;
 use Masterminds\HTML5;
 use Symfony\Component\HtmlSanitizer\HtmlSanitizer;
@@ -136,7 +137,7 @@ final class Html
     /** Plain text as the simplest markup that shows it. */
     public static function fromText(string $text): string
     {
-        $paragraphs = preg_split('/\n{2,}/', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $paragraphs = Pieces::of($text, '/\n{2,}/');
 
         return implode('', array_map(
             fn (string $paragraph): string => '<p>'.str_replace("\n", '<br>', htmlspecialchars($paragraph, ENT_QUOTES)).'</p>',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Entry;
 
+use Gnomic\Text\Pieces;
+
 /** A picture, a film or a sound that belongs to an entry. */
 final readonly class Media
 {
@@ -28,7 +30,7 @@ final readonly class Media
      */
     public static function typeOf(?string $declared, string $url): ?string
     {
-        $word = strtolower(strtok((string) $declared, '/;') ?: '');
+        $word = strtolower(Pieces::before((string) $declared, '/;'));
         if (in_array($word, ['image', 'video', 'audio'], true)) {
             return $word;
         }

@@ -119,7 +119,7 @@ final class JsonText
     private static function at(string $text, int $offset, string $what): JsonIsBroken
     {
         $before = substr($text, 0, $offset);
-        $lines = preg_split('/\r\n|\r|\n/', $before) ?: [''];
+        $lines = explode("\n", strtr($before, ["\r\n" => "\n", "\r" => "\n"]));
 
         return new JsonIsBroken(count($lines), mb_strlen($lines[count($lines) - 1], 'UTF-8') + 1, $what);
     }

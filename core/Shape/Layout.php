@@ -30,6 +30,12 @@ abstract readonly class Layout
 
     abstract public static function of(Members $settings): self;
 
+    /** Whether the other is the same with the same settings. */
+    final public function equals(self $other): bool
+    {
+        return $this === $other || serialize($this) === serialize($other);
+    }
+
     /** "three across in a carousel". */
     abstract public function phrase(): string;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape;
 
+use Gnomic\Text\Pieces;
 use Gnomic\Text\Words;
 
 /** How people are named in a widget. What the source gave stays as it is. */
@@ -18,7 +19,7 @@ enum Naming: string
     /** A name of one word stays whole when it is made short: there is nothing to leave out. */
     public function of(?string $name): ?string
     {
-        $parts = preg_split('/\s+/u', (string) Words::line($name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $parts = Pieces::of((string) Words::line($name), '/\s+/u');
         if ($parts === [] || $this === self::Full) {
             return $name;
         }
@@ -38,7 +39,7 @@ enum Naming: string
     /** One or two letters that stand for a face that is not there. */
     public static function face(?string $name): string
     {
-        $parts = preg_split('/\s+/u', (string) preg_replace('/[^\p{L}\p{N}\s]+/u', '', (string) $name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $parts = Pieces::of((string) preg_replace('/[^\p{L}\p{N}\s]+/u', '', (string) $name), '/\s+/u');
 
         return $parts === [] ? '·' : self::initial($parts[0]).(count($parts) > 1 ? self::initial($parts[count($parts) - 1]) : '');
     }

@@ -13,6 +13,7 @@ use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Json\Schema\ObjectSchema;
 use Gnomic\Json\Schema\TextSchema;
 use Gnomic\Shape\Parts\Parts;
+use Gnomic\Text\Words;
 
 /** A brief's part "shape": the layout, and what it shows. */
 final readonly class Shape
@@ -126,7 +127,7 @@ final readonly class Shape
             $one = Members::of($one, "/shape/addresses/$index");
             $addresses[$one->string('id')] = (string) $one->stringOrNull('url');
         }
-        $this->addresses = array_filter($addresses);
+        $this->addresses = array_filter($addresses, Words::isFilled(...));
         $this->newTab = $shape->boolOr('newTab', true);
         $this->rel = $shape->string('rel');
         $this->more = $this->layout::grows() ? $shape->string('more') : 'none';

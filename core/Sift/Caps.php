@@ -37,7 +37,7 @@ final readonly class Caps
     {
         $left = array_diff_key($wanted->most->toArray(), [$key === self::key('author') ? 'author' : 'source' => true]);
 
-        return $wanted->with('/sift/most', array_filter($left) === [] ? null : $left);
+        return $wanted->with('/sift/most', array_diff($left, [null]) === [] ? null : $left);
     }
 
     /** @return list<array{key: string, phrase: string, most: int}> the steps that there are */

@@ -10,6 +10,7 @@ use Gnomic\Json\Schema\ObjectSchema;
 use Gnomic\Json\Schema\Schema;
 use Gnomic\Json\Schema\TextSchema;
 use Gnomic\Text\Numbers;
+use Gnomic\Text\Words;
 
 /** Words, hashtags or labels: all of some, any of others, none of a third kind. A star at the end of one is any ending. */
 final readonly class Terms
@@ -66,7 +67,7 @@ final readonly class Terms
             $this->all === [] ? null : $with.self::listed($this->all, 'and'),
             $this->any === [] ? null : $with.self::listed($this->any, 'or'),
             $this->none === [] ? null : $without.self::listed($this->none, 'or'),
-        ]));
+        ], Words::isFilled(...)));
     }
 
     /** @param  list<string>  $words */

@@ -19,7 +19,7 @@ final class Fold
 
     public static function text(string $text): string
     {
-        if (! preg_match('/[^\x00-\x7F]/', $text)) {
+        if (preg_match('/[^\x00-\x7F]/', $text) !== 1) {
             return strtolower($text);
         }
         $apart = Normalizer::normalize(mb_scrub($text, 'UTF-8'), Normalizer::FORM_KD);

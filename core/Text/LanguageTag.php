@@ -24,13 +24,21 @@ final class LanguageTag
         return strtolower($tag) !== 'und' && self::isSensible($tag) ? $tag : null;
     }
 
+    /** In English: "German", "Brazilian Portuguese"; the tag itself where it has no name. */
+    public static function named(string $tag): string
+    {
+        $name = Locale::getDisplayName($tag, 'en');
+
+        return is_string($name) && $name !== '' ? $name : $tag;
+    }
+
     /** Well formed, and of a language that ISO 639-1 has where it is named by two letters. */
     public static function isSensible(string $tag): bool
     {
         if (preg_match(self::WELL_FORMED, $tag) !== 1) {
             return false;
         }
-        $language = strtolower(strtok($tag, '-') ?: '');
+        $language = strtolower(Pieces::before($tag, '-'));
 
         return strlen($language) === 3 || self::$known[$language] ??= Locale::getDisplayLanguage($language, 'en') !== $language;
     }

@@ -34,4 +34,16 @@ final class Words
 
         return $line === '' ? null : $line;
     }
+
+    /** The text; null where it is empty. */
+    public static function filled(string $text): ?string
+    {
+        return $text === '' ? null : $text;
+    }
+
+    /** Whether anything is there: for lists from which the empty ones go. */
+    public static function isFilled(?string $text): bool
+    {
+        return $text !== null && $text !== '';
+    }
 }

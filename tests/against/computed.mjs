@@ -1,9 +1,10 @@
 // Prints what Chromium computes for elements of pages: node computed.mjs WIDTH DARK SELECTORS PAGE…
 import { pathToFileURL } from 'node:url';
 import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../browser/chromium.mjs';
 
 const [width, dark, selectors, ...pages] = process.argv.slice(2);
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
 const page = await browser.newPage({
   viewport: { width: Number(width), height: 800 },
   colorScheme: dark === 'dark' ? 'dark' : 'light',

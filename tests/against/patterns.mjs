@@ -1,6 +1,7 @@
 // Which paths patterns match, and which of two is the more particular, by urlpattern-polyfill; and which match, by the URLPattern of
 // Chromium itself. Reads JSON, prints JSON.
 import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../browser/chromium.mjs';
 import { readFileSync } from 'node:fs';
 import { URLPattern } from 'urlpattern-polyfill';
 
@@ -19,7 +20,7 @@ function ask(Pattern, [pattern, path]) {
 }
 
 const read = (pattern) => new URLPattern({ pathname: pattern });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
 const page = await browser.newPage();
 const theirs = await page.evaluate(
   ({ cases, body }) =>

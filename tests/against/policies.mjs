@@ -1,6 +1,7 @@
 // What Chromium does with pages that have a policy: which of the things a widget needs it lets them have. Reads JSON, prints JSON. Nothing
 // goes over the network: every address is answered here.
 import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../browser/chromium.mjs';
 import { readFileSync } from 'node:fs';
 
 const patience = Number(process.argv[2] ?? 1);
@@ -18,7 +19,7 @@ const args = [
   '--disable-site-isolation-trials',
   '--disable-features=site-per-process',
 ];
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args });
+const browser = await chromium.launch({ executablePath: CHROMIUM, args });
 async function ask(page, { page: address, host, headers, reporting, metas, nonce, integrity }) {
   let framed = false;
   const attributes = `${nonce ? ` nonce="${nonce}"` : ''}${integrity ? ` integrity="${integrity}" crossorigin` : ''}`;

@@ -30,14 +30,17 @@ export function faultsOfAll(page: Page, width: number, boxes = '.w'): Promise<Re
   return page.evaluate(
     ([width, boxes]) => {
       const found: Record<string, string[]> = {};
-      for (const box of document.querySelectorAll<HTMLElement>(boxes)) {
+      const all = [...document.querySelectorAll<HTMLElement>(boxes)];
+      // All of them first: the page is laid out once, not once for each.
+      for (const box of all)
+        box.style.cssText = `display: block !important; transform: translateZ(0) !important; width: ${width}px !important`;
+      for (const box of all) {
         const wrong = wrongIn(box, width);
         if (wrong.length > 0) found[box.dataset['name'] ?? ''] = wrong;
       }
       return found;
 
       function wrongIn(box: HTMLElement, width: number): string[] {
-        box.style.cssText = `display: block !important; transform: translateZ(0) !important; width: ${width}px !important`;
         const from = box.getBoundingClientRect().left;
         const host = box.firstElementChild as HTMLElement;
         const root = host.shadowRoot;
@@ -70,13 +73,13 @@ export function faultsOfAll(page: Page, width: number, boxes = '.w'): Promise<Re
           const style = getComputedStyle(one);
           const rect = one.getBoundingClientRect();
           if (!rect.width || !rect.height || one.closest('[popover], .unseen, .notices, .opener')) continue;
-          if (!scrolls(one) && (rect.right > from + width + 1 || rect.left < from - 1))
+          if ((rect.right > from + width + 1 || rect.left < from - 1) && !scrolls(one))
             wrong.push(`${one.getAttribute('class')} goes from ${rect.left - from} to ${rect.right - from}`);
           if (
             cuts &&
             one.matches('.words p, .title, .line') &&
-            !goesBy(one) &&
-            (rect.right > cuts.right + 1 || rect.left < cuts.left - 1)
+            (rect.right > cuts.right + 1 || rect.left < cuts.left - 1) &&
+            !goesBy(one)
           )
             wrong.push(`${one.getAttribute('class') ?? 'words'} is cut off by its view`);
           if (

@@ -1,5 +1,6 @@
 import type { PlaywrightTestConfig } from '@playwright/test';
 import { resolve } from 'node:path';
+import { CHROMIUM } from './chromium.mjs';
 
 /** Ports of their own, so that a demo may run beside the tests, and another of them beside these. */
 const FIRST = Number(process.env['GNOMIC_TEST_PORT'] ?? 18_080);
@@ -12,7 +13,7 @@ export const BROWSER: PlaywrightTestConfig['use'] = {
   baseURL: GNOMIC,
   viewport: { width: 1280, height: 800 },
   launchOptions: {
-    executablePath: '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: [
       '--no-sandbox',
       '--disable-gpu',

@@ -15,8 +15,8 @@ use Gnomic\Json\Schema\Schema;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Parts\Parts as CardParts;
 use Gnomic\Sift\Clauses;
-use Gnomic\Sift\Clauses\InLanguages;
 use Gnomic\Sift\Topic;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Tags;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -79,7 +79,7 @@ final class ChoiceController
                 'properties' => StyledParts::PROPERTIES,
                 'colours' => Palette::TOKENS,
             ],
-            'languages' => self::choices($languages, fn (string $language): string => InLanguages::named($language)),
+            'languages' => self::choices($languages, LanguageTag::named(...)),
             'labels' => self::choices(
                 self::between(
                     $entries->clone()

@@ -121,7 +121,7 @@ final class ColourSpaces
         [$most, $least] = [max($colour->red, $colour->green, $colour->blue), min($colour->red, $colour->green, $colour->blue)];
         $spread = $most - $least;
         $lightness = ($most + $least) / 2;
-        if ($spread == 0.0) {
+        if ($spread === 0.0) {
             return [0.0, 0.0, 100 * $lightness];
         }
         $hue = match ($most) {

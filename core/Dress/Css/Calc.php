@@ -59,7 +59,7 @@ final class Calc
             $name === 'clamp' && count($of) === 3 => max($of[0], min($of[1], $of[2])),
             $name === 'abs' && count($of) === 1 => abs($of[0]),
             $name === 'sign' && count($of) === 1 => (float) ($of[0] <=> 0.0),
-            $name === 'round' && count($of) === 2 && $of[1] != 0.0 => round($of[0] / $of[1]) * $of[1],
+            $name === 'round' && count($of) === 2 && $of[1] !== 0.0 => round($of[0] / $of[1]) * $of[1],
             default => null,
         };
     }

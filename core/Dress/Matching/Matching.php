@@ -36,7 +36,9 @@ final readonly class Matching
     {
         $body = $page->body();
         if ($body === null) {
-            return new self([], self::doubts($page) ?: ['This page has no body, so no look can be read from it.']);
+            $doubts = self::doubts($page);
+
+            return new self([], $doubts === [] ? ['This page has no body, so no look can be read from it.'] : $doubts);
         }
         $proposals = self::proposals($body, $page, $fetch, $viewport, $extremes);
         if (! $viewport->isDark) {

@@ -12,6 +12,8 @@ use Gnomic\Dress\Css\CssValues;
 use Gnomic\Dress\Page\Computed;
 use Gnomic\Dress\Page\PageStyles;
 use Gnomic\Entry\Html;
+use Gnomic\Text\Pieces;
+use Gnomic\Text\Words;
 
 /** A part of a page with what is seen behind it. */
 final readonly class Section
@@ -110,7 +112,7 @@ final readonly class Section
             }
         }
         $known = ['footer' => 'the foot', 'header' => 'the head', 'nav' => 'the navigation', 'aside' => 'the column beside'];
-        $own = $element->getAttribute('id') ?: (string) strtok($element->getAttribute('class'), ' ');
+        $own = Words::filled($element->getAttribute('id')) ?? (Pieces::of($element->getAttribute('class'))[0] ?? '');
 
         return $known[$tag] ?? ($own === '' ? "a part ($tag)" : "the part \"$own\"");
     }

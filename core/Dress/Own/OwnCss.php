@@ -6,6 +6,7 @@ namespace Gnomic\Dress\Own;
 
 use Gnomic\Dress\Css\CssValues;
 use Gnomic\Dress\Dress;
+use Gnomic\Text\Pieces;
 use Sabberworm\CSS\OutputFormat;
 use Sabberworm\CSS\Parser;
 use Sabberworm\CSS\Parsing\SourceException;
@@ -127,7 +128,7 @@ final class OwnCss
         $selectors = [];
         foreach (CssValues::listed($prelude) as $selector) {
             $parts = [];
-            foreach (preg_split('/\s*(>)\s*|\s+/', $selector, flags: PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $compound) {
+            foreach (Pieces::of(strtr($selector, ['>' => ' > '])) as $compound) {
                 $one = $compound === '>' ? '>' : self::compound($compound);
                 if ($one === null) {
                     $this->problem(

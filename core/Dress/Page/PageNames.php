@@ -6,6 +6,7 @@ namespace Gnomic\Dress\Page;
 
 use DOMDocument;
 use Gnomic\Entry\Html;
+use Gnomic\Text\Pieces;
 
 /** Names of elements, classes and identifiers that a page has: a selector that needs another matches nothing of it. */
 final class PageNames
@@ -18,7 +19,7 @@ final class PageNames
         foreach (Html::elements($page, '*') as $element) {
             $this->names[strtolower($element->localName ?? '')] = true;
             $classes = $element->getAttribute('class');
-            foreach ($classes === '' ? [] : (preg_split('/\s+/', $classes) ?: []) as $class) {
+            foreach (Pieces::of($classes) as $class) {
                 $this->names[".$class"] = true;
             }
             if ($element->hasAttribute('id')) {

@@ -6,6 +6,7 @@ namespace Gnomic\Dress\Page;
 
 use DOMElement;
 use Gnomic\Dress\Css\CssValues;
+use Gnomic\Text\Pieces;
 use Symfony\Component\CssSelector\Exception\ExceptionInterface;
 use Symfony\Component\CssSelector\Node;
 use Symfony\Component\CssSelector\Node\NodeInterface;
@@ -106,7 +107,7 @@ final class PageSelector
             $node instanceof Node\ElementNode => $node->getElement() === null
                 || strtolower($node->getElement()) === strtolower((string) $element->localName),
             $node instanceof Node\ClassNode => self::is($node->getSelector(), $element)
-                && in_array($node->getName(), preg_split('/\s+/', $element->getAttribute('class')) ?: [], true),
+                && in_array($node->getName(), Pieces::of($element->getAttribute('class')), true),
             $node instanceof Node\HashNode => $element->getAttribute('id') === $node->getId() && self::is($node->getSelector(), $element),
             $node instanceof Node\AttributeNode => self::is($node->getSelector(), $element) && self::hasAttribute($node, $element),
             $node instanceof Node\PseudoNode => self::is($node->getSelector(), $element)
@@ -155,7 +156,7 @@ final class PageSelector
             'exists' => true,
             '=' => $is === $wanted,
             '!=' => $is !== $wanted,
-            '~=' => in_array($wanted, preg_split('/\s+/', $is) ?: [], true),
+            '~=' => in_array($wanted, Pieces::of($is), true),
             '|=' => $is === $wanted || str_starts_with($is, "$wanted-"),
             '^=' => $wanted !== '' && str_starts_with($is, $wanted),
             '$=' => $wanted !== '' && str_ends_with($is, $wanted),

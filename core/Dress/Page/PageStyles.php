@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Page;
 
 use DOMElement;
+use Gnomic\Text\Pieces;
 use SplObjectStorage;
 
 /** The cascade of a page (CSS Cascading and Inheritance 5), for the elements that are asked after and those that they are in. */
@@ -84,11 +85,11 @@ final class PageStyles
             }
         }
         $places = array_keys($matched);
-        $by = fn (int $way): callable => fn (int $one, int $two): int => $way * strcmp(
-            $this->rules[$one]->layer,
-            $this->rules[$two]->layer,
-        )
-            ?: ($matched[$one]->compareTo($matched[$two]) ?: $one <=> $two);
+        $by = fn (int $way): callable => fn (int $one, int $two): int => [
+            $way * strcmp($this->rules[$one]->layer, $this->rules[$two]->layer),
+            $matched[$one]->compareTo($matched[$two]),
+            $one,
+        ] <=> [0, 0, $two];
         usort($places, $by(1));
         $normal = $important = [];
         foreach ($places as $place) {
@@ -122,7 +123,7 @@ final class PageStyles
     private function names(DOMElement $element): array
     {
         $names = ['*', strtolower((string) $element->localName)];
-        foreach (preg_split('/\s+/', $element->getAttribute('class'), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $class) {
+        foreach (Pieces::of($element->getAttribute('class')) as $class) {
             $names[] = ".$class";
         }
         if ($element->hasAttribute('id')) {

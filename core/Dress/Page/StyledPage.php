@@ -9,6 +9,7 @@ use DOMDocument;
 use DOMElement;
 use Gnomic\Entry\Html;
 use Gnomic\Text\Address;
+use Gnomic\Text\Pieces;
 
 /** A page of the owner's website: its elements, and what it says of style sheets. */
 final readonly class StyledPage
@@ -45,7 +46,7 @@ final readonly class StyledPage
             if ($tag === 'style' && ! self::isClosed($element)) {
                 $sheets[] = ['css' => $element->textContent, 'href' => null, 'media' => $media];
             } elseif ($tag === 'link' && ! self::isClosed($element)) {
-                $rel = preg_split('/\s+/', strtolower($element->getAttribute('rel'))) ?: [];
+                $rel = Pieces::of(strtolower($element->getAttribute('rel')));
                 // One that a script switches on after it has come is meant to hold.
                 $isHeld = in_array('preload', $rel, true) && strtolower($element->getAttribute('as')) === 'style';
                 if ((in_array('stylesheet', $rel, true) && ! in_array('alternate', $rel, true)) || $isHeld) {

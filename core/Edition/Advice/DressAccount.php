@@ -15,6 +15,7 @@ use Gnomic\Dress\Own\OwnProblem;
 use Gnomic\Dress\Own\OwnRules;
 use Gnomic\Dress\Palette;
 use Gnomic\Edition\Input\VariantInput;
+use Gnomic\Text\Words;
 
 /** What the bench tells of a look: the tokens as they are, what could not be read and was mended, and what of own rules is left out. */
 final class DressAccount
@@ -49,7 +50,7 @@ final class DressAccount
             'words' => array_values(array_filter(array_map(
                 fn (array $one): ?string => $input->words->wrong($one['key'], $one['says']),
                 $input->brief->dress->words,
-            ))),
+            ), Words::isFilled(...))),
         ];
     }
 

@@ -23,6 +23,7 @@ use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Step;
 use Gnomic\Sift\Tally;
 use Gnomic\Text\Catalogue;
+use Gnomic\Text\Words;
 
 /**
  * What visitors are told of a brief's choice. One rule: whenever the mean of what is shown could differ from the mean of all because of
@@ -50,7 +51,7 @@ final class Honesty
         );
         $shown = count($selection->shown);
         $isCut = $selection->waiting() > 0
-            || min(array_column(Ranges::counts($brief->shape, $wanted->limits, $shown), 'cards') ?: [$shown]) < $shown;
+            || min([$shown, ...array_column(Ranges::counts($brief->shape, $wanted->limits, $shown), 'cards')]) < $shown;
         $found = array_map(fn (string $clause): ?Flattery => $clause::flatters($wanted, $site), Clauses::ALL);
         $found[] = $isCut && in_array($wanted->order, self::PICKING, true) ? Flattery::ByOrder : null;
         $found[] = ($dropped['mostOfAuthor'] ?? 0) > 0 ? Flattery::OfEachAuthor : null;
@@ -102,7 +103,7 @@ final class Honesty
         $parts = array_filter([
             $passing > $offered ? $words->say('everything.newest', ['shown' => $offered, 'count' => $passing]) : null,
             $back === 0 ? null : $words->say('everything.kept', ['count' => $back]),
-        ]);
+        ], Words::isFilled(...));
 
         return $parts === [] ? $words->say('everything.all') : implode(' ', $parts);
     }

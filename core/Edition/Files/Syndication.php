@@ -14,6 +14,7 @@ use Gnomic\Shape\Parts\NamePart;
 use Gnomic\Shape\Parts\RatingPart;
 use Gnomic\Shape\Parts\TitlePart;
 use Gnomic\Shape\Parts\WordsPart;
+use Gnomic\Text\Words;
 use XMLWriter;
 
 /** The shown entries as Atom (RFC 4287) and as RSS 2.0 (rssboard.org/rss-specification); of each no more than its card has. */
@@ -147,7 +148,10 @@ final class Syndication
     /** Told by what the card has: of a card of words alone, their beginning, and of one of a picture alone, the feed's name. */
     private static function title(Card $card, string $name): string
     {
-        $who = implode(', ', array_filter([$card->part(NamePart::class)?->text, $card->part(RatingPart::class)?->text]));
+        $who = implode(', ', array_filter(
+            [$card->part(NamePart::class)?->text, $card->part(RatingPart::class)?->text],
+            Words::isFilled(...),
+        ));
 
         $title = $card->part(TitlePart::class)->text ?? ($who === '' ? null : $who);
 

@@ -53,7 +53,7 @@ final readonly class EverythingPages
         $offered = self::offered($all);
         $oldestFirst = array_reverse(array_slice($newestFirst, 0, $offered));
         $before = intdiv($all - $offered, self::SIZE);
-        $blocks = array_map(array_reverse(...), array_chunk($oldestFirst, self::SIZE)) ?: [[]];
+        $blocks = $oldestFirst === [] ? [[]] : array_map(array_reverse(...), array_chunk($oldestFirst, self::SIZE));
         $last = $before + count($blocks);
         $name = fn (int $number): string => $number === $last ? 'all.html' : "all.$number.html";
         $pages = [];

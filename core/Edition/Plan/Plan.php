@@ -100,7 +100,7 @@ final readonly class Plan
     {
         $layouts = [$this->shape->layout::name() => $this->shape->layout];
         foreach ($this->ranges as $range) {
-            if (! in_array($range->layout, $layouts)) {
+            if (array_filter($layouts, $range->layout->equals(...)) === []) {
                 $name = $range->layout::name();
                 $layouts[isset($layouts[$name]) ? $name.count($layouts) : $name] = $range->layout;
             }
@@ -145,7 +145,7 @@ final readonly class Plan
     {
         $moving = array_filter($this->layouts(), fn (Layout $layout): bool => $layout::hasSlides());
 
-        return reset($moving) ?: $this->layout();
+        return $moving === [] ? $this->layout() : reset($moving);
     }
 
     /** Whether what stands where rests on all cards together. */

@@ -62,7 +62,7 @@ final readonly class Room
         foreach (array_slice($widths, 1) as $index => $width) {
             $from = $widths[$index];
             $slope = ($this->knots[$width] - $this->knots[$from]) / max(1, $width - $from);
-            if ($slope != 0) {
+            if ((float) $slope !== 0.0) {
                 $terms[] = self::number($slope)."*clamp(0px,100% - {$from}px,".($width - $from).'px)';
             }
         }

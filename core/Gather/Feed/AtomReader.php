@@ -65,8 +65,7 @@ final class AtomReader
                 $media->add(Address::resolved(
                     $enclosure->getAttribute('href'),
                     $entry->base($enclosure),
-                ), $enclosure->getAttribute('type') ?: null,
-                    alt: $enclosure->getAttribute('title') ?: null);
+                ), Words::filled($enclosure->getAttribute('type')), alt: Words::filled($enclosure->getAttribute('title')));
             }
         }
         $media->addMediaRss($entry);
@@ -85,7 +84,7 @@ final class AtomReader
             html: $body->html,
             language: LanguageTag::orNull($entry->language($entry->first('content', 'summary')) ?? $entry->language()),
             published: $published ?? $updated, // RFC 4287 requires only the second
-            updated: $published !== null && $updated != $published ? $updated : null,
+            updated: $published !== null && ($updated <=> $published) !== 0 ? $updated : null,
             media: $media->all(),
             tags: self::tags($entry),
             original: $body->original,
@@ -99,7 +98,7 @@ final class AtomReader
         if ($construct === null || $construct->hasAttribute('src')) {
             return Body::none();
         }
-        $type = strtolower($construct->getAttribute('type') ?: 'text');
+        $type = strtolower(Words::filled($construct->getAttribute('type')) ?? 'text');
         $base = $entry->base($construct);
 
         return match (true) {
@@ -131,7 +130,7 @@ final class AtomReader
     private static function link(Fields $fields, string $relation): ?string
     {
         foreach ($fields->all('link') as $link) {
-            $rel = $link->getAttribute('rel') ?: 'alternate';
+            $rel = Words::filled($link->getAttribute('rel')) ?? 'alternate';
             if ($rel === $relation || $rel === "http://www.iana.org/assignments/relation/$relation") {
                 return Address::webOrNull($link->getAttribute('href'), $fields->base($link));
             }
@@ -172,7 +171,9 @@ final class AtomReader
     {
         $tags = [];
         foreach ($entry->all('category') as $category) {
-            $tags[] = Words::line($category->getAttribute('label') ?: ($category->getAttribute('term') ?: $category->textContent));
+            $tags[] = Words::line(
+                Words::filled($category->getAttribute('label')) ?? Words::filled($category->getAttribute('term')) ?? $category->textContent,
+            );
         }
         foreach ($entry->all('dc:subject') as $subject) {
             $tags[] = Words::line($subject->textContent);

@@ -6,6 +6,7 @@ namespace Gnomic\Gather\Feed;
 
 use Gnomic\Entry\Html;
 use Gnomic\Text\Address;
+use Gnomic\Text\Pieces;
 use Gnomic\Text\Words;
 
 /** Feeds named by a page: `<link rel="alternate">` with a feed's media type (common practice; the HTML standard, §4.6.6.1). */
@@ -29,8 +30,8 @@ final class Discovery
         $base = Address::resolved((string) $base?->getAttribute('href'), $address);
         $found = [];
         foreach (Html::elements($document, 'link') as $link) {
-            $rel = preg_split('/\s+/', strtolower($link->getAttribute('rel'))) ?: [];
-            $type = strtolower(trim(strtok($link->getAttribute('type'), ';') ?: ''));
+            $rel = Pieces::of(strtolower($link->getAttribute('rel')));
+            $type = strtolower(trim(Pieces::before($link->getAttribute('type'), ';')));
             $url = Address::webOrNull($link->getAttribute('href'), $base === '' ? $address : $base);
             if (in_array('alternate', $rel, true) && in_array($type, self::TYPES, true) && $url !== null) {
                 $found[$url] ??= new FeedLink($url, Words::line($link->getAttribute('title')));

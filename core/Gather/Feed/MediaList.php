@@ -45,7 +45,7 @@ final class MediaList
             $alt = $holder->text('media:description', 'media:title');
             foreach ($holder->all('media:content') as $content) {
                 $within = Fields::of($content, 'rss', $this->base);
-                $this->add($content->getAttribute('url'), $content->getAttribute('type') ?: ($content->getAttribute('medium') ?: null),
+                $this->add($content->getAttribute('url'), Words::filled($content->getAttribute('type')) ?? Words::filled($content->getAttribute('medium')),
                     $content->getAttribute('width'),
                     $content->getAttribute('height'),
                     $within->text('media:description', 'media:title') ?? $alt);

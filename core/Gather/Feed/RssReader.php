@@ -65,17 +65,17 @@ final class RssReader
         $updated = $item->text('dcterms:modified', 'atom:updated');
         $media = new MediaList($base);
         foreach ($item->all('enclosure') as $enclosure) {
-            $media->add($enclosure->getAttribute('url'), $enclosure->getAttribute('type') ?: null);
+            $media->add($enclosure->getAttribute('url'), Words::filled($enclosure->getAttribute('type')));
         }
         $media->addMediaRss($item);
         $media->addPictures($body->pictures);
-        $about = $item->element->getAttributeNS('http://www.w3.org/1999/02/22-rdf-syntax-ns#', 'about')
-            ?: $item->element->getAttribute('rdf:about');
+        $about = Words::filled($item->element->getAttributeNS('http://www.w3.org/1999/02/22-rdf-syntax-ns#', 'about'))
+            ?? Words::filled($item->element->getAttribute('rdf:about'));
 
         return new Entry(
             id: Identity::unique(
                 Identity::of(
-                    $item->text('guid', 'atom:id') ?? ($about === '' ? null : $about),
+                    $item->text('guid', 'atom:id') ?? $about,
                     $link,
                     $title,
                     EntryJson::date($published),

@@ -72,7 +72,8 @@ final readonly class XmlDocument
      */
     private static function withNumericEntities(string $text, array &$problems): string
     {
-        $parts = preg_split('/(<!\[CDATA\[.*?\]\]>|<!--.*?-->)/s', $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [$text];
+        $parts = preg_split('/(<!\[CDATA\[.*?\]\]>|<!--.*?-->)/s', $text, -1, PREG_SPLIT_DELIM_CAPTURE);
+        $parts = $parts === false ? [$text] : $parts;
         $line = 1;
         foreach ($parts as $index => $part) {
             if (! str_starts_with($part, '<!') && str_contains($part, '&')) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Http;
 
 use Gnomic\Text\Address;
+use Gnomic\Text\Pieces;
 
 /** Web links in a header (RFC 8288): `<https://example.org/2>; rel="next"`. */
 final class Links
@@ -22,7 +23,7 @@ final class Links
             if (preg_match('/;\s*rel\s*=\s*(?:"([^"]*)"|([^\s",;]+))/i', $link[2], $rel) !== 1) {
                 continue;
             }
-            $relations = preg_split('/\s+/', strtolower(trim($rel[2] ?? $rel[1]))) ?: [];
+            $relations = Pieces::of(strtolower($rel[2] ?? $rel[1]));
             if (in_array(strtolower($relation), $relations, true)) {
                 return Address::webOrNull($link[1], $base);
             }

@@ -45,12 +45,12 @@ final readonly class ComparedEntry
     public static function unpacked(string $bytes): self
     {
         /** @var array{published: int, stars: float, length: int} $head */
-        $head = unpack('qpublished/estars/Clength', $bytes) ?: [];
+        $head = (array) unpack('qpublished/estars/Clength', $bytes);
         $source = substr($bytes, 17, $head['length']);
         $at = 17 + $head['length'];
         $author = substr($bytes, $at + 1, ord($bytes[$at]));
         /** @var array<int> $shingles */
-        $shingles = unpack('V*', $bytes, $at + 1 + strlen($author)) ?: [];
+        $shingles = (array) unpack('V*', $bytes, $at + 1 + strlen($author));
 
         return new self(
             $source,

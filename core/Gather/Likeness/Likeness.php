@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Likeness;
 
+use Gnomic\Text\Words;
+
 /**
  * Whether two entries are the same opinion told at two places: by how far their words resemble each other, with author,
  * date and rating as further evidence, each with a stated weight.
@@ -57,7 +59,7 @@ final readonly class Likeness
         $isSame = $resemblance >= self::LEAST && $score >= self::SAME
             && (! $few || ($sameAuthor && $apart !== null && $apart <= 3 * self::DAY));
 
-        return new self(round(max(0.0, min(1.0, $score)), 3), $isSame, implode(', ', array_filter($reasons)));
+        return new self(round(max(0.0, min(1.0, $score)), 3), $isSame, implode(', ', array_filter($reasons, Words::isFilled(...))));
     }
 
     /** @return array{bool, string|null, float} whether the same, in words, weight */

@@ -49,7 +49,7 @@ final class Neighbours
                 }
             }
             /** @var array<int, int> $before */
-            $before = unpack('V*', $this->earlier[$candidate] ?? '') ?: [];
+            $before = isset($this->earlier[$candidate]) ? (array) unpack('V*', $this->earlier[$candidate]) : [];
             foreach ($before as $one) {
                 if (! isset($candidates[$one])) {
                     $candidates[$one] = true;

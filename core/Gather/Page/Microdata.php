@@ -7,6 +7,7 @@ namespace Gnomic\Gather\Page;
 use DOMElement;
 use DOMNode;
 use Gnomic\Entry\Html;
+use Gnomic\Text\Pieces;
 use SplObjectStorage;
 
 /**
@@ -55,14 +56,14 @@ final class Microdata
         if (isset($this->items[$element])) {
             return $this->items[$element];
         }
-        $types = preg_split('/\s+/', $element->getAttribute('itemtype'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $types = Pieces::of($element->getAttribute('itemtype'));
         $this->items[$element] = $item = new Item(
             array_map(Item::short(...), $types),
             [],
             MarkedValues::whole($element->getAttribute('itemid'), $this->base),
         );
         $this->walk($element, $item, $depth);
-        $references = preg_split('/\s+/', $element->getAttribute('itemref'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $references = Pieces::of($element->getAttribute('itemref'));
         foreach (array_unique($references) as $id) {
             $referred = $this->byId[$id] ?? null;
             if ($referred !== null && $depth < 8) {
@@ -85,7 +86,7 @@ final class Microdata
         if (--$this->left < 0) {
             return;
         }
-        $names = preg_split('/\s+/', $element->getAttribute('itemprop'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $names = Pieces::of($element->getAttribute('itemprop'));
         $isItem = $element->hasAttribute('itemscope');
         if ($names !== [] && $depth < 12) {
             $value = $isItem ? $this->item($element, $depth + 1) : MarkedValues::of($element, $this->base);

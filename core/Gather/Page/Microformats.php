@@ -7,6 +7,8 @@ namespace Gnomic\Gather\Page;
 use DOMElement;
 use DOMNode;
 use Gnomic\Entry\Html;
+use Gnomic\Text\Pieces;
+use Gnomic\Text\Words;
 
 /**
  * Microformats2 (microformats.org/wiki/microformats2-parsing) as far as reviews and posts go: h-review, h-entry,
@@ -96,7 +98,7 @@ final class Microformats
     /** @return list<string> */
     private static function classes(DOMElement $element): array
     {
-        return preg_split('/\s+/', $element->getAttribute('class'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        return Pieces::of($element->getAttribute('class'));
     }
 
     /** @param  list<string>  $types */
@@ -153,7 +155,7 @@ final class Microformats
     {
         $known = self::OLD_NAMES[$item->types[0] ?? ''] ?? [];
         $names = array_values(array_intersect_key($known, array_flip(self::classes($element))));
-        foreach (preg_split('/\s+/', strtolower($element->getAttribute('rel')), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $rel) {
+        foreach (Pieces::of(strtolower($element->getAttribute('rel'))) as $rel) {
             if ($rel === 'tag') {
                 $names[] = 'p-category';
             } elseif ($rel === 'bookmark') {
@@ -178,7 +180,7 @@ final class Microformats
                 default => null,
             };
             $written = $attribute === null || ! $element->hasAttribute($attribute)
-                ? ($element->getAttribute('value') ?: trim($element->textContent))
+                ? Words::filled($element->getAttribute('value')) ?? trim($element->textContent)
                 : $element->getAttribute($attribute);
 
             return (string) MarkedValues::whole($written, $this->base);

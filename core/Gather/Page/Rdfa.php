@@ -6,6 +6,8 @@ namespace Gnomic\Gather\Page;
 
 use DOMElement;
 use DOMNode;
+use Gnomic\Text\Pieces;
+use Gnomic\Text\Words;
 
 /** The things that a page describes in RDFa Lite 1.1 (W3C), and what RDFa 1.0 pages add to it: rel, about. */
 final class Rdfa
@@ -89,15 +91,15 @@ final class Rdfa
 
     private function idOf(DOMElement $element): ?string
     {
-        $id = $element->getAttribute('about') ?: $element->getAttribute('resource');
+        $id = Words::filled($element->getAttribute('about')) ?? Words::filled($element->getAttribute('resource'));
 
-        return $id === '' ? null : MarkedValues::whole($id, $this->base);
+        return $id === null ? null : MarkedValues::whole($id, $this->base);
     }
 
     /** @return list<string> */
     private static function names(DOMElement $element, string $attribute): array
     {
-        $names = preg_split('/\s+/', $element->getAttribute($attribute), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $names = Pieces::of($element->getAttribute($attribute));
 
         return array_map(Item::short(...), $names);
     }

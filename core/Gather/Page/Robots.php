@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Gather\Page;
 
+use Gnomic\Text\Pieces;
+
 /** What a site asks of programs (RFC 9309): which paths they leave alone, and where its sitemaps are. */
 final readonly class Robots
 {
@@ -23,7 +25,7 @@ final readonly class Robots
         $groups = $sitemaps = $names = [];
         $inRules = false;
         $text = (string) preg_replace('/^\xEF\xBB\xBF/', '', substr($text, 0, self::MOST));
-        foreach (preg_split('/\r\n|\r|\n/', $text) ?: [] as $line) {
+        foreach (Pieces::of($text, Pieces::LINE_ENDS) as $line) {
             if (preg_match('/^\s*([\w-]+)\s*:\s*([^#]*?)\s*(?:#.*)?$/', $line, $found) !== 1) {
                 continue;
             }

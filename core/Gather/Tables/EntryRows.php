@@ -23,6 +23,7 @@ use Gnomic\Gather\Reading;
 use Gnomic\Text\Address;
 use Gnomic\Text\Echoed;
 use Gnomic\Text\LanguageTag;
+use Gnomic\Text\Pieces;
 use Gnomic\Text\Words;
 
 /** Turns the rows of a table of past entries into entries, each for itself: a wrong row keeps no other out. */
@@ -57,7 +58,7 @@ final class EntryRows
         if (! $columns->has(Column::Text) && ! $columns->has(Column::Rating) && ! $columns->has(Column::Title)) {
             throw $table->isNamed
                 ? TableIsWrong::nothingKnown()
-                : TableIsWrong::noHeader((string) current(array_filter(current($table->rows) ?: [''])));
+                : TableIsWrong::noHeader(array_values(array_filter(array_values($table->rows)[0] ?? [], Words::isFilled(...)))[0] ?? '');
         }
         $problems = $table->problems;
         foreach ($table->isNamed ? $columns->guessed : [] as $index) {
@@ -142,7 +143,7 @@ final class EntryRows
         $labels = array_filter(
             array_map(
                 fn (string $label): ?string => Words::line(ltrim($label, '# ')),
-                preg_split('/[,;|\n]+/', $cell(Column::Labels)) ?: [],
+                Pieces::of($cell(Column::Labels), '/[,;|\n]+/'),
             ),
             fn (?string $label): bool => $label !== null,
         );

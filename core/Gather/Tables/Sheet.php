@@ -171,7 +171,7 @@ final readonly class Sheet
     {
         $below = array_filter($rows, fn (int $other): bool => $other > $number, ARRAY_FILTER_USE_KEY);
         foreach ($rows[$number] as $index => $cell) {
-            $lengths = array_filter(array_map(fn (array $row): int => mb_strlen($row[$index] ?? ''), array_slice($below, 0, 50)));
+            $lengths = array_diff(array_map(fn (array $row): int => mb_strlen($row[$index] ?? ''), array_slice($below, 0, 50)), [0]);
             if ($lengths !== [] && array_sum($lengths) / count($lengths) > 30 && mb_strlen($cell) > 30) {
                 return true;
             }

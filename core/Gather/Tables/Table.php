@@ -110,7 +110,7 @@ final readonly class Table
                 return $place;
             }
             // A sheet with nothing but a title or two is none.
-            $hasRows = count($sheet->rows) > 1 || count(current($sheet->rows) ?: []) > 1;
+            $hasRows = count($sheet->rows) > 1 || count(array_values($sheet->rows)[0] ?? []) > 1;
             $first ??= $hasRows ? $place : null;
         }
         foreach ($first === null ? $sheets : [] as $place => $sheet) {

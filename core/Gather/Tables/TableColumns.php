@@ -135,7 +135,7 @@ final readonly class TableColumns
     /** @param  list<string>  $cells */
     private static function areMail(array $cells): bool
     {
-        return count(preg_grep(self::MAIL, $cells) ?: []) > 0.5 * count($cells);
+        return count(array_filter($cells, fn (string $cell): bool => preg_match(self::MAIL, $cell) === 1)) > 0.5 * count($cells);
     }
 
     /**

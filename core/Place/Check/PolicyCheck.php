@@ -69,7 +69,8 @@ final readonly class PolicyCheck
         foreach ($refusals as [$refusal, $wanted]) {
             $isBehaviour = str_contains((string) $wanted->address, '/b/');
             $isVital = $isVital || ($refusal->need->isVital() && ! $isBehaviour);
-            $what = $wanted->address === null ? 'styles in the page' : (parse_url($wanted->address, PHP_URL_PATH) ?: $wanted->address);
+            $path = $wanted->address === null ? 'styles in the page' : parse_url($wanted->address, PHP_URL_PATH);
+            $what = is_string($path) ? $path : $wanted->address;
             $consequence = $isBehaviour ? 'what moves or opens stays still' : $refusal->need->consequence();
             // What follows from a script that does not run need not be told as well.
             if (! ($isBehaviour && $said !== [])) {

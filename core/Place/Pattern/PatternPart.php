@@ -40,8 +40,13 @@ final readonly class PatternPart
     /** Which of two is the more particular: below 0 where the other is. */
     public function compared(self $other): int
     {
-        return [$this->type, self::MODIFIERS[$this->modifier]] <=> [$other->type, self::MODIFIERS[$other->modifier]]
-            ?: (strcmp($this->prefix, $other->prefix) ?: (strcmp($this->value, $other->value) ?: strcmp($this->suffix, $other->suffix)));
+        return [
+            $this->type <=> $other->type,
+            self::MODIFIERS[$this->modifier] <=> self::MODIFIERS[$other->modifier],
+            strcmp($this->prefix, $other->prefix),
+            strcmp($this->value, $other->value),
+            strcmp($this->suffix, $other->suffix),
+        ] <=> [0, 0, 0, 0, 0];
     }
 
     /** As a regular expression, by "generate a regular expression and name list" (§3.3). */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Place\Policy;
 
+use Gnomic\Text\Pieces;
+
 /**
  * One Content-Security-Policy of a page, and what it refuses: Content Security Policy Level 3 (w3.org/TR/CSP3), as Chromium keeps it.
  */
@@ -25,7 +27,7 @@ final readonly class ContentPolicy
     {
         $directives = [];
         foreach (explode(';', substr($written, 0, self::LONGEST)) as $directive) {
-            $words = preg_split('/[\t\n\f\r ]+/', trim($directive, "\t\n\f\r "), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+            $words = Pieces::of($directive, '/[\t\n\f\r ]+/');
             $name = strtolower(array_shift($words) ?? '');
             // Of two with one name, the first counts.
             if ($name !== '' && ! isset($directives[$name]) && ($from === 'header' || ! in_array($name, self::NOT_IN_META, true))) {

@@ -40,7 +40,7 @@ final readonly class SourceExpression
         return new self(
             $written,
             isset($found['scheme']) ? strtolower($found['scheme']) : null,
-            strtolower((string) $found['host']),
+            strtolower($found['host']),
             $found['port'] ?? null,
             $found['path'] ?? '',
         );

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Place\Policy;
 
+use Gnomic\Text\Pieces;
+
 /**
  * What a directive lets in. @internal
  */
@@ -73,7 +75,7 @@ final readonly class SourceList
     private function letsIntegrity(string $integrity): bool
     {
         $named = [];
-        foreach (preg_split('/\s+/', $integrity, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $one) {
+        foreach (Pieces::of($integrity) as $one) {
             [$algorithm, $digest] = explode('-', (string) strtok($one, '?'), 2) + [1 => ''];
             if (in_array(strtolower($algorithm), self::HASHES, true) && $digest !== '') {
                 $named[] = strtolower($algorithm).'-'.strtr($digest, '-_', '+/');

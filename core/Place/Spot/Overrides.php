@@ -15,8 +15,8 @@ use Gnomic\Json\Schema\ObjectSchema;
 use Gnomic\Json\Schema\TextSchema;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Shape;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Numbers;
-use Locale;
 
 /** What of a widget's brief is other on one spot. */
 final readonly class Overrides
@@ -139,7 +139,7 @@ final readonly class Overrides
         return array_values(array_filter([
             $this->subject === null ? null : 'about '.($subjects[$this->subject] ?? $this->subject),
             $this->labels === [] ? null : 'labelled '.implode(' or ', $this->labels),
-            $this->language === null ? null : 'in '.(Locale::getDisplayLanguage($this->language, 'en') ?: $this->language),
+            $this->language === null ? null : 'in '.LanguageTag::named($this->language),
             match ($this->most) {
                 null => null,
                 1 => 'one entry',

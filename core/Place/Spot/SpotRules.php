@@ -55,8 +55,11 @@ final readonly class SpotRules
                 $rules[] = ['key' => (string) $key, 'pattern' => $pattern, 'spot' => $spot, 'place' => $place++];
             }
         }
-        usort($rules, fn (array $one, array $other): int => $other['pattern']->compared($one['pattern'])
-            ?: (self::hasDays($other['spot']) <=> self::hasDays($one['spot']) ?: $one['place'] <=> $other['place']));
+        usort($rules, fn (array $one, array $other): int => [
+            $other['pattern']->compared($one['pattern']),
+            self::hasDays($other['spot']),
+            $one['place'],
+        ] <=> [0, self::hasDays($one['spot']), $other['place']]);
 
         return array_map(fn (array $rule): array => ['key' => $rule['key'], 'pattern' => $rule['pattern']->compiled()], $rules);
     }
@@ -87,8 +90,7 @@ final readonly class SpotRules
     {
         [$of, $to] = [$left->patternFor($path), $right->patternFor($path)];
 
-        return $of === null || $to === null ? 0
-            : ($of->compared($to) ?: self::hasDays($left) <=> self::hasDays($right));
+        return $of === null || $to === null ? 0 : [$of->compared($to), self::hasDays($left)] <=> [0, self::hasDays($right)];
     }
 
     private static function hasDays(Spot $spot): bool

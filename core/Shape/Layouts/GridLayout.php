@@ -79,7 +79,7 @@ final readonly class GridLayout extends Layout
     public function cardsAt(Space $space, int $cards): int
     {
         $across = $this->acrossAt($space);
-        $cards = min($cards, ($this->rows ?? PHP_INT_MAX) >= $cards ? $cards : $this->rows * $across);
+        $cards = $this->rows === null || $this->rows >= $cards ? $cards : min($cards, $this->rows * $across);
 
         return $this->last === 'whole' && $cards > $across ? $cards - $cards % $across : $cards;
     }

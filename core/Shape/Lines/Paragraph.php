@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Lines;
 
+use Gnomic\Text\Pieces;
+
 /**
  * A text whose words are measured once, to be asked how many lines it takes at any width. Lines are filled greedily, as browsers do;
  * they may break at blanks, behind hyphens, and around each character of the scripts that are written without blanks (UAX #14,
@@ -43,7 +45,7 @@ final readonly class Paragraph
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $pieces = [];
-            foreach (preg_split('/\s+/u', trim($line), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            foreach (Pieces::of($line, '/\s+/u') as $word) {
                 $before = $table[32] ?? 250;
                 foreach ($isPlain ? [$word] : self::pieces($word) as $piece) {
                     $pieces[] = [$known[$piece] ??= self::width($piece, $table), $before];
@@ -107,7 +109,9 @@ final readonly class Paragraph
         $wide = self::WIDE;
         $around = "/(?<=[-\x{2010}-\x{2014}\/])(?=\S)|(?<=[$wide])(?![\p{M}\p{P}])|(?=[$wide])(?<![\p{Ps}\p{Pi}])/u";
 
-        return preg_split($around, $word, -1, PREG_SPLIT_NO_EMPTY) ?: [$word];
+        $pieces = Pieces::of($word, $around);
+
+        return $pieces === [] ? [$word] : $pieces;
     }
 
     /** @param  array<int, int>  $table */

@@ -96,7 +96,7 @@ final readonly class CountedOnce extends Clause
         if ($channels === null && $silent === []) {
             return $sources;
         }
-        $sources ??= array_map(strval(...), array_keys($site->channels)) ?: $channels;
+        $sources ??= $site->channels === [] ? $channels : array_map(strval(...), array_keys($site->channels));
 
         return $sources === null
             ? null

@@ -16,8 +16,8 @@ use Gnomic\Sift\Facts;
 use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
+use Gnomic\Text\LanguageTag;
 use Gnomic\Text\Numbers;
-use Locale;
 
 /**
  * Entries in the languages that the brief names, by basic filtering (RFC 4647, section 3.3.1): "en" is every English, "en-gb" the
@@ -108,7 +108,7 @@ final readonly class InLanguages extends Clause
 
     public function phrase(): string
     {
-        $names = array_map(self::named(...), $this->only);
+        $names = array_map(LanguageTag::named(...), $this->only);
 
         return 'in '.(
             count($names) > 3
@@ -137,7 +137,7 @@ final readonly class InLanguages extends Clause
         return (
             $entry->language === null
                 ? 'Its language is unknown'
-                : 'It is in '.self::named($entry->language)
+                : 'It is in '.LanguageTag::named($entry->language)
         ).'; the widget asks for those '.$this->phrase().'.';
     }
 
@@ -151,11 +151,5 @@ final readonly class InLanguages extends Clause
         }
 
         return new Condition("(CASE WHEN language IS NULL THEN ? ELSE ($sql) END)", [$this->keepsUnknown ? 1 : 0, ...$bindings]);
-    }
-
-    /** "German", "Brazilian Portuguese"; the tag itself where it has no name. */
-    public static function named(string $language): string
-    {
-        return (string) Locale::getDisplayName($language, 'en') ?: $language;
     }
 }

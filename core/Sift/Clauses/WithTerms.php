@@ -15,6 +15,7 @@ use Gnomic\Sift\Term;
 use Gnomic\Sift\TermFinder;
 use Gnomic\Sift\Terms;
 use Gnomic\Sift\Topic;
+use Gnomic\Text\Words;
 
 /** Entries that say certain words, in title or text: all of some, any of others, none of a third kind. */
 final readonly class WithTerms extends Clause
@@ -108,7 +109,7 @@ final readonly class WithTerms extends Clause
     /** One question to the index: what is wanted, without what is not; where nothing is wanted, all but that. */
     public function condition(): Condition
     {
-        $wanted = implode(' AND ', array_filter([self::asked($this->all, ' AND '), self::asked($this->any, ' OR ')]));
+        $wanted = implode(' AND ', array_filter([self::asked($this->all, ' AND '), self::asked($this->any, ' OR ')], Words::isFilled(...)));
         $unwanted = (string) self::asked($this->none, ' OR ');
 
         return match (true) {

@@ -18,6 +18,7 @@ use Gnomic\Sift\Samples;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Topic;
 use Gnomic\Text\Numbers;
+use Gnomic\Text\Words;
 
 /**
  * Entries of a certain time, by days at the site: the last 30 days are today and the 29 before it; the last two months go
@@ -154,7 +155,7 @@ final readonly class Within extends Clause
                 : 'of the last '.($this->last === 1 ? rtrim($this->unit, 's') : Numbers::spoken($this->last).' '.$this->unit),
             $this->between(),
             $this->sinceReopened ? 'since the subject reopened' : null,
-        ]));
+        ], Words::isFilled(...)));
     }
 
     public function keeps(Facts $entry): bool

@@ -48,26 +48,33 @@ test('more comes by a button, in pages, on scrolling; the focus goes to the firs
 
 test('every entry can be had, by pages or by a button, wherever fewer are shown at first', async ({ page }) => {
   const fewer = { phone: 2, tablet: 4 };
-  for (const width of [390, 800, 1280]) {
+  const layouts = [{ name: 'list' }, { name: 'grid' }, { name: 'masonry' }, { name: 'carousel' }];
+  for (const [turn, width] of [390, 800, 1280].entries()) {
     await page.setViewportSize({ width, height: 800 });
-    for (const layout of [{ name: 'list' }, { name: 'grid' }, { name: 'masonry' }, { name: 'carousel' }]) {
-      await show(page, one({ layout, more: 'pages' }, entries('reviews', 17), 7, fewer));
-      const seen = new Set<string>();
-      for (const number of [3, 2, 1]) {
-        await page
-          .getByRole('button', { name: `Page ${number}`, exact: true })
-          .last()
-          .click();
-        await expect(items(page)).toHaveCount(number === 3 ? 3 : 7);
-        for (const ref of await visible(page)) seen.add(ref);
+    for (const [place, layout] of layouts.entries()) {
+      // Each layout in both ways and at each width; all of them together in the long run.
+      const isLong = process.env['GNOMIC_LONG'] !== undefined;
+      if (isLong || (turn + place) % 2 === 0) {
+        await show(page, one({ layout, more: 'pages' }, entries('reviews', 17), 7, fewer));
+        const seen = new Set<string>();
+        for (const number of [3, 2, 1]) {
+          await page
+            .getByRole('button', { name: `Page ${number}`, exact: true })
+            .last()
+            .click();
+          await expect(items(page)).toHaveCount(number === 3 ? 3 : 7);
+          for (const ref of await visible(page)) seen.add(ref);
+        }
+        expect(seen.size, `pages of ${layout.name} at ${width}`).toBe(17);
       }
-      expect(seen.size, `pages of ${layout.name} at ${width}`).toBe(17);
-      await show(page, one({ layout, more: 'button' }, entries('reviews', 17), 7, fewer));
-      for (const count of [14, 17]) {
-        await page.getByRole('button', { name: 'Show more' }).click();
-        await expect(items(page)).toHaveCount(count);
+      if (isLong || (turn + place) % 2 === 1) {
+        await show(page, one({ layout, more: 'button' }, entries('reviews', 17), 7, fewer));
+        for (const count of [14, 17]) {
+          await page.getByRole('button', { name: 'Show more' }).click();
+          await expect(items(page)).toHaveCount(count);
+        }
+        expect((await visible(page)).length, `a button under ${layout.name} at ${width}`).toBe(17);
       }
-      expect((await visible(page)).length, `a button under ${layout.name} at ${width}`).toBe(17);
     }
   }
 });
