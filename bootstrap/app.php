@@ -13,6 +13,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 
+/** @var string $data */
 $data = require __DIR__.'/data.php';
 
 $app = Application::configure(basePath: dirname(__DIR__))

@@ -1,11 +1,14 @@
 <?php
 
+/** @var string $data */
+$data = require __DIR__.'/../bootstrap/data.php';
+
 return [
     'default' => 'sqlite',
     'connections' => [
         'sqlite' => [
             'driver' => 'sqlite',
-            'database' => env('DB_DATABASE', (require __DIR__.'/../bootstrap/data.php').'/gnomic.sqlite'),
+            'database' => env('DB_DATABASE', "$data/gnomic.sqlite"),
             'prefix' => '',
             'foreign_key_constraints' => true,
             // Whoever sits in front of a screen is told that it is busy; work in the background waits.

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Gnomic\Text\Pieces;
+
+/** @var string $data */
 $data = require __DIR__.'/../bootstrap/data.php';
 
 return [
@@ -11,7 +14,7 @@ return [
     'editions' => "$data/w",
 
     /** Hosts with ports that may be asked although their addresses are private: the stand-ins of the demo. */
-    'private_hosts' => array_values(array_filter(explode(',', (string) env('GNOMIC_PRIVATE_HOSTS', '')))),
+    'private_hosts' => Pieces::of((string) env('GNOMIC_PRIVATE_HOSTS', ''), '/,/'),
 
     'fetch' => [
         'seconds' => (int) env('GNOMIC_FETCH_SECONDS', 20),

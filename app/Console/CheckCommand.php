@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Fetching\Fetcher;
+use Gnomic\Json\Value;
 use Gnomic\Place\Check\CheckFinding;
 use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\PageCheck;
 use Gnomic\Place\Check\PageTags;
+use Gnomic\Text\Words;
 use Illuminate\Console\Command;
 
 final class CheckCommand extends Command
@@ -30,13 +32,14 @@ final class CheckCommand extends Command
     public function handle(Fetcher $fetcher): int
     {
         return $this->tell(function () use ($fetcher): void {
-            $host = rtrim($this->chosen('host') === '' ? (string) config('app.url') : $this->chosen('host'), '/');
+            $host = rtrim($this->chosen('host') === '' ? Value::text(config('app.url')) : $this->chosen('host'), '/');
             $page = $this->page($fetcher);
             $tags = PageTags::of($page, $host);
             $there = array_map(fn ($tag): string => $tag->key, [...$tags->elements, ...$tags->frames]);
-            $keys = array_filter((array) $this->option('key'), is_string(...)) ?: array_values(array_unique(array_filter($there)));
+            $asked = Value::texts($this->option('key'));
+            $keys = $asked === [] ? array_values(array_unique(array_filter($there, Words::isFilled(...)))) : $asked;
             $selector = $this->chosen('selector');
-            $check = new PageCheck($host, $this->chosen('site-key'), known: array_values($keys));
+            $check = new PageCheck($host, $this->chosen('site-key'), known: $keys);
             foreach ($keys as $key) {
                 $told = $check->of($tags, $page, new Expected($key, $key, [$key], $selector === '' ? null : $selector));
                 $this->put(json_encode(

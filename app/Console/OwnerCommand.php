@@ -7,6 +7,7 @@ namespace App\Console;
 use App\Models\Site;
 use App\Models\User;
 use Gnomic\Text\Echoed;
+use Gnomic\Text\Words;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use InvalidArgumentException;
@@ -41,12 +42,12 @@ final class OwnerCommand extends Command
             $password = Str::password(16, symbols: false);
             $user = User::query()->create([
                 'email' => $email,
-                'name' => $this->chosen('name') ?: Str::before($email, '@'),
+                'name' => Words::filled($this->chosen('name')) ?? Str::before($email, '@'),
                 'password' => $password,
             ]);
             $site = Site::query()->firstOrCreate(
-                ['name' => $this->chosen('site') ?: 'My site'],
-                ['address' => $this->chosen('address') ?: 'example.org', 'timezone' => $zone],
+                ['name' => Words::filled($this->chosen('site')) ?? 'My site'],
+                ['address' => Words::filled($this->chosen('address')) ?? 'example.org', 'timezone' => $zone],
             );
             $site->members()->attach($user->id);
             $this->put("$email signs in with $password and looks after $site->name\n");

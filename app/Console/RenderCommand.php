@@ -60,7 +60,7 @@ final class RenderCommand extends Command
             $supply = new FileSupply($reading->entries, $site, $language, $name, $font, $catalogues, $all);
             $input = (new Assembler($supply))->usual($brief, $renderer->frame('preview', $name));
             if ($this->option('heights') === true) {
-                $this->put($this->heights($input->variants['']->plan(), (int) $width ?: self::WIDE)."\n");
+                $this->put($this->heights($input->variants['']->plan(), (int) $width === 0 ? self::WIDE : (int) $width)."\n");
 
                 return;
             }

@@ -7,6 +7,7 @@ namespace App\Console;
 use DateTimeImmutable;
 use DateTimeZone;
 use Exception;
+use Gnomic\Json\Value;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Text\Echoed;
 use InvalidArgumentException;
@@ -68,8 +69,8 @@ trait TellsSiteContext
     private function pairs(string $option): array
     {
         $pairs = [];
-        foreach ((array) $this->option($option) as $pair) {
-            $parts = explode('=', (string) $pair, 2);
+        foreach (Value::texts((array) $this->option($option)) as $pair) {
+            $parts = explode('=', $pair, 2);
             $pairs[] = count($parts) === 2 && $parts[0] !== ''
                 ? [$parts[0], $parts[1]]
                 : throw new InvalidArgumentException("--$option wants two things with = between them, not ".Echoed::quoted($pair).'.');

@@ -6,6 +6,7 @@ namespace App\Editions;
 
 use Gnomic\Dress\Scheme;
 use Gnomic\Edition\Plan\Plan;
+use Gnomic\Json\Value;
 
 /** The scripts that bring parts of a widget to life: each a file of its own, named by its content, and fetched where it is needed. */
 final class Behaviours
@@ -28,7 +29,7 @@ final class Behaviours
 
         $names[] = $scheme === Scheme::Page ? 'scheme' : '';
 
-        return array_values(array_unique(array_filter(array_map($this->file(...), $names))));
+        return array_values(array_unique(array_filter(array_map($this->file(...), $names), is_string(...))));
     }
 
     /** @return string|null null where there is none of this name */
@@ -48,7 +49,7 @@ final class Behaviours
     {
         if ($this->files === null) {
             $read = json_decode((string) @file_get_contents($this->manifest), true);
-            $this->files = is_array($read) ? array_filter($read, is_string(...)) : [];
+            $this->files = Value::named($read);
         }
 
         return $this->files;

@@ -166,8 +166,9 @@ final readonly class BringUpToDate implements Renders
      */
     private function rendered(Widget $widget, Brief $brief, array $tasks): bool
     {
-        $cause = implode('; ', array_unique(array_map(fn (Task $task): string => $task->cause, $tasks)))
-            ?: 'Another widget on the page shows other entries now';
+        $cause = $tasks === []
+            ? 'Another widget on the page shows other entries now'
+            : implode('; ', array_unique(array_map(fn (Task $task): string => $task->cause, $tasks)));
         try {
             $isNew = $this->publish->brief($widget, $brief, mb_strimwidth($cause, 0, 200, '…')) !== null;
         } catch (Throwable $fault) {
@@ -179,7 +180,7 @@ final readonly class BringUpToDate implements Renders
 
             return false;
         }
-        $rounds = array_values(array_unique(array_filter(array_map(fn (Task $task): ?int => $task->roundId, $tasks))));
+        $rounds = array_values(array_unique(array_filter(array_map(fn (Task $task): ?int => $task->roundId, $tasks), is_int(...))));
         if ($isNew && $rounds !== []) {
             Round::query()->whereIn('id', $rounds)->increment('editions');
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Host\Folder;
 use Gnomic\Text\Catalogue;
 
 /** The languages that widgets speak to visitors: one file each, in resources/words. */
@@ -42,7 +43,7 @@ final class Catalogues
     {
         if ($this->catalogues === null) {
             $this->catalogues = [];
-            foreach (glob("$this->folder/*.json") ?: [] as $file) {
+            foreach (Folder::paths("$this->folder/*.json") as $file) {
                 $catalogue = Catalogue::read(json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR));
                 $this->catalogues[$catalogue->language] = $catalogue;
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Host\Folder;
+use Gnomic\Json\Value;
 use Illuminate\Filesystem\Filesystem;
 use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
@@ -61,7 +63,9 @@ final readonly class EditionFiles
     {
         $target = "$this->folder/$key/$hash";
         if (is_dir($target)) {
-            $this->isWhole($key, $hash) || $this->fill($target, $rendering, $before);
+            if (! $this->isWhole($key, $hash)) {
+                $this->fill($target, $rendering, $before);
+            }
 
             return;
         }
@@ -106,7 +110,7 @@ final readonly class EditionFiles
     {
         $pages = json_decode((string) @file_get_contents("$this->folder/$key/$hash/".self::PAGES), true);
 
-        return is_array($pages) ? array_filter($pages, is_string(...)) : [];
+        return Value::named($pages);
     }
 
     /** @return list<string> folders of files that never change, of an edition */
@@ -114,7 +118,7 @@ final readonly class EditionFiles
     {
         $further = json_decode((string) @file_get_contents("$this->folder/$key/$hash/".self::FURTHER), true);
 
-        return is_array($further) ? array_values(array_filter($further, is_string(...))) : [];
+        return Value::texts($further);
     }
 
     /**
@@ -128,9 +132,9 @@ final readonly class EditionFiles
         $out = basename((string) @readlink("$this->folder/$key/current"));
         $further = array_map(fn (string $hash): array => $this->further($key, $hash), [...$kept, $out]);
         $kept = [...$kept, $out, ...array_merge([], ...$further)];
-        foreach (@scandir("$this->folder/$key") ?: [] as $name) {
+        foreach (Folder::names("$this->folder/$key") as $name) {
             $path = "$this->folder/$key/$name";
-            if (in_array($name, ['.', '..', 'current', 'for'], true) || in_array($name, $kept, true)) {
+            if (in_array($name, ['current', 'for'], true) || in_array($name, $kept, true)) {
                 continue;
             }
             is_link($path) ? @unlink($path) : (new Filesystem)->deleteDirectory($path);
@@ -193,7 +197,7 @@ final readonly class EditionFiles
     public function point(string $key, string $hash, int $time): void
     {
         $folder = "$this->folder/$key";
-        foreach (glob("$folder/$hash/*") ?: [] as $file) {
+        foreach (Folder::paths("$folder/$hash/*") as $file) {
             // What several editions share is the same in all of them.
             if ((stat($file)['nlink'] ?? 1) === 1) {
                 @touch($file, $time);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Host\Folder;
 use Gnomic\Dress\Look;
 use Gnomic\Dress\Looks;
 
@@ -20,7 +21,7 @@ final class LookFiles
     {
         if ($this->looks === null) {
             $looks = [];
-            foreach (glob("$this->folder/*.json") ?: [] as $file) {
+            foreach (Folder::paths("$this->folder/*.json") as $file) {
                 $key = basename($file, '.json');
                 $looks[$key] = Look::read($key, json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR));
             }

@@ -14,6 +14,7 @@ use App\Placing\SiteScript;
 use Gnomic\Brief\Brief;
 use Gnomic\Edition\Input\Assembler;
 use Gnomic\Edition\Input\EditionInput;
+use Gnomic\Json\Value;
 use Illuminate\Support\Facades\DB;
 
 /** Makes editions of widgets. The same inputs as before make none, and neither do the same bytes. */
@@ -77,7 +78,7 @@ final readonly class Publish
         }
         $edition = DB::transaction(function () use ($widget, $brief, $rendering, $fingerprint, $input, $cause): Edition {
             $edition = $widget->editions()->create([
-                'number' => 1 + (int) $widget->editions()->max('number'),
+                'number' => 1 + Value::whole($widget->editions()->max('number')),
                 'hash' => $rendering->hash(),
                 'fingerprint' => $fingerprint,
                 'brief' => $brief->toArray(),
@@ -99,7 +100,7 @@ final readonly class Publish
         $kept = $widget->editions()->latest('number')->limit(
             $widget->variant_of === null ? self::KEPT : self::KEPT_OF_FORMS,
         )->pluck('hash');
-        $this->files->tidy($widget->key, array_map(strval(...), array_values($kept->all())));
+        $this->files->tidy($widget->key, Value::texts($kept->all()));
 
         return $edition;
     }

@@ -6,6 +6,7 @@ namespace App\Editions;
 
 use GdImage;
 use Gnomic\Edition\Input\VariantInput;
+use Gnomic\Json\Value;
 use Gnomic\Standing\Overall;
 use Gnomic\Text\Catalogue;
 
@@ -94,7 +95,7 @@ final readonly class RatingPicture
     private function write(GdImage $image, string $words, float $size, int $x, int $y, int $room, int $colour): void
     {
         $box = imagettfbbox($size * self::DENSITY, 0, $this->font, $words);
-        $wide = $box === false ? 0 : ($box[2] - $box[0]) / self::DENSITY;
+        $wide = $box === false ? 0.0 : (Value::number($box[2]) - Value::number($box[0])) / self::DENSITY;
         $size *= $wide > $room ? $room / $wide : 1;
         imagettftext($image, $size * self::DENSITY, 0, $x * self::DENSITY, $y * self::DENSITY, $colour, $this->font, $words);
     }
@@ -102,8 +103,8 @@ final readonly class RatingPicture
     private function lozenge(GdImage $image, int $x, int $y, float $share, int $colour, int $ground): void
     {
         $points = fn (int $in): array => array_merge(...array_map(fn (array $point): array => [
-            (int) (($x + $point[0]) * self::DENSITY + ($point[0] === 0 ? $in : ($point[0] === 18 ? -$in : 0))),
-            (int) (($y + $point[1]) * self::DENSITY + ($point[1] === 0 ? $in : ($point[1] === 20 ? -$in : 0))),
+            ($x + $point[0]) * self::DENSITY + ($point[0] === 0 ? $in : ($point[0] === 18 ? -$in : 0)),
+            ($y + $point[1]) * self::DENSITY + ($point[1] === 0 ? $in : ($point[1] === 20 ? -$in : 0)),
         ], self::LOZENGE));
         imagefilledpolygon($image, $points(0), $colour);
         if ($share < 1) {

@@ -152,7 +152,7 @@ final class Renderer
             'styles' => $this->styles->of($plan, $variant->look),
             'with' => [
                 ...$this->behaviours->of($plan, $variant->look->scheme),
-                ...($variant->counts ? array_filter([$this->behaviours->file('count')]) : []),
+                ...($variant->counts ? array_filter([$this->behaviours->file('count')], is_string(...)) : []),
             ],
             'key' => $variant->counts ? $key : null,
             'enlarged' => $large === null ? null : ['script' => $large, 'page' => "$at/large.html"],

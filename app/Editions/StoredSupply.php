@@ -20,6 +20,7 @@ use Gnomic\Edition\Input\SiteMaterial;
 use Gnomic\Edition\Input\Supply;
 use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Entry\Entry;
+use Gnomic\Json\Value;
 use Gnomic\Shape\Parts\FacePart;
 use Gnomic\Shape\Parts\PicturesPart;
 use Gnomic\Sift\Clauses\FromSources;
@@ -72,7 +73,7 @@ final readonly class StoredSupply implements Supply
             $entries[$entry->id] = $entry;
         }
         $accounts = $this->profiles->accounts($this->site);
-        $faces = array_values(array_filter(array_map(fn (Account $account): ?string => $account->picture, $accounts)));
+        $faces = array_values(array_filter(array_map(fn (Account $account): ?string => $account->picture, $accounts), is_string(...)));
         $pictures = $this->pictures->at($this->site, [...self::addresses(array_values($entries)), ...$faces]);
         $pages = $this->channels->pages($this->site);
         $inputs = $looks = [];
@@ -132,7 +133,7 @@ final readonly class StoredSupply implements Supply
             $digests += DB::table('entries')->where('site_id', $this->site->id)->whereIn('ref', $chunk)->pluck('digest', 'ref')->all();
         }
 
-        return array_map(strval(...), $digests);
+        return Value::named($digests);
     }
 
     /**

@@ -204,7 +204,9 @@ final class StyleSheets
         $rate = function (int $twentieths) use (&$rules): void {
             $rules["r$twentieths"] = ".r$twentieths::after{inset-inline-end:".self::rest($twentieths).'em}';
         };
-        $plan->head->twentieths === null || $rate($plan->head->twentieths);
+        if ($plan->head->twentieths !== null) {
+            $rate($plan->head->twentieths);
+        }
         foreach ([$plan->head->face, ...array_map(fn (Card $card): ?Face => $card->part(FacePart::class)?->face, $plan->cards)] as $face) {
             if ($face !== null && $face->address === null) {
                 $rules["u$face->hue"] = ".u$face->hue{background:hsl({$face->hue} 35% 30%)}";
@@ -212,7 +214,9 @@ final class StyleSheets
         }
         foreach ($plan->cards as $card) {
             $rating = $card->part(RatingPart::class);
-            $rating === null || $rate($rating->twentieths);
+            if ($rating !== null) {
+                $rate($rating->twentieths);
+            }
             foreach ($card->part(PicturesPart::class)->pictures ?? [] as $picture) {
                 $colour = $picture->stored?->colour;
                 if ($colour !== null) {

@@ -14,6 +14,8 @@ use Gnomic\Gather\Likeness\ComparedEntry;
 use Gnomic\Gather\Likeness\Likeness;
 use Gnomic\Gather\Likeness\MinHash;
 use Gnomic\Gather\Likeness\Neighbours;
+use Gnomic\Json\Value;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -120,7 +122,7 @@ final readonly class Duplicates
         $speakers = [];
         foreach (array_chunk(array_values(array_unique($ids)), 5000) as $chunk) {
             foreach (DB::table('entries')->whereIn('id', $chunk)->get(['id', 'speaker_id']) as $row) {
-                $speakers[(int) $row->id] = (int) ($row->speaker_id ?? $row->id);
+                $speakers[Value::whole($row->id)] = Value::whole($row->speaker_id ?? $row->id);
             }
         }
         // Groups that a pair connects become one, and so on along a chain.
@@ -138,7 +140,7 @@ final readonly class Duplicates
         $groups = [];
         foreach (array_chunk(array_keys($into), 5000) as $chunk) {
             foreach (DB::table('entries')->whereIn('id', $chunk)->orWhereIn('speaker_id', $chunk)->get(['id', 'speaker_id']) as $row) {
-                $groups[$root((int) ($row->speaker_id ?? $row->id))][] = (int) $row->id;
+                $groups[$root(Value::whole($row->speaker_id ?? $row->id))][] = Value::whole($row->id);
             }
         }
 
@@ -159,7 +161,7 @@ final readonly class Duplicates
                 DB::table('entries')->whereIn('id', $chunk)
                     ->get(['id', 'source', 'gone', 'stars', 'length', 'published', 'speaker_id', 'duplicate', 'duplicate_of']) as $row
             ) {
-                $rows[(int) $row->id] = $row;
+                $rows[Value::whole($row->id)] = $row;
             }
         }
         $changed = [];
@@ -169,21 +171,21 @@ final readonly class Duplicates
             $sources = [];
             foreach ($members as $place => $row) {
                 $now = [
-                    (int) $row->id,
+                    Value::whole($row->id),
                     $place === 0 ? 0 : 1,
-                    $place === 0 ? null : (int) $members[0]->id,
+                    $place === 0 ? null : Value::whole($members[0]->id),
                     $sources === [] ? null : '|'.implode('|', array_unique($sources)).'|',
                 ];
                 if ($now !== [
-                    (int) $row->id,
-                    (int) $row->duplicate,
-                    $row->speaker_id === null ? null : (int) $row->speaker_id,
+                    Value::whole($row->id),
+                    Value::whole($row->duplicate),
+                    $row->speaker_id === null ? null : Value::whole($row->speaker_id),
                     $row->duplicate_of,
                 ]) {
-                    $changed[(int) $row->id] = $now;
+                    $changed[Value::whole($row->id)] = $now;
                 }
-                if (! $row->gone) {
-                    $sources[] = (string) $row->source;
+                if (! (bool) $row->gone) {
+                    $sources[] = Value::text($row->source);
                 }
             }
         }
@@ -201,7 +203,13 @@ final readonly class Duplicates
     /** @return list<mixed> the lowest speaks */
     private static function rank(stdClass $row): array
     {
-        return [(int) $row->gone, $row->stars === null ? 1 : 0, -(int) $row->length, $row->published ?? PHP_INT_MAX, (int) $row->id];
+        return [
+            Value::whole($row->gone),
+            $row->stars === null ? 1 : 0,
+            -Value::whole($row->length),
+            $row->published ?? PHP_INT_MAX,
+            Value::whole($row->id),
+        ];
     }
 
     /**
@@ -218,7 +226,7 @@ final readonly class Duplicates
         $others = [];
         foreach (array_chunk(array_values(array_unique(array_merge([], ...array_values($candidates)))), 2000) as $chunk) {
             foreach (DB::table('entries')->whereIn('id', $chunk)->get(['id', 'source', 'ref', 'kind', 'payload']) as $row) {
-                $others[(int) $row->id] = $row;
+                $others[Value::whole($row->id)] = $row;
             }
         }
         $parted = $candidates === [] ? [] : $this->parted(array_keys($candidates));
@@ -230,9 +238,7 @@ final readonly class Duplicates
                 if ($row === null || $row->kind !== $entry->kind->value || isset($parted["$id $other"])) {
                     continue;
                 }
-                $known[$other] ??= ComparedEntry::by(
-                    EntryJson::restored(json_decode((string) $row->payload, true))->from((string) $row->source, (string) $row->ref),
-                );
+                $known[$other] ??= self::compared($row);
                 $likeness = Likeness::between($known[$other], $compared[$id]);
                 if ($likeness->isSame && ($best === null || $likeness->score > $best[2]->score)) {
                     $best = [$id, $other, $likeness];
@@ -268,7 +274,8 @@ final readonly class Duplicates
             ],
         );
         foreach ($rows as $row) {
-            $having[(int) $row->band][] = (int) $row->entry_id;
+            /** @var stdClass $row */
+            $having[Value::whole($row->band)][] = Value::whole($row->entry_id);
         }
         $candidates = [];
         foreach ($having === [] ? [] : $bands as $id => $own) {
@@ -287,6 +294,13 @@ final readonly class Duplicates
         return $candidates;
     }
 
+    private static function compared(stdClass $row): ComparedEntry
+    {
+        $entry = EntryJson::restored(json_decode(Value::text($row->payload), true));
+
+        return ComparedEntry::by($entry->from(Value::text($row->source), Value::text($row->ref)));
+    }
+
     /**
      * @param  list<int>  $ids
      * @return array<string, true> pairs that the owner has parted, both ways round
@@ -296,10 +310,11 @@ final readonly class Duplicates
         $parted = [];
         foreach (
             DB::table('likenesses')->where('verdict', 'parted')
-                ->where(fn ($query) => $query->whereIn('entry_id', $ids)->orWhereIn('other_id', $ids))
+                ->where(fn (Builder $query) => $query->whereIn('entry_id', $ids)->orWhereIn('other_id', $ids))
                 ->get(['entry_id', 'other_id']) as $row
         ) {
-            $parted["$row->entry_id $row->other_id"] = $parted["$row->other_id $row->entry_id"] = true;
+            [$one, $other] = [Value::whole($row->entry_id), Value::whole($row->other_id)];
+            $parted["$one $other"] = $parted["$other $one"] = true;
         }
 
         return $parted;
@@ -334,7 +349,7 @@ final readonly class Duplicates
         $this->outbox->entries(
             $entry->site,
             EntryChange::kept(array_map(
-                fn (int $id, array $row): EntryChange => new EntryChange((string) $refs[$id], $row),
+                fn (int $id, array $row): EntryChange => new EntryChange(Value::text($refs[$id]), $row),
                 array_keys($before),
                 $before,
             )),

@@ -8,6 +8,7 @@ use App\Entries\Sift\WordMatches;
 use App\Models\Site;
 use App\Outbox\Outbox;
 use Closure;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Clauses\NeverSaid;
 use Gnomic\Sift\Hold;
 use Gnomic\Sift\Term;
@@ -90,7 +91,7 @@ final readonly class EntryRules
                     ->distinct()
                     ->pluck('author') as $author
             ) {
-                $known[(string) $author] = true;
+                $known[Value::text($author)] = true;
             }
         }
 

@@ -16,6 +16,7 @@ use Gnomic\Gather\Matching\Digest;
 use Gnomic\Gather\Matching\Known;
 use Gnomic\Gather\Matching\Matched;
 use Gnomic\Gather\Matching\Matcher;
+use Gnomic\Json\Value;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -85,10 +86,10 @@ final readonly class EntryStore
                 ->select('source_entry_id', 'digest', 'gone_at', 'published')
                 ->cursor() as $row
         ) {
-            $known[(string) $row->source_entry_id] = new Known(
-                (string) $row->digest,
+            $known[Value::text($row->source_entry_id)] = new Known(
+                Value::text($row->digest),
                 $row->gone_at !== null,
-                $row->published === null ? null : (int) $row->published,
+                $row->published === null ? null : Value::whole($row->published),
             );
         }
 
@@ -141,7 +142,7 @@ final readonly class EntryStore
     private function batch(Source $source, array $batch, Closure $ruled, array $subjects): array
     {
         $there = $this->there($source, array_map(fn (PreparedEntry $one): string => $one->entry->id, $batch));
-        $before = StoredFacts::rows(array_map(fn (stdClass $row): int => (int) $row->id, array_values($there)));
+        $before = StoredFacts::rows(array_map(fn (stdClass $row): int => Value::whole($row->id), array_values($there)));
         $rows = $revisions = [];
         foreach ($batch as $one) {
             $stored = $there[$one->entry->id] ?? null;
@@ -149,11 +150,11 @@ final readonly class EntryStore
             if ($stored !== null) {
                 $rules = self::ruledAgain($stored, $rules);
                 // Only what the source said otherwise before: not what is back, nor what was stored by an earlier version.
-                if (! Digest::agrees((string) $stored->digest, $one->said)) {
+                if (! Digest::agrees(Value::text($stored->digest), $one->said)) {
                     $revisions[] = ['entry_id' => $stored->id, 'payload' => $stored->payload, 'replaced_at' => now()];
                 }
             }
-            $own = $stored === null || $stored->own_labels === null ? [] : json_decode((string) $stored->own_labels, true);
+            $own = $stored === null || $stored->own_labels === null ? [] : json_decode(Value::text($stored->own_labels), true);
             $rows[] = $one->columns(
                 $source,
                 $subjects[(string) $one->entry->subject] ?? $source->subject_id,
@@ -169,8 +170,8 @@ final readonly class EntryStore
         );
         $ids = [];
         foreach ($this->there($source, array_map(fn (PreparedEntry $one): string => $one->entry->id, $batch)) as $key => $row) {
-            $ids[$key] = (int) $row->id;
-            $before += [(int) $row->id => null];
+            $ids[$key] = Value::whole($row->id);
+            $before += [Value::whole($row->id) => null];
         }
         $found = array_map(fn (PreparedEntry $one): array => [$ids[$one->entry->id], $one->entry], $batch);
 
@@ -187,7 +188,7 @@ final readonly class EntryStore
     {
         $before = [];
         foreach (array_chunk($sourceEntryIds, 2 * self::BATCH) as $chunk) {
-            $ids = array_map(fn (stdClass $row): int => (int) $row->id, array_values($this->there($source, $chunk)));
+            $ids = array_map(fn (stdClass $row): int => Value::whole($row->id), array_values($this->there($source, $chunk)));
             $before += StoredFacts::rows($ids);
             DB::table('entries')->whereIn('id', $ids)->update([
                 'gone' => ! $source->shows_gone,
@@ -253,9 +254,9 @@ final readonly class EntryStore
      */
     private static function ruledAgain(stdClass $stored, array $now): array
     {
-        $before = json_decode((string) ($stored->held_for ?? '[]'), true);
+        $before = json_decode(Value::text($stored->held_for ?? '[]'), true);
         $reasons = json_decode($now['held_for'] ?? '[]', true);
-        $isNew = array_diff(is_array($reasons) ? $reasons : [], is_array($before) ? $before : []) !== [];
+        $isNew = array_diff(Value::texts($reasons), Value::texts($before)) !== [];
 
         return $isNew ? $now : ['barred' => $now['barred'], 'held' => (bool) $stored->held, 'held_for' => $stored->held_for];
     }
@@ -274,7 +275,7 @@ final readonly class EntryStore
         }
 
         return array_map(
-            fn (int $id, ?array $row): EntryChange => new EntryChange((string) ($refs[$id] ?? ''), $row),
+            fn (int $id, ?array $row): EntryChange => new EntryChange(Value::text($refs[$id] ?? ''), $row),
             array_keys($before),
             $before,
         );

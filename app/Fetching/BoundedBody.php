@@ -40,7 +40,8 @@ final class BoundedBody implements StreamInterface
             'deflate' => ZLIB_ENCODING_DEFLATE,
             default => null,
         };
-        $this->unpacking = $mode === null ? null : (inflate_init($mode) ?: null);
+        $unpacking = $mode === null ? false : inflate_init($mode);
+        $this->unpacking = $unpacking === false ? null : $unpacking;
     }
 
     /** Fewer bytes than were given make the client break off. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Fetching;
 
+use Gnomic\Json\Value;
+
 /** Which hosts may be asked. Guards against requests that are turned upon the inner network (CWE-918). */
 final readonly class Hosts
 {
@@ -72,9 +74,9 @@ final readonly class Hosts
     /** @return list<string> */
     private function lookedUp(string $host): array
     {
-        $four = gethostbynamel($host) ?: [];
-        $six = @dns_get_record($host, DNS_AAAA) ?: [];
+        $four = gethostbynamel($host);
+        $six = @dns_get_record($host, DNS_AAAA);
 
-        return [...$four, ...array_values(array_filter(array_map(fn (array $record): string => (string) ($record['ipv6'] ?? ''), $six)))];
+        return [...($four === false ? [] : $four), ...($six === false ? [] : Value::texts(array_column($six, 'ipv6')))];
     }
 }

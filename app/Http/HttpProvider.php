@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Host\KnowsHost;
+use Gnomic\Text\Pieces;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Filesystem\Filesystem;
@@ -40,7 +41,7 @@ final class HttpProvider extends ServiceProvider
         URL::forceScheme(str_starts_with($url, 'https:') ? 'https' : 'http');
         // Parts of the studio are asked of wherever it was opened.
         Vite::createAssetPathsUsing(fn (string $path): string => '/'.ltrim($path, '/'));
-        $proxies = array_values(array_filter(array_map(trim(...), explode(',', config()->string('gnomic.trusted_proxies')))));
+        $proxies = Pieces::of(config()->string('gnomic.trusted_proxies'), '/[\s,]+/');
         TrustProxies::at($proxies === ['*'] ? '*' : $proxies);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gnomic\Text\Words;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -127,7 +128,7 @@ final class Source extends Model
     /** A key that the site has not used yet, from a name. */
     public static function freeKey(Site $site, string $name): string
     {
-        $base = Str::limit(Str::slug($name), 40, '') ?: 'source';
+        $base = Words::filled(Str::limit(Str::slug($name), 40, '')) ?? 'source';
         $key = $base;
         for ($number = 2; $site->sources()->where('key', $key)->exists(); $number++) {
             $key = "$base-$number";

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gnomic\Text\Words;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Str;
@@ -32,7 +33,7 @@ final class Subject extends Model
     /** The site's subject of this name, made where there is none. */
     public static function named(Site $site, string $name, ?string $kind = null): self
     {
-        $key = Str::limit(Str::slug($name), 60, '') ?: 'subject-'.substr(hash('sha256', $name), 0, 8);
+        $key = Words::filled(Str::limit(Str::slug($name), 60, '')) ?? 'subject-'.substr(hash('sha256', $name), 0, 8);
 
         return $site->subjects()->firstOrCreate(['key' => $key], ['name' => $name, 'kind' => $kind]);
     }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Json\Value;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -67,7 +68,7 @@ final class Widget extends Model
         $query = self::query();
         $query->where('site_id', $site->id)->whereIn('key', $keys);
 
-        return array_values(array_map(strval(...), $query->pluck('key')->all()));
+        return Value::texts($query->pluck('key')->all());
     }
 
     /** @return HasMany<Widget, $this> made for its spots */

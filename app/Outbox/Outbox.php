@@ -8,6 +8,7 @@ use App\Host\DiskIsFull;
 use App\Models\Site;
 use App\Models\Widget;
 use Gnomic\Brief\Brief;
+use Gnomic\Json\Value;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
@@ -110,7 +111,7 @@ final class Outbox
         return array_values(
             DB::table('outbox')->where('site_id', $siteId)->whereNotNull('what->widget')
                 ->get('what->widget as widget')
-                ->map(fn (object $row): int => (int) $row->widget)
+                ->map(fn (object $row): int => Value::whole($row->widget))
                 ->all(),
         );
     }
@@ -120,7 +121,7 @@ final class Outbox
     {
         $sites = DB::table('outbox')->whereNotBetween('due_at', self::later())->distinct()->pluck('site_id');
         foreach ($sites as $site) {
-            WorkOff::dispatch((int) $site);
+            WorkOff::dispatch(Value::whole($site));
         }
 
         return count($sites);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outbox;
 
+use Gnomic\Json\Value;
 use stdClass;
 
 /** Something that may have made editions out of date. */
@@ -31,17 +32,18 @@ final readonly class Task
 
     public static function of(stdClass $row): self
     {
-        $what = json_decode((string) $row->what, true, 512, JSON_THROW_ON_ERROR);
+        $what = Value::members(json_decode(Value::text($row->what), true, 512, JSON_THROW_ON_ERROR));
         $entries = [];
-        foreach (is_array($what['entries'] ?? null) ? $what['entries'] : [] as $change) {
-            $entries[] = ['ref' => (string) $change['ref'], 'before' => is_array($change['before'] ?? null) ? $change['before'] : null];
+        foreach (array_map(Value::members(...), Value::list($what['entries'] ?? null)) as $change) {
+            $before = $change['before'] ?? null;
+            $entries[] = ['ref' => Value::text($change['ref']), 'before' => $before === null ? null : Value::members($before)];
         }
 
-        return new self((int) $row->id, (string) $row->cause, $row->round_id === null ? null : (int) $row->round_id, (int) $row->tries,
+        return new self(Value::whole($row->id), Value::text($row->cause), Value::wholeOrNull($row->round_id), Value::whole($row->tries),
             ($what['all'] ?? false) === true,
             is_string($what['day'] ?? null) ? $what['day'] : null,
             $entries,
             is_int($what['widget'] ?? null) ? $what['widget'] : null,
-            is_array($what['brief'] ?? null) ? $what['brief'] : null);
+            isset($what['brief']) ? Value::members($what['brief']) : null);
     }
 }

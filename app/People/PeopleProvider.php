@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Host\HostLocks;
+use Gnomic\Json\Value;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Hashing\Hasher;
@@ -19,7 +20,7 @@ final class PeopleProvider extends ServiceProvider
             $app->make(RateLimiter::class),
             $app->make(Hasher::class),
             $app->make(HostLocks::class),
-            config()->integer('hashing.bcrypt.rounds', 12),
+            Value::whole(config('hashing.bcrypt.rounds', 12)),
             fn (float $seconds) => usleep((int) ($seconds * 1_000_000)),
         ));
     }

@@ -11,6 +11,7 @@ use App\Host\HostLocks;
 use App\Models\Picture;
 use App\Models\Site;
 use App\Outbox\Outbox;
+use Gnomic\Json\Value;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Builder;
@@ -53,7 +54,7 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
         $query = Picture::query();
         $sites = self::waiting($query)->distinct()->pluck('site_id');
         foreach ($sites as $site) {
-            self::dispatch((int) $site);
+            self::dispatch(Value::whole($site));
         }
 
         return count($sites);
@@ -105,7 +106,9 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
                 $kept = $files->keep($answer->body);
                 DB::transaction(function () use ($picture, $site, $outbox, $kept): void {
                     $picture->update(['state' => 'kept', 'reason' => null] + $kept);
-                    $site === null || $outbox->site($site, 'Pictures have come');
+                    if ($site !== null) {
+                        $outbox->site($site, 'Pictures have come');
+                    }
                 });
 
                 return;

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Placing;
 
+use App\Host\Folder;
 use App\Models\Site;
 use App\Models\SpotRecord;
 use App\Models\Subject;
 use App\Models\Widget;
 use App\Outbox\Outbox;
 use Gnomic\Brief\Brief;
+use Gnomic\Json\Value;
 use Gnomic\Place\Spot\Follows;
 use Gnomic\Place\Spot\Overrides;
 use Gnomic\Place\Spot\SubjectDigest;
@@ -95,7 +97,9 @@ final readonly class Forms
                 $this->outbox->widget($form, null, $removed ? 'It was removed' : 'It was restored');
             }
         }
-        $removed || $this->sync($widget);
+        if (! $removed) {
+            $this->sync($widget);
+        }
     }
 
     /**
@@ -130,9 +134,10 @@ final readonly class Forms
         $forms = ["s$record->id" => [$spot->overrides->toArray(), implode(', ', $spot->overrides->phrases())]];
         if ($spot->follows !== null) {
             foreach (DB::table('subjects')->where('site_id', $record->site_id)->orderBy('id')->get(['key', 'name']) as $subject) {
-                $forms["s$record->id.$subject->key"] = [
-                    $spot->overrides->about((string) $subject->key)->toArray(),
-                    (string) $subject->name,
+                $key = Value::text($subject->key);
+                $forms["s$record->id.$key"] = [
+                    $spot->overrides->about($key)->toArray(),
+                    Value::text($subject->name),
                 ];
             }
         }
@@ -159,7 +164,7 @@ final readonly class Forms
         $links = $follows === null ? [] : self::digests($record, $follows, $forms);
         $folder = "$this->editions/$own->key/for";
         is_dir($folder) || @mkdir($folder, 0755, true);
-        foreach (@scandir($folder) ?: [] as $name) {
+        foreach (Folder::names($folder) as $name) {
             if (! str_starts_with($name, '.') && ! isset($links[$name])) {
                 @unlink("$folder/$name");
             }

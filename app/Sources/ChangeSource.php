@@ -9,6 +9,7 @@ use App\Models\Subject;
 use App\Outbox\Outbox;
 use App\Pictures\Pictures;
 use App\Sources\Rounds\RoundJob;
+use Gnomic\Json\Value;
 use Illuminate\Support\Facades\DB;
 
 /** What an owner changes of a source. What shows of it, its name or what it is about, makes the widgets ask again. */
@@ -25,7 +26,7 @@ final readonly class ChangeSource
             $source->fill(array_intersect_key($given, ['name' => 1, 'cadence' => 1, 'profile' => 1]));
             if (isset($given['cadence'])) {
                 $last = $source->lastRound()->first()->finished_at ?? now();
-                $source->setAttribute('next_at', $last->copy()->addSeconds((int) $given['cadence']));
+                $source->setAttribute('next_at', $last->copy()->addSeconds(Value::whole($given['cadence'])));
             }
             if (isset($given['connected'])) {
                 $source->fill(['disconnected_at' => (bool) $given['connected'] ? null : now(), 'next_at' => now()]);
@@ -34,7 +35,7 @@ final readonly class ChangeSource
                 $source->fill(['accepts_loss' => (bool) $given['acceptsLoss'], 'next_at' => now()]);
             }
             $moves = array_key_exists('subject', $given)
-                && $this->move($source, $given['subject'] === null ? null : (string) $given['subject']);
+                && $this->move($source, $given['subject'] === null ? null : Value::text($given['subject']));
             $shows = $moves || $source->isDirty(['name', 'profile']);
             $source->save();
             if ($shows) {
@@ -45,7 +46,7 @@ final readonly class ChangeSource
             }
         });
         if (is_array($given['profile'] ?? null) && isset($given['profile']['picture'])) {
-            $this->pictures->wantOne($source->site, (string) $given['profile']['picture']);
+            $this->pictures->wantOne($source->site, Value::text($given['profile']['picture']));
         }
         if ((bool) ($given['acceptsLoss'] ?? false)) {
             RoundJob::dispatch($source->id, true);

@@ -15,6 +15,7 @@ use App\Sources\Channels\Page\PageChannel;
 use App\Sources\Channels\Shutterfen\ShutterfenChannel;
 use App\Sources\Channels\Ticketwick\TicketwickChannel;
 use App\Sources\Channels\Wayleaf\WayleafClient;
+use Gnomic\Json\Value;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\ServiceProvider;
 
@@ -85,7 +86,7 @@ final class SourcesProvider extends ServiceProvider
     /** @param  array<string, string>  $scopes */
     private function service(string $channel, string $name, array $scopes, int $renewBefore): OAuthProvider
     {
-        ['address' => $address, 'client' => $client, 'secret' => $secret] = config("gnomic.channels.$channel");
+        ['address' => $address, 'client' => $client, 'secret' => $secret] = Value::named(config("gnomic.channels.$channel"));
 
         return new OAuthProvider(
             $channel,

@@ -76,7 +76,7 @@ return new class extends Migration
         // The key of the subject goes with the subject, whoever sets it.
         DB::statement('UPDATE entries SET subject = (SELECT key FROM subjects WHERE subjects.id = entries.subject_id)');
         foreach (['INSERT', 'UPDATE OF subject_id'] as $when) {
-            $name = 'entries_subject_'.strtolower(strtok($when, ' ') ?: '');
+            $name = 'entries_subject_'.strtolower(explode(' ', $when)[0]);
             DB::statement("CREATE TRIGGER $name AFTER $when ON entries WHEN new.subject_id IS NOT NULL OR new.subject IS NOT NULL BEGIN
                 UPDATE entries SET subject = (SELECT key FROM subjects WHERE subjects.id = new.subject_id) WHERE id = new.id; END");
         }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Gnomic\Edition\Plan\Cards;
+use Gnomic\Json\Value;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +19,7 @@ return new class extends Migration
         Schema::table('entries', fn (Blueprint $table) => $table->string('card_ref', 8)->nullable());
         DB::table('entries')->select(['id', 'source', 'ref'])->orderBy('id')->chunkById(self::AT_ONCE, function ($entries): void {
             foreach ($entries as $entry) {
-                $ref = Cards::refOf((string) $entry->source, (string) $entry->ref);
+                $ref = Cards::refOf(Value::text($entry->source), Value::text($entry->ref));
                 DB::table('entries')->where('id', $entry->id)->update(['card_ref' => $ref]);
             }
         });

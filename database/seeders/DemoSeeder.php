@@ -150,7 +150,7 @@ final class DemoSeeder extends Seeder
         $editions->workOff($site->id);
         $this->spots($site, $spots);
         $editions->workOff($site->id);
-        (new DemoVisits($site))->write(config('gnomic.beacons'), CarbonImmutable::now());
+        (new DemoVisits($site))->write(config()->string('gnomic.beacons'), CarbonImmutable::now());
         $count->run();
         ReadPages::begin($site);
         dispatch((new CheckDuePages($site->id))->delay(5));

@@ -8,6 +8,7 @@ use App\Models\Site;
 use App\Models\Widget;
 use Carbon\CarbonImmutable;
 use Gnomic\Edition\Plan\Cards;
+use Gnomic\Json\Value;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -57,7 +58,7 @@ final class DemoVisits
     public function write(string $folder, CarbonImmutable $now): void
     {
         foreach (Widget::query()->where('site_id', $this->site->id)->whereNull('variant_of')->pluck('id', 'key') as $key => $id) {
-            $this->entries[(string) $key] = $this->entriesOf((int) $id);
+            $this->entries[(string) $key] = $this->entriesOf(Value::whole($id));
         }
         $lines = '';
         for ($ago = self::DAYS; $ago >= 1; $ago--) {
@@ -118,7 +119,7 @@ final class DemoVisits
     {
         return array_values(DB::table('shown')->join('entries', 'entries.id', '=', 'shown.entry_id')
             ->where('shown.widget_id', $widget)->orderBy('entries.id')->limit(10)->get(['entries.source', 'entries.ref'])
-            ->map(fn (object $row): string => Cards::refOf((string) $row->source, (string) $row->ref))->all());
+            ->map(fn (object $row): string => Cards::refOf(Value::text($row->source), Value::text($row->ref)))->all());
     }
 
     private function happens(int $inHundred): bool

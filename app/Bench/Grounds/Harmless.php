@@ -44,7 +44,7 @@ final class Harmless
             }
         }
 
-        return "<!doctype html>\n".($document->saveHTML($document->documentElement) ?: '');
+        return "<!doctype html>\n".$document->saveHTML($document->documentElement);
     }
 
     private static function disarm(DOMElement $element): void

@@ -15,6 +15,7 @@ use Gnomic\Dress\Page\Viewport;
 use Gnomic\Entry\Html;
 use Gnomic\Gather\Problem;
 use Gnomic\Text\Address;
+use Gnomic\Text\Words;
 
 /** A page with its style sheets, each fetched once, and what was wrong with them. */
 final class LoadedPage
@@ -115,7 +116,7 @@ final class LoadedPage
     /** @return array{css: string, name: string, address: string}|null */
     private function fetched(string $address): ?array
     {
-        $name = basename((string) parse_url($address, PHP_URL_PATH)) ?: $address;
+        $name = Words::filled(basename((string) parse_url($address, PHP_URL_PATH))) ?? $address;
         if (count($this->sheets) >= self::SHEETS) {
             return $this->without($name, 'there are more than '.self::SHEETS.' style sheets');
         }

@@ -20,6 +20,7 @@ use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Json\Value;
 use Gnomic\Text\Words;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
@@ -52,9 +53,9 @@ final readonly class Testimonials
             title: $text('title'),
             text: $words,
             html: $words === '' ? null : Html::fromText($words),
-            published: $text('date') === null ? now()->toDateTimeImmutable() : DateReader::read((string) $text('date'), $site->zone()),
+            published: $text('date') === null ? now()->toDateTimeImmutable() : DateReader::read($text('date'), $site->zone()),
             tags: array_values(array_filter(
-                array_map(fn (string $label): ?string => Words::line($label), explode(',', (string) ($given['labels'] ?? ''))),
+                array_map(fn (string $label): ?string => Words::line($label), explode(',', Value::text($given['labels'] ?? ''))),
                 fn (?string $label): bool => $label !== null,
             )),
         );

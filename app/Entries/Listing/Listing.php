@@ -8,6 +8,7 @@ use App\Entries\Sift\SiteContexts;
 use App\Entries\Sift\WordMatches;
 use App\Models\EntryRecord;
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Gnomic\Memo;
 use Gnomic\Sift\Clause;
 use Gnomic\Sift\Condition;
@@ -19,6 +20,7 @@ use Gnomic\Sift\Sieve;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\Tally;
 use Gnomic\Sift\Term;
+use Gnomic\Text\Pieces;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\LazyCollection;
@@ -52,14 +54,14 @@ final readonly class Listing
 
             return $query === null
                 ? $this->query()->count()
-                : (int) DB::scalar('SELECT COUNT(*) FROM entry_words WHERE entry_words MATCH ?', [$query]);
+                : Value::whole(DB::scalar('SELECT COUNT(*) FROM entry_words WHERE entry_words MATCH ?', [$query]));
         });
     }
 
     /** @return list<EntryRecord> */
     public function page(int $from, int $count): array
     {
-        $ids = array_map(intval(...), $this->inOrder()->offset($from)->limit($count)->pluck('id')->all());
+        $ids = Value::wholes($this->inOrder()->offset($from)->limit($count)->pluck('id')->all());
         $entries = [];
         foreach (EntryRecord::query()->withCount(['revisions', 'told'])->whereIn('id', $ids)->get() as $entry) {
             if ($entry instanceof EntryRecord) {
@@ -73,7 +75,7 @@ final readonly class Listing
     /** @return list<string> references */
     public function refs(int $most): array
     {
-        return array_map(strval(...), array_values($this->inOrder()->limit($most)->pluck('ref')->all()));
+        return Value::texts($this->inOrder()->limit($most)->pluck('ref')->all());
     }
 
     /** @return LazyCollection<int, EntryRecord> all of them in their order, a thousand at a time */
@@ -142,7 +144,7 @@ final readonly class Listing
     /** @return list<Condition> every word that was typed has to begin a word of the entry, or of who wrote it */
     private function searched(): array
     {
-        $typed = preg_split('/\s+/u', trim($this->search), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $typed = Pieces::of($this->search, '/\s+/u');
         $queries = array_map(fn (string $word): ?string => Term::tryFrom("$word*")?->query(), $typed);
         $queries = array_values(array_unique(array_filter($queries, fn (?string $query): bool => $query !== null)));
 

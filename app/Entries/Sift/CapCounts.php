@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Entries\Sift;
 
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Caps;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Most;
@@ -36,9 +37,10 @@ final readonly class CapCounts
             $dropped['mostOfAuthor'] += $count;
             $bySource[$source] -= $count;
         }
-        foreach ($this->most->source === null ? [] : $bySource as $source => $count) {
+        $most = $this->most->source;
+        foreach ($most === null ? [] : $bySource as $source => $count) {
             $pins = count(array_filter($this->passing->pinned, fn (Facts $pin): bool => $pin->source === (string) $source));
-            $dropped['mostOfSource'] += $count - min($count, max($this->most->source, $pins));
+            $dropped['mostOfSource'] += $count - min($count, max((int) $most, $pins));
         }
 
         return $dropped;
@@ -69,7 +71,7 @@ final readonly class CapCounts
         $dropped = [];
         if ($this->most->source === null) {
             foreach (RawRows::of($heavy->selectRaw("MIN(source), COUNT(*) - $room", $bindings)) as [$source, $count]) {
-                $dropped[(string) $source] = ($dropped[(string) $source] ?? 0) + (int) $count;
+                $dropped[Value::text($source)] = ($dropped[Value::text($source)] ?? 0) + Value::whole($count);
             }
 
             return $dropped;
@@ -84,9 +86,9 @@ final readonly class CapCounts
         $caps = new Caps(new Most($most, null), $this->pins);
         foreach ($caps->apply(
             [...$pins, ...$rows],
-            fn (array $row): array => [(string) $row[0], (string) $row[1], $row[2] === null ? null : (string) $row[2]],
+            fn (array $row): array => [Value::text($row[0]), Value::text($row[1]), $row[2] === null ? null : Value::text($row[2])],
         )['out']['mostOfAuthor'] as $row) {
-            $dropped[(string) $row[1]] = ($dropped[(string) $row[1]] ?? 0) + 1;
+            $dropped[Value::text($row[1])] = ($dropped[Value::text($row[1])] ?? 0) + 1;
         }
 
         return $dropped;

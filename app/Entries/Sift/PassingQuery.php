@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Entries\Sift;
 
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Order;
@@ -100,7 +101,7 @@ final readonly class PassingQuery
     {
         $typed = [];
         foreach ($rows as [$ref, $source, $author]) {
-            $typed[] = [(string) $ref, (string) $source, $author === null ? null : (string) $author];
+            $typed[] = [Value::text($ref), Value::text($source), $author === null ? null : Value::text($author)];
         }
 
         return $typed;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Entries\Sift;
 
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Gnomic\Memo;
 use Gnomic\Sift\Balance;
 use Gnomic\Sift\Caps;
@@ -153,7 +154,7 @@ final readonly class Selector
     {
         $byRef = [];
         foreach ($rows as $row) {
-            $byRef[(string) $row[0]] = $row;
+            $byRef[Value::text($row[0])] = $row;
         }
         if ($this->wanted->order !== Order::Balanced) {
             return [array_values($byRef), []];

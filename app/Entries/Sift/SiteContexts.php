@@ -8,6 +8,7 @@ use App\Models\Site;
 use App\Models\Subject;
 use Carbon\CarbonImmutable;
 use DateTimeImmutable;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Clauses\ApartFrom;
 use Gnomic\Sift\Clauses\Within;
 use Gnomic\Sift\Criteria;
@@ -32,8 +33,11 @@ final class SiteContexts
     private function __construct(private readonly Site $site)
     {
         $sources = $site->sources()->get(['key', 'name', 'channel']);
-        $this->channels = $sources->pluck('channel', 'key')->all();
-        $this->names = new SiteNames($sources->pluck('name', 'key')->all(), $site->subjects()->pluck('name', 'key')->all());
+        $this->channels = Value::named($sources->pluck('channel', 'key')->all());
+        $this->names = new SiteNames(
+            Value::named($sources->pluck('name', 'key')->all()),
+            Value::named($site->subjects()->pluck('name', 'key')->all()),
+        );
     }
 
     public static function of(Site $site): self
@@ -123,7 +127,7 @@ final class SiteContexts
             ->whereIn('widgets.key', $widgets)
             ->orderBy('place')
             ->get(['widgets.key', 'entries.ref']) as $row) {
-            $shown[(string) $row->key][] = (string) $row->ref;
+            $shown[Value::text($row->key)][] = Value::text($row->ref);
         }
 
         return $shown;

@@ -7,6 +7,7 @@ namespace App\Entries\Sift;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use Gnomic\Entry\Entry;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Caps;
 use Gnomic\Sift\Clause;
 use Gnomic\Sift\Criteria;
@@ -183,7 +184,7 @@ final readonly class SiteSieve implements Sifted
         )
             ->groupBy('spoken')->orderByRaw('COUNT(*) DESC, spoken');
 
-        return array_map(strval(...), array_values($query->pluck('spoken')->all()));
+        return Value::texts($query->pluck('spoken')->all());
     }
 
     /**
@@ -220,7 +221,7 @@ final readonly class SiteSieve implements Sifted
     /** @return list<string> */
     private static function refs(Builder $query): array
     {
-        return array_map(strval(...), array_values($query->pluck('ref')->all()));
+        return Value::texts($query->pluck('ref')->all());
     }
 
     private function collected(): Builder

@@ -6,6 +6,7 @@ namespace App\Entries\Sift;
 
 use App\Models\EntryRecord;
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sieve;
@@ -115,15 +116,15 @@ final readonly class SiteTally
         $rows = $found !== null || $this->sieve->own() === [] ? $this->counts() : $this->figures();
         $classes = [];
         foreach ($rows as [$class, $oldest, $figures]) {
-            $class = (string) $class;
+            $class = Value::text($class);
             $times = match (true) {
-                ! is_int($figures) => $this->times((string) $figures),
+                ! is_int($figures) => $this->times(Value::text($figures)),
                 $found === null => [0 => $figures],
                 default => [0 => $found[$class] ?? 0, 1 => $figures - ($found[$class] ?? 0)],
             };
             $classes[$class] = [
                 'facts' => self::factsOf($class),
-                'oldest' => $oldest === null ? null : (float) $oldest,
+                'oldest' => $oldest === null ? null : Value::number($oldest),
                 'times' => $times,
             ];
         }
@@ -204,7 +205,7 @@ final readonly class SiteTally
                 ."WHERE site_id = ? AND id IN (SELECT entry FROM temp.{$found['table']}) GROUP BY alike",
             [$this->site->id],
         ) as [$class, $count]) {
-            $counts[(string) $class] = is_int($count) ? $count : 0;
+            $counts[Value::text($class)] = is_int($count) ? $count : 0;
         }
 
         return $counts;
@@ -279,22 +280,22 @@ final readonly class SiteTally
             $replied,
             $subject,
             $language,
-        ] = json_decode($class, true, 2, JSON_THROW_ON_ERROR);
+        ] = Value::list(json_decode($class, true, 2, JSON_THROW_ON_ERROR));
 
         return new Facts(
             '',
-            $source,
-            $kind,
-            $stars === null ? null : (float) $stars,
-            $worded,
+            Value::text($source),
+            Value::text($kind),
+            $stars === null ? null : Value::number($stars),
+            Value::whole($worded),
             null,
             (bool) $gone,
             (bool) $hidden,
-            EntryRecord::apart($duplicateOf),
+            EntryRecord::apart(Value::textOrNull($duplicateOf)),
             (bool) $held,
-            $subject,
-            language: $language,
-            pictures: $pictured,
+            Value::textOrNull($subject),
+            language: Value::textOrNull($language),
+            pictures: Value::whole($pictured),
             replied: (bool) $replied,
             barred: (bool) $barred,
         );
@@ -303,7 +304,7 @@ final readonly class SiteTally
     /** The class as the database writes it. */
     private static function classOf(Facts $entry): string
     {
-        return (string) RawRows::first(
+        return Value::text(RawRows::first(
             'SELECT json_array(?, ?, ?, ?, ?, ?, ?, CAST(? AS REAL), ?, ?, ?, ?, ?)',
             [
                 $entry->source,
@@ -320,6 +321,6 @@ final readonly class SiteTally
                 $entry->subject,
                 $entry->language,
             ],
-        );
+        ));
     }
 }

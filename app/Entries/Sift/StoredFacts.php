@@ -6,6 +6,7 @@ namespace App\Entries\Sift;
 
 use App\Models\EntryRecord;
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Saying;
 use Gnomic\Text\Tags;
@@ -46,7 +47,7 @@ final class StoredFacts
         $facts = [];
         foreach (array_chunk(array_values(array_unique($refs)), 1000) as $chunk) {
             foreach (DB::table('entries')->where('site_id', $site->id)->whereIn('ref', $chunk)->get(self::COLUMNS) as $row) {
-                $facts[(string) $row->ref] = self::read((array) $row);
+                $facts[Value::text($row->ref)] = self::read(Value::members($row));
             }
         }
 
@@ -64,7 +65,7 @@ final class StoredFacts
         $rows = [];
         foreach (array_chunk($ids, 1000) as $chunk) {
             foreach (DB::table('entries')->whereIn('id', $chunk)->get(['id', ...self::COLUMNS]) as $row) {
-                $rows[(int) $row->id] = array_diff_key((array) $row, ['id' => true]);
+                $rows[Value::whole($row->id)] = array_diff_key(Value::members($row), ['id' => true]);
             }
         }
 

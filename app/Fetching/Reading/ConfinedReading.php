@@ -9,6 +9,7 @@ use Gnomic\Gather\Page\PageReading;
 use Gnomic\Gather\Page\Sitemap;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
+use Gnomic\Json\Value;
 use RuntimeException;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\PhpExecutableFinder;
@@ -81,7 +82,7 @@ final readonly class ConfinedReading
                     .mb_strimwidth($process->getErrorOutput(), 0, 2000, '…'));
         }
 
-        return $answer['read'] ?? throw PayloadIsUnreadable::told((string) $answer['unreadable'], (bool) $answer['isPage']);
+        return $answer['read'] ?? throw PayloadIsUnreadable::told(Value::text($answer['unreadable']), (bool) $answer['isPage']);
     }
 
     private static function fault(string $how): RuntimeException

@@ -8,55 +8,48 @@ use App\Bench\LayoutPictures;
 use App\Bench\Proof;
 use App\Entries\Sift\SiteSieve;
 use App\Http\Requests\BriefBody;
+use App\Http\Requests\LookBehindStep;
+use App\Http\Requests\ProofBrief;
+use App\Http\Requests\WithBrief;
 use App\Http\Resources\EntryResource;
 use App\Models\Site;
 use Gnomic\Brief\Brief;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Loosening;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** What the bench asks while a brief is being made. Nothing is kept. */
 final class BenchController
 {
     private const PAGE = 30;
 
-    public function proof(Request $request, Site $site, Proof $proof): JsonResponse
+    public function proof(ProofBrief $request, Site $site, Proof $proof): JsonResponse
     {
-        $given = $request->validate([
-            'brief' => ['required', 'array'],
-            'key' => ['sometimes', 'string', 'max:40'],
-            'widths' => ['sometimes', 'array', 'max:6'],
-            'widths.*' => ['integer', 'min:100', 'max:4000'],
-        ]);
+        $given = $request->given();
 
         return new JsonResponse($proof->of(
             $site,
             BriefBody::of($request),
-            (string) ($given['key'] ?? 'proof'),
-            array_map(intval(...), array_values($given['widths'] ?? [])),
+            Value::text($given['key'] ?? 'proof'),
+            Value::wholes($given['widths'] ?? []),
         ));
     }
 
     /** The owner's own entries in every layout. */
-    public function layouts(Request $request, Site $site, LayoutPictures $pictures): JsonResponse
+    public function layouts(WithBrief $request, Site $site, LayoutPictures $pictures): JsonResponse
     {
-        $request->validate(['brief' => ['required', 'array']]);
+        $request->given();
 
         return new JsonResponse(['layouts' => $pictures->of($site, BriefBody::of($request))]);
     }
 
     /** The entries behind one number of the sieve, each with its reason. */
-    public function behind(Request $request, Site $site): JsonResponse
+    public function behind(LookBehindStep $request, Site $site): JsonResponse
     {
-        $given = $request->validate([
-            'brief' => ['required', 'array'],
-            'step' => ['required', 'string', 'max:40'],
-            'kept' => ['required', 'boolean'],
-            'from' => ['sometimes', 'integer', 'min:0'],
-        ]);
-        $from = (int) ($given['from'] ?? 0);
+        $given = $request->given();
+        $from = Value::whole($given['from'] ?? 0);
         $brief = BriefBody::of($request);
-        $step = (string) $given['step'];
+        $step = Value::text($given['step']);
         $rows = SiteSieve::of($site, $brief->criteria)->behind($step, (bool) $given['kept'], $from, self::PAGE);
 
         return new JsonResponse([

@@ -12,6 +12,7 @@ use Gnomic\Dress\Look;
 use Gnomic\Dress\Own\StyledParts;
 use Gnomic\Dress\Palette;
 use Gnomic\Json\Schema\Schema;
+use Gnomic\Json\Value;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Parts\Parts as CardParts;
 use Gnomic\Sift\Clauses;
@@ -37,7 +38,7 @@ final class ChoiceController
             ->selectRaw('language, COUNT(*) AS times')
             ->pluck('times', 'language')
             ->all();
-        $byChannel = $site->sources()->pluck('channel', 'key')->all();
+        $byChannel = Value::named($site->sources()->pluck('channel', 'key')->all());
         $bySource = (clone $entries)->groupBy('source')->selectRaw('source, COUNT(*) AS times')->pluck('times', 'source')->all();
         $bySubject = (clone $entries)->whereNotNull('subject')
             ->groupBy('subject')
@@ -46,10 +47,10 @@ final class ChoiceController
             ->all();
         $ofChannels = [];
         foreach ($byChannel as $source => $channel) {
-            $ofChannels[$channel] = ($ofChannels[$channel] ?? 0) + (int) ($bySource[$source] ?? 0);
+            $ofChannels[$channel] = ($ofChannels[$channel] ?? 0) + Value::whole($bySource[$source] ?? 0);
         }
         $names = $channels->names();
-        $subjects = $site->subjects()->pluck('name', 'key')->all();
+        $subjects = Value::named($site->subjects()->pluck('name', 'key')->all());
 
         return new JsonResponse([
             'topics' => array_map(fn (Topic $topic): array => get_object_vars($topic) + ['members' => (object) array_map(
@@ -110,7 +111,7 @@ final class ChoiceController
             'widgets' => array_map(fn (object $widget): array => [
                 'key' => $widget->key,
                 'name' => $widget->name,
-                'count' => (int) $widget->shown,
+                'count' => Value::whole($widget->shown),
             ], array_values(DB::table('widgets')->leftJoin('editions', 'editions.id', '=', 'widgets.edition_id')
                 ->where('site_id', $site->id)
                 ->orderBy('name')

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\KeepCredential;
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Keys and tokens that the owner pastes. */
 final class CredentialController
 {
-    public function __invoke(Request $request, Site $site, string $channel): JsonResponse
+    public function __invoke(KeepCredential $request, Site $site, string $channel): JsonResponse
     {
-        $given = $request->validate(['secret' => ['required', 'string', 'max:500']]);
-        $site->credentials()->updateOrCreate(['channel' => $channel], ['secret' => trim((string) $given['secret'])]);
+        $given = $request->given();
+        $site->credentials()->updateOrCreate(['channel' => $channel], ['secret' => trim(Value::text($given['secret']))]);
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }

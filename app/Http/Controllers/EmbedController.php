@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Widget;
 use App\Placing\Codes;
+use Gnomic\Json\Value;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use XMLWriter;
@@ -19,7 +20,7 @@ final class EmbedController
 
     public function __invoke(Request $request, Codes $codes): Response
     {
-        $host = rtrim((string) config('app.url'), '/');
+        $host = rtrim(Value::text(config('app.url')), '/');
         $asked = $request->query('format', 'json');
         $format = is_string($asked) ? strtolower($asked) : '';
         if (! in_array($format, ['json', 'xml'], true)) {

@@ -9,6 +9,7 @@ use App\Entries\Listing\Export;
 use App\Entries\Listing\Whereabouts;
 use App\Entries\Marks;
 use App\Http\Requests\ListEntries;
+use App\Http\Requests\MarkEntries;
 use App\Http\Requests\PlainText;
 use App\Http\Resources\EntryResource;
 use App\Models\EntryRecord;
@@ -16,6 +17,7 @@ use App\Models\Site;
 use Gnomic\Brief\Phrase;
 use Gnomic\Brief\Sentence;
 use Gnomic\Edition\Advice\Doubts;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -74,22 +76,15 @@ final class EntryController
     /**
      * Hides, holds, releases or labels entries; what is out follows in the background. The answer names those it changed, to take it back.
      */
-    public function mark(Request $request, Site $site, Marks $marks): JsonResponse
+    public function mark(MarkEntries $request, Site $site, Marks $marks): JsonResponse
     {
-        $given = $request->validate([
-            'ids' => ['required', 'array', 'max:'.self::MOST],
-            'ids.*' => ['string', 'max:600'],
-            'hidden' => ['required_without_all:held,label', 'prohibits:held,label', 'boolean'],
-            'held' => ['prohibits:label', 'boolean'],
-            'label' => ['string', 'max:100'],
-            'on' => ['required_with:label', 'boolean'],
-        ]);
+        $given = $request->given();
         /** @var list<string> $ids */
-        $ids = array_values($given['ids']);
+        $ids = Value::texts($given['ids']);
         $changed = match (true) {
             isset($given['hidden']) => $marks->hide($site, $ids, (bool) $given['hidden']),
             isset($given['held']) => $marks->hold($site, $ids, (bool) $given['held']),
-            default => $marks->label($site, $ids, (string) $given['label'], (bool) $given['on']),
+            default => $marks->label($site, $ids, Value::text($given['label']), (bool) $given['on']),
         };
 
         return new JsonResponse(['changed' => $changed]);

@@ -13,6 +13,7 @@ use App\Sources\Channels\Shutterfen\ShutterfenChannel;
 use App\Sources\Channels\Ticketwick\TicketwickChannel;
 use App\Sources\Connectable;
 use App\Sources\Rounds\RoundJob;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -36,13 +37,13 @@ final class GrantController
         $service = $services->of($channel);
         $begun = $request->session()->pull("granting.$channel");
         try {
-            if (! is_array($begun) || ! hash_equals((string) $begun['state'], PlainText::of($request, 'state'))) {
+            if (! is_array($begun) || ! hash_equals(Value::text($begun['state']), PlainText::of($request, 'state'))) {
                 throw AccessRefused::otherState($service->name);
             }
             if ($request->query('error') !== null) {
                 throw AccessRefused::byOwner($service->name);
             }
-            $grant = $service->completed($site, PlainText::of($request, 'code'), (string) $begun['verifier']);
+            $grant = $service->completed($site, PlainText::of($request, 'code'), Value::text($begun['verifier']));
         } catch (AccessRefused $refused) {
             return redirect('/sources/add/'.$channel.'?'.http_build_query(['refused' => $refused->getMessage()]));
         }

@@ -7,12 +7,14 @@ namespace App\Http\Controllers;
 use App\Bench\Grounds\Grounds;
 use App\Editions\Behaviours;
 use App\Host\HostLocks;
+use App\Http\Requests\ReadLookOfPage;
+use App\Http\Requests\ShowGround;
 use App\Models\Ground;
 use App\Models\Site;
 use Gnomic\Dress\Dress;
+use Gnomic\Json\Value;
 use Gnomic\Text\Echoed;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use InvalidArgumentException;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
@@ -27,16 +29,12 @@ final class GroundController
     private const AGAIN = 5;
 
     /** Fetches a page and says what looks its sections propose, each token with its evidence. */
-    public function store(Request $request, Site $site, Grounds $grounds, HostLocks $locks): JsonResponse
+    public function store(ReadLookOfPage $request, Site $site, Grounds $grounds, HostLocks $locks): JsonResponse
     {
-        $given = $request->validate([
-            'address' => ['required', 'string', 'max:2000'],
-            'css' => ['sometimes', 'nullable', 'string', 'max:2000000'],
-            'again' => ['sometimes', 'boolean'],
-        ]);
-        $address = trim((string) $given['address']);
+        $given = $request->given();
+        $address = trim(Value::text($given['address']));
         $address = preg_match('~^[a-z][a-z0-9+.-]*://~i', $address) === 1 ? $address : "https://$address";
-        $css = (string) ($given['css'] ?? '');
+        $css = Value::text($given['css'] ?? '');
         $kept = Ground::at($site->id, $address);
         if ($kept?->matched !== null && $css === '' && ! (bool) ($given['again'] ?? false)) {
             return new JsonResponse(self::told($kept));
@@ -53,11 +51,11 @@ final class GroundController
     }
 
     /** The page itself, harmless, or a neutral one where none is given: for a frame of the bench. */
-    public function show(Request $request, Site $site, Behaviours $behaviours): Response
+    public function show(ShowGround $request, Site $site, Behaviours $behaviours): Response
     {
-        $given = $request->validate(['address' => ['sometimes', 'string', 'max:2000']]);
-        $host = rtrim((string) config('app.url'), '/');
-        $ground = isset($given['address']) ? Ground::at($site->id, (string) $given['address']) : null;
+        $given = $request->given();
+        $host = rtrim(Value::text(config('app.url')), '/');
+        $ground = isset($given['address']) ? Ground::at($site->id, Value::text($given['address'])) : null;
         $html = $ground->html ?? view('ground', ['script' => "$host/b/".$behaviours->file('proof'), 'host' => $host])->render();
         // What was fetched before a script was another names the earlier one.
         $html = (string) preg_replace(

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\ChooseColumns;
+use App\Http\Requests\ListRows;
+use App\Http\Requests\UploadTable;
 use App\Http\Resources\ImportResource;
 use App\Models\Import;
 use App\Models\Site;
@@ -13,22 +16,21 @@ use App\Sources\Imports\LookAtTable;
 use App\Sources\Imports\Templates;
 use Gnomic\Gather\Tables\Column;
 use Gnomic\Gather\Tables\TableReader;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
-use Illuminate\Validation\Rule;
 
 /** Tables that are handed over: looked at first, put right, then imported in the background. */
 final class ImportController
 {
     private const PAGE = 50;
 
-    public function store(Request $request, Site $site): JsonResponse
+    public function store(UploadTable $request, Site $site): JsonResponse
     {
-        $given = $request->validate(['kind' => ['required', 'in:entries,subjects'], 'file' => ['required', 'file', 'max:10240']]);
+        $given = $request->given();
         /** @var UploadedFile $file */
         $file = $given['file'];
         // All of it or nothing: an import whose file found no room would be looked at for ever.
@@ -54,17 +56,14 @@ final class ImportController
     }
 
     /** The owner puts right which column is which, or how dates are written; then it is looked at again. */
-    public function update(Request $request, Site $site, int $id): ImportResource
+    public function update(ChooseColumns $request, Site $site, int $id): ImportResource
     {
-        $given = $request->validate([
-            'columns' => ['sometimes', 'array', 'max:30'], 'columns.*' => ['integer', 'min:0', 'max:200'],
-            'dates' => ['sometimes', 'nullable', 'in:day first,month first'],
-        ]);
+        $given = $request->given();
         $import = $this->found($site, $id);
         if (in_array($import->state, ['ready', 'asking'], true)) {
             $columns = isset($given['columns'])
                 ? array_intersect_key(
-                    $given['columns'],
+                    Value::members($given['columns']),
                     array_flip(array_map(fn (Column $column): string => $column->value, Column::cases())),
                 )
                 : $import->columns;
@@ -78,13 +77,10 @@ final class ImportController
         return ImportResource::make($import->refresh());
     }
 
-    public function rows(Request $request, Site $site, int $id): JsonResponse
+    public function rows(ListRows $request, Site $site, int $id): JsonResponse
     {
-        $given = $request->validate([
-            'what' => ['nullable', Rule::in(['new', 'changed', 'same', 'wrong'])],
-            'from' => ['nullable', 'integer', 'min:0'],
-        ]);
-        [$from, $rows, $at] = [(int) ($given['from'] ?? 0), [], 0];
+        $given = $request->given();
+        [$from, $rows, $at] = [Value::whole($given['from'] ?? 0), [], 0];
         foreach ($this->lines($this->found($site, $id)) as $row) {
             if (isset($given['what']) && $row['what'] !== $given['what']) {
                 continue;
@@ -176,9 +172,9 @@ final class ImportController
             $row = json_decode($line, true);
             if (is_array($row)) {
                 yield [
-                    'number' => (int) ($row['number'] ?? 0),
-                    'what' => (string) ($row['what'] ?? ''),
-                    'notes' => array_values(array_map(strval(...), (array) ($row['notes'] ?? []))),
+                    'number' => Value::whole($row['number'] ?? 0),
+                    'what' => Value::text($row['what'] ?? ''),
+                    'notes' => Value::texts($row['notes'] ?? []),
                 ] + $row;
             }
         }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Entries\Duplicates;
+use App\Http\Requests\JoinEntries;
+use App\Http\Requests\PartEntry;
 use App\Http\Requests\PlainText;
 use App\Http\Resources\EntryResource;
 use App\Models\EntryRecord;
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -33,27 +36,27 @@ final class LikenessController
 
             return [
                 'speaks' => ! $one->duplicate,
-                'score' => $reason === null ? null : (float) $reason->score,
+                'score' => $reason === null ? null : Value::number($reason->score),
                 'reason' => $reason?->reason,
             ] + EntryResource::make($one)->resolve();
         }, $group)]);
     }
 
-    public function part(Request $request, Site $site, Duplicates $duplicates): JsonResponse
+    public function part(PartEntry $request, Site $site, Duplicates $duplicates): JsonResponse
     {
-        $given = $request->validate(['id' => ['required', 'string', 'max:600']]);
+        $given = $request->given();
 
-        $entry = $this->found($site, (string) $given['id']);
+        $entry = $this->found($site, Value::text($given['id']));
 
         return new JsonResponse(['changed' => $duplicates->part($entry, 'Two duplicates were separated')]);
     }
 
-    public function join(Request $request, Site $site, Duplicates $duplicates): JsonResponse
+    public function join(JoinEntries $request, Site $site, Duplicates $duplicates): JsonResponse
     {
-        $given = $request->validate(['ids' => ['required', 'array', 'size:2'], 'ids.*' => ['required', 'string', 'max:600', 'distinct']]);
+        $given = $request->given();
         $changed = $duplicates->join(
-            $this->found($site, (string) $given['ids'][0]),
-            $this->found($site, (string) $given['ids'][1]),
+            $this->found($site, Value::text(Value::list($given['ids'])[0])),
+            $this->found($site, Value::text(Value::list($given['ids'])[1])),
             'Two entries were marked as duplicates',
         );
 

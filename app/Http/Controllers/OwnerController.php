@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\OpenOwnPage;
 use App\Models\Site;
 use App\Placing\Owner\OwnerLinks;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -15,10 +17,10 @@ use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
 final class OwnerController
 {
     /** The address that opens a page with the links on it. */
-    public function open(Request $request, Site $site, OwnerLinks $links): JsonResponse
+    public function open(OpenOwnPage $request, Site $site, OwnerLinks $links): JsonResponse
     {
-        $given = $request->validate(['page' => ['sometimes', 'nullable', 'string', 'max:2000']]);
-        $page = (string) ($given['page'] ?? $site->front());
+        $given = $request->given();
+        $page = Value::text($given['page'] ?? $site->front());
         $host = strtolower((string) parse_url($page, PHP_URL_HOST));
         $own = strtolower((string) parse_url($site->front(), PHP_URL_HOST));
         if (preg_match('~^https?://~i', $page) !== 1 || $host !== $own) {
@@ -42,7 +44,7 @@ final class OwnerController
         $views = DB::table('counted')->join('widgets', 'widgets.id', '=', 'counted.widget_id')->where('widgets.site_id', $site->id)
             ->where('day', $today)->groupBy('of')->selectRaw('COALESCE(variant_of, widgets.id) AS of, SUM(views) AS views')
             ->pluck('views', 'of');
-        $host = rtrim((string) config('app.url'), '/');
+        $host = rtrim(Value::text(config('app.url')), '/');
         $query = $site->allWidgets();
         $all = $query->whereNull('removed_at')->get()->keyBy('id');
         $widgets = [];
@@ -51,7 +53,7 @@ final class OwnerController
             $widgets[$widget->key] = [
                 'name' => $base->name,
                 'bench' => "$host/widgets/$base->key",
-                'views' => (int) ($views[$base->id] ?? 0),
+                'views' => Value::whole($views[$base->id] ?? 0),
             ];
         }
 

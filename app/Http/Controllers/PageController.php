@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Host\HostLocks;
+use App\Http\Requests\AddPage;
+use App\Http\Requests\ListPages;
 use App\Http\Resources\PageResource;
 use App\Models\Page;
 use App\Models\Site;
@@ -12,10 +14,10 @@ use App\Placing\Pages\CheckDuePages;
 use App\Placing\Pages\CheckPage;
 use App\Placing\Pages\FindPages;
 use App\Placing\Pages\ReadPages;
+use Gnomic\Json\Value;
 use Gnomic\Text\Address;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
@@ -27,18 +29,13 @@ final class PageController
 
     private const CHECKED_AT_ONCE = 3;
 
-    public function index(Request $request, Site $site): JsonResponse
+    public function index(ListPages $request, Site $site): JsonResponse
     {
-        $given = $request->validate([
-            'search' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'branch' => ['sometimes', 'nullable', 'string', 'max:200'],
-            'state' => ['sometimes', 'nullable', 'in:missing,placed'],
-            'after' => ['sometimes', 'integer', 'min:0', 'max:60000'],
-        ]);
+        $given = $request->given();
         $query = $this->wanted($site, $given);
         $total = $query->count();
         $query->with(['findings' => ['widget']])->orderBy('branch')->orderBy('path')->offset(
-            (int) ($given['after'] ?? 0),
+            Value::whole($given['after'] ?? 0),
         )->limit(self::AT_ONCE);
         $branches = DB::table('pages')->where('site_id', $site->id)->groupBy('branch')->orderBy('branch')->limit(200)
             ->get(['branch', DB::raw('COUNT(*) AS pages')]);
@@ -47,17 +44,20 @@ final class PageController
             'pages' => PageResource::collection($query->get()),
             'total' => $total,
             'all' => $site->pages()->count(),
-            'branches' => $branches->map(fn (object $row): array => ['branch' => (string) $row->branch, 'pages' => (int) $row->pages]),
+            'branches' => $branches->map(fn (object $row): array => [
+                'branch' => Value::text($row->branch),
+                'pages' => Value::whole($row->pages),
+            ]),
             'read' => $site->pages_read === null ? null : $site->pages_read + ['at' => $site->pages_read_at?->toRfc3339String()],
             'website' => $site->front(),
         ]);
     }
 
     /** A page by hand. */
-    public function store(Request $request, Site $site, FindPages $find): JsonResponse
+    public function store(AddPage $request, Site $site, FindPages $find): JsonResponse
     {
-        $given = $request->validate(['address' => ['required', 'string', 'max:2000']]);
-        $address = Address::resolved(trim((string) $given['address']), $site->front());
+        $given = $request->given();
+        $address = Address::resolved(trim(Value::text($given['address'])), $site->front());
         if (! Address::isWeb($address)) {
             throw new UnprocessableEntityHttpException('Give a path such as /visit, or a whole address with https:// before it.');
         }
@@ -125,7 +125,7 @@ final class PageController
     private function wanted(Site $site, array $given): HasMany
     {
         $query = $site->pages();
-        $search = trim((string) ($given['search'] ?? ''));
+        $search = trim(Value::text($given['search'] ?? ''));
         if ($search !== '') {
             $like = '%'.addcslashes($search, '%_\\').'%';
             $query->where(

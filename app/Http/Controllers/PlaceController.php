@@ -4,23 +4,29 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\LookUpPlace;
 use App\Models\Site;
 use App\Pictures\Thumbnail;
 use App\Sources\Channels\Channels;
 use App\Sources\Channels\Wayleaf\Place;
 use App\Sources\Channels\Wayleaf\WayleafChannel;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Places of a directory that have a name, or the one that an address names. */
 final class PlaceController
 {
     private const MOST_PICTURES = 8;
 
-    public function __invoke(Request $request, Site $site, WayleafChannel $wayleaf, Channels $channels, Thumbnail $thumbnail): JsonResponse
-    {
-        $given = $request->validate(['query' => ['required', 'string', 'max:2000']]);
-        $query = (string) $given['query'];
+    public function __invoke(
+        LookUpPlace $request,
+        Site $site,
+        WayleafChannel $wayleaf,
+        Channels $channels,
+        Thumbnail $thumbnail,
+    ): JsonResponse {
+        $given = $request->given();
+        $query = Value::text($given['query']);
         $connected = $site->sources()->where('channel', 'wayleaf')->whereNull('disconnected_at')->pluck('address')->all();
         // An address that people copy from their browser names its place; one of another channel is told as such.
         $other = $channels->recognised($query);

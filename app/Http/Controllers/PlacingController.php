@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\EndTrial;
+use App\Http\Requests\ShowCounts;
 use App\Models\Site;
 use App\Models\SpotRecord;
 use App\Models\Subject;
@@ -14,9 +16,9 @@ use App\Placing\Counting\Trials;
 use App\Placing\Counting\WidgetCounts;
 use App\Placing\Spots;
 use Gnomic\Gather\Tables\Cells;
+use Gnomic\Json\Value;
 use Gnomic\Place\Spot\Spot;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -58,15 +60,15 @@ final class PlacingController
         return self::file($table, "codes-$widget->key.csv");
     }
 
-    public function counts(Request $request, Site $site, WidgetCounts $counts, string $key): JsonResponse
+    public function counts(ShowCounts $request, Site $site, WidgetCounts $counts, string $key): JsonResponse
     {
-        $given = $request->validate(['days' => ['sometimes', 'integer', 'min:1', 'max:400']]);
+        $given = $request->given();
         $widget = $this->widget($site, $key);
         $trial = Trials::running($widget);
         $query = Trial::query();
         $query->where('widget_id', $widget->id)->whereNotNull('ended_at')->orderByDesc('id')->limit(5);
 
-        return new JsonResponse($counts->of($widget, (int) ($given['days'] ?? 30)) + [
+        return new JsonResponse($counts->of($widget, Value::whole($given['days'] ?? 30)) + [
             'trial' => $trial === null ? null : ['startedAt' => $trial->started_at->toRfc3339String()] + Trials::told($trial),
             'trials' => array_values($query->get()->map(fn (Trial $ended): array => [
                 'startedAt' => $ended->started_at->toRfc3339String(),
@@ -108,10 +110,10 @@ final class PlacingController
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
 
-    public function endTrial(Request $request, Site $site, Trials $trials, string $key): JsonResponse
+    public function endTrial(EndTrial $request, Site $site, Trials $trials, string $key): JsonResponse
     {
         $widget = $this->widget($site, $key);
-        $given = $request->validate(['kept' => ['required', 'in:this,other']]);
+        $given = $request->given();
         $trial = Trials::running($widget);
         if ($trial === null) {
             throw new ConflictHttpException('This widget has no trial running.');
@@ -138,7 +140,7 @@ final class PlacingController
         foreach ($query->get() as $subject) {
             $form = $forms["s$record->id.$subject->key"] ?? null;
             if ($form !== null && $form->removed_at === null) {
-                $host = rtrim((string) config('app.url'), '/');
+                $host = rtrim(Value::text(config('app.url')), '/');
                 $rows[] = ['name' => $subject->name, 'key' => $form->key, 'tag' => $codes->tag($form), 'frame' => $codes->frame($form),
                     'address' => "$host/w/$form->key", 'isOut' => $form->edition_id !== null];
             }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Host\LockIsHeld;
+use App\Http\Requests\ComeIn;
 use App\Models\User;
 use App\People\SignIn;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -33,11 +35,11 @@ final class SessionController
     }
 
     /** @throws ValidationException|TooManyRequestsHttpException */
-    public function store(Request $request, SignIn $signIn): JsonResponse
+    public function store(ComeIn $request, SignIn $signIn): JsonResponse
     {
-        $given = $request->validate(['email' => ['required', 'string', 'max:200'], 'password' => ['required', 'string', 'max:200']]);
+        $given = $request->given();
         try {
-            $user = $signIn->who((string) $given['email'], (string) $given['password'], (string) $request->ip());
+            $user = $signIn->who(Value::text($given['email']), Value::text($given['password']), Value::text($request->ip()));
         } catch (LockIsHeld) {
             throw new TooManyRequestsHttpException(
                 self::AGAIN,

@@ -5,18 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editions\Catalogues;
+use App\Http\Requests\ChangeSite;
+use App\Http\Requests\TryHosts;
 use App\Models\Site;
 use App\Outbox\Outbox;
 use App\Placing\Codes;
 use App\Placing\SiteScript;
+use Gnomic\Json\Value;
 use Gnomic\Place\Check\AllowedHosts;
 use Gnomic\Text\Address;
 use Gnomic\Text\Catalogue;
 use Gnomic\Text\Echoed;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rule;
 use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
 
 /** The site that is looked after: its time zone, and the languages that its widgets speak to visitors. */
@@ -41,27 +42,19 @@ final class SiteController
     }
 
     public function update(
-        Request $request,
+        ChangeSite $request,
         Site $site,
         Catalogues $catalogues,
         Outbox $outbox,
         Codes $codes,
         SiteScript $script,
     ): JsonResponse {
-        $given = $request->validate([
-            'timezone' => ['sometimes', 'timezone:all'],
-            'website' => ['sometimes', 'string', 'max:2000'],
-            'allowed' => ['sometimes', 'nullable', 'array', 'max:50'],
-            'allowed.*' => ['string', 'max:300'],
-            'counts' => ['sometimes', 'boolean'],
-            'languages' => ['sometimes', 'array', 'min:1'],
-            'languages.*' => ['string', 'distinct', Rule::in(array_keys($catalogues->all()))],
-        ]);
+        $given = $request->given();
         $placed = $this->placed($given);
         DB::transaction(function () use ($site, $given, $placed, $outbox): void {
             $site->update(
                 $placed + array_intersect_key($given, ['timezone' => true, 'counts' => true])
-                    + (isset($given['languages']) ? ['languages' => array_values($given['languages'])] : []),
+                    + (isset($given['languages']) ? ['languages' => Value::texts($given['languages'])] : []),
             );
             $outbox->site($site, 'The site was changed');
         });
@@ -73,9 +66,9 @@ final class SiteController
     }
 
     /** Who would be locked out by addresses, before anybody is: hosts on which widgets were seen in the last 30 days. */
-    public function hosts(Request $request, Site $site): JsonResponse
+    public function hosts(TryHosts $request, Site $site): JsonResponse
     {
-        $given = $request->validate(['allowed' => ['present', 'nullable', 'array', 'max:50'], 'allowed.*' => ['string', 'max:300']]);
+        $given = $request->given();
         $allowed = $this->placed($given)['allowed'] ?? null;
         $own = $site->replicate()->fill(['allowed' => $allowed])->hosts();
         $out = [];
@@ -83,7 +76,7 @@ final class SiteController
             ->where('last_at', '>', now()->subDays(30))->distinct()->pluck('page');
         foreach ($seen as $page) {
             // Pages of the site's own are known by their path alone.
-            $host = str_starts_with((string) $page, '/') ? '' : (string) strtok((string) $page, '/');
+            $host = str_starts_with(Value::text($page), '/') ? '' : Value::text(strtok(Value::text($page), '/'));
             [$name, $port] = explode(':', $host, 2) + [1 => ''];
             if ($host !== '' && $allowed !== null && ! AllowedHosts::of($own)->allows($name, $port === '' ? null : (int) $port)) {
                 $out[$host] = true;
@@ -101,7 +94,7 @@ final class SiteController
     {
         $columns = [];
         if (isset($given['website'])) {
-            $website = trim((string) $given['website']);
+            $website = trim(Value::text($given['website']));
             $website = preg_match('~^https?://~i', $website) === 1 ? $website : "https://$website";
             if (! Address::isWeb($website)) {
                 throw new UnprocessableEntityHttpException('Give the address of the front page, such as https://quillmoor.example/.');
@@ -110,10 +103,10 @@ final class SiteController
         }
         if (array_key_exists('allowed', $given)) {
             $columns['allowed'] = $given['allowed'] === null ? null : array_values(array_unique(array_map(
-                fn (mixed $host): string => AllowedHosts::tidy((string) $host) ?? throw new UnprocessableEntityHttpException(
-                    Echoed::quoted((string) $host).' is no host. Write it as quillmoor.example, *.quillmoor.example or localhost:8080.',
+                fn (string $host): string => AllowedHosts::tidy($host) ?? throw new UnprocessableEntityHttpException(
+                    Echoed::quoted($host).' is no host. Write it as quillmoor.example, *.quillmoor.example or localhost:8080.',
                 ),
-                $given['allowed'],
+                Value::texts($given['allowed']),
             )));
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\ChangeSettings;
 use App\Http\Requests\ConnectSource;
 use App\Http\Resources\SourceResource;
 use App\Models\Site;
@@ -42,20 +43,9 @@ final class SourceController
         );
     }
 
-    public function update(Request $request, Site $site, string $key, ChangeSource $change): SourceResource
+    public function update(ChangeSettings $request, Site $site, string $key, ChangeSource $change): SourceResource
     {
-        $given = $request->validate([
-            'name' => ['sometimes', 'string', 'min:1', 'max:100'],
-            'cadence' => ['sometimes', 'integer', 'min:60', 'max:2592000'],
-            'connected' => ['sometimes', 'boolean'],
-            'subject' => ['sometimes', 'nullable', 'string', 'max:100'],
-            'showsGone' => ['sometimes', 'boolean'],
-            'acceptsLoss' => ['sometimes', 'boolean'],
-            'profile' => ['sometimes', 'array'],
-            'profile.name' => ['nullable', 'string', 'max:100'],
-            'profile.picture' => ['nullable', 'url:http,https', 'max:2000'],
-            'profile.bio' => ['nullable', 'string', 'max:500'],
-        ]);
+        $given = $request->given();
         $change->source($site->sources()->where('key', $key)->firstOrFail(), $given);
 
         return $this->show($site, $key);
@@ -86,7 +76,7 @@ final class SourceController
     private function counted(Site $site): Builder
     {
         $query = Source::query()->with(['subject', 'grant', 'lastRound'])
-            ->withCount(['entries as present_count' => fn ($query) => $query->where('gone', false)])
+            ->withCount(['entries as present_count' => fn (Builder $query) => $query->where('gone', false)])
             ->withMax('entries as newest_published', 'published');
         $query->where('site_id', $site->id)->whereNull('removed_at');
 

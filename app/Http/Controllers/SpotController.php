@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\ListSpots;
+use App\Http\Requests\PutSpot;
+use App\Http\Requests\RemoveSpot;
+use App\Http\Requests\WithSpot;
 use App\Http\Resources\SpotResource;
 use App\Models\Site;
 use App\Models\SpotRecord;
 use App\Models\Widget;
 use App\Placing\Pages\FindPages;
 use App\Placing\Spots;
+use Gnomic\Json\Value;
 use Gnomic\Place\Spot\Places;
 use Gnomic\Place\Spot\Spot;
 use Gnomic\Text\Address;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Spots: which widget stands where, and what of its brief is other there. */
 final class SpotController
@@ -22,9 +26,9 @@ final class SpotController
     /** Paths among which is looked how many a pattern fits. */
     private const LOOKED_THROUGH = 50_000;
 
-    public function index(Request $request, Site $site): JsonResponse
+    public function index(ListSpots $request, Site $site): JsonResponse
     {
-        $given = $request->validate(['widget' => ['sometimes', 'string', 'max:40']]);
+        $given = $request->given();
         $records = SpotRecord::ofQuery(fn ($query) => $query->where('site_id', $site->id)->whereNull('removed_at'));
         if (isset($given['widget'])) {
             $records = array_filter($records, fn (SpotRecord $record): bool => $record->widget->key === $given['widget']);
@@ -34,19 +38,19 @@ final class SpotController
         return new JsonResponse(['spots' => SpotResource::each($site, $records)]);
     }
 
-    public function store(Request $request, Site $site, Spots $spots, FindPages $find): JsonResponse
+    public function store(PutSpot $request, Site $site, Spots $spots, FindPages $find): JsonResponse
     {
-        $given = $request->validate(['widget' => ['required', 'string', 'max:40'], 'spot' => ['required', 'array']]);
+        $given = $request->given();
         $spot = Spot::read($given['spot']);
-        $record = $spots->put($site, $this->widget($site, (string) $given['widget']), $spot);
+        $record = $spots->put($site, $this->widget($site, Value::text($given['widget'])), $spot);
         $this->know($site, $spot, $find);
 
         return SpotResource::one($site, $record)->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
-    public function update(Request $request, Site $site, Spots $spots, FindPages $find, string $key): SpotResource
+    public function update(WithSpot $request, Site $site, Spots $spots, FindPages $find, string $key): SpotResource
     {
-        $given = $request->validate(['spot' => ['required', 'array']]);
+        $given = $request->given();
         $record = $this->found($site, $key);
         $spot = Spot::read($given['spot']);
         $spots->change($site, $record, $spot);
@@ -56,24 +60,24 @@ final class SpotController
     }
 
     /** Takes it away; by removed=0 it is brought back. */
-    public function destroy(Request $request, Site $site, Spots $spots, string $key): JsonResponse
+    public function destroy(RemoveSpot $request, Site $site, Spots $spots, string $key): JsonResponse
     {
-        $given = $request->validate(['removed' => ['sometimes', 'boolean']]);
+        $given = $request->given();
         $spots->turn($site, $this->found($site, $key), (bool) ($given['removed'] ?? true));
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
 
     /** What a spot would be, before it is: how it reads, and how many pages it is on. */
-    public function tried(Request $request, Site $site): JsonResponse
+    public function tried(WithSpot $request, Site $site): JsonResponse
     {
-        $given = $request->validate(['spot' => ['required', 'array']]);
+        $given = $request->given();
         $spot = Spot::read($given['spot']);
         $on = [];
         $query = $site->pages();
         $query->orderBy('path')->limit(self::LOOKED_THROUGH);
         foreach ($query->pluck('path') as $path) {
-            $path = (string) preg_replace('/\?.*$/', '', (string) $path);
+            $path = Value::text(preg_replace('/\?.*$/', '', Value::text($path)));
             if ($spot->isOn($path)) {
                 $on[$path] = true;
             }
@@ -83,7 +87,7 @@ final class SpotController
             'phrase' => Places::phrase($spot),
             'pages' => count($on),
             'some' => array_map(strval(...), array_slice(array_keys($on), 0, 8)),
-            'overrides' => $spot->overrides->phrases($site->subjects()->pluck('name', 'key')->all()),
+            'overrides' => $spot->overrides->phrases(Value::named($site->subjects()->pluck('name', 'key')->all())),
         ]);
     }
 

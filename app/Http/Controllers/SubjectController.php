@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\AddSubject;
+use App\Http\Requests\ChangeAddress;
+use App\Http\Requests\ChangeSubject;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
-use App\Models\SubjectAddress;
 use App\Outbox\Outbox;
 use App\Placing\Forms;
 use App\Sources\Channels\Channels;
+use Gnomic\Json\Value;
+use Illuminate\Contracts\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rule;
 
 /** Subjects by channels: what is connected, what could be, what is missing. */
 final class SubjectController
@@ -22,7 +24,7 @@ final class SubjectController
     public function index(Site $site, Channels $channels): JsonResponse
     {
         $sources = Source::query()->with(['lastRound', 'grant'])->withCount(
-            ['entries as present_count' => fn ($query) => $query->where('gone', false)],
+            ['entries as present_count' => fn (Builder $query) => $query->where('gone', false)],
         );
         $sources->where('site_id', $site->id)->whereNull('removed_at');
         $bySubject = $sources->get()->groupBy('subject_id');
@@ -44,7 +46,7 @@ final class SubjectController
                 'kind' => $subject->kind,
                 'identities' => $subject->identities ?? [],
                 'reopenedOn' => $subject->reopened_on === null ? null : substr($subject->reopened_on, 0, 10),
-                'entries' => (int) ($loose[$subject->id] ?? 0),
+                'entries' => Value::whole($loose[$subject->id] ?? 0),
                 'cells' => array_values(array_filter(
                     array_map(
                         fn (string $channel): array => $this->cell($channel, $subject, $bySubject[$subject->id] ?? []),
@@ -56,23 +58,19 @@ final class SubjectController
         ]);
     }
 
-    public function store(Request $request, Site $site, Forms $forms): JsonResponse
+    public function store(AddSubject $request, Site $site, Forms $forms): JsonResponse
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:100'], 'kind' => ['nullable', 'string', 'max:40']]);
-        $subject = Subject::named($site, (string) $given['name'], $given['kind'] ?? null);
+        $given = $request->given();
+        $subject = Subject::named($site, Value::text($given['name']), Value::textOrNull($given['kind'] ?? null));
         $forms->subjectsChanged($site);
 
         return new JsonResponse(['key' => $subject->key, 'name' => $subject->name], JsonResponse::HTTP_CREATED);
     }
 
     /** The day on which it reopened: briefs can show what was said since. And what pages call it: an article number, an identifier. */
-    public function update(Request $request, Site $site, Outbox $outbox, Forms $forms, string $key): JsonResponse
+    public function update(ChangeSubject $request, Site $site, Outbox $outbox, Forms $forms, string $key): JsonResponse
     {
-        $given = $request->validate([
-            'reopenedOn' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
-            'identities' => ['sometimes', 'array', 'max:20'],
-            'identities.*' => ['string', 'max:300'],
-        ]);
+        $given = $request->given();
         $subject = $site->subjects()->where('key', $key)->firstOrFail();
         DB::transaction(function () use ($subject, $site, $outbox, $forms, $given): void {
             if (array_key_exists('reopenedOn', $given)) {
@@ -80,7 +78,7 @@ final class SubjectController
                 $outbox->site($site, 'A subject reopened');
             }
             if (isset($given['identities'])) {
-                $subject->update(['identities' => array_values($given['identities'])]);
+                $subject->update(['identities' => Value::texts($given['identities'])]);
                 $forms->subjectsChanged($site);
             }
         });
@@ -89,16 +87,12 @@ final class SubjectController
     }
 
     /** Keeps or takes away an address on a channel; what is connected there stays connected. */
-    public function address(Request $request, Site $site, Channels $channels, string $key): JsonResponse
+    public function address(ChangeAddress $request, Site $site, Channels $channels, string $key): JsonResponse
     {
-        $given = $request->validate([
-            'channel' => ['required', Rule::in(array_keys($channels->withAddresses()))],
-            'address' => ['required', 'string', 'max:2000'],
-            'keep' => ['required', 'boolean'],
-        ]);
+        $given = $request->given();
         $subject = $site->subjects()->where('key', $key)->firstOrFail();
-        $address = trim((string) $given['address']);
-        $known = $channels->of((string) $given['channel'])->recognised($address) ?? $address;
+        $address = trim(Value::text($given['address']));
+        $known = $channels->of(Value::text($given['channel']))->recognised($address) ?? $address;
         (bool) $given['keep'] ? $subject->addresses()->firstOrCreate(['channel' => $given['channel'], 'address' => $known])
             : $subject->addresses()->where('channel', $given['channel'])->where('address', $known)->delete();
 
@@ -118,12 +112,11 @@ final class SubjectController
                     'address' => $source->address,
                     'source' => $source->key,
                     'state' => $source->state(),
-                    'entries' => (int) $source->getAttribute('present_count'),
+                    'entries' => Value::whole($source->getAttribute('present_count')),
                 ];
             }
         }
-        /** @var SubjectAddress $known */
-        foreach ($subject->getRelation('addresses') as $known) {
+        foreach ($subject->addresses as $known) {
             if ($known->channel === $channel) {
                 $addresses[$known->address] ??= ['address' => $known->address, 'source' => null, 'state' => 'known', 'entries' => 0];
             }

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Entries\Listing\Listing;
+use App\Http\Requests\KeepView;
 use App\Models\Site;
 use App\Models\View;
+use Gnomic\Json\Value;
 use Gnomic\Sift\Criteria;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 /** Views of the entries that the owner has given a name. */
 final class ViewController
@@ -28,22 +27,18 @@ final class ViewController
     }
 
     /** The same name again is the same view, changed. */
-    public function store(Request $request, Site $site): JsonResponse
+    public function store(KeepView $request, Site $site): JsonResponse
     {
-        $given = $request->validate([
-            'name' => ['required', 'string', 'max:60'],
-            'wanted' => ['present', 'array'],
-            'state' => ['nullable', Rule::in(Listing::STATES)],
-            'search' => ['nullable', 'string', 'max:200'],
-        ]);
+        $given = $request->given();
         if ($site->views()->count() >= self::MOST) {
             abort(422, 'There are '.self::MOST.' views already. Remove one that is not used any more.');
         }
-        $wanted = Criteria::read($given['wanted']['gather'] ?? [], $given['wanted']['sift'] ?? []);
-        $view = $site->views()->updateOrCreate(['name' => trim((string) $given['name'])], ['wanted' => [
+        $wanted = Value::members($given['wanted']);
+        $wanted = Criteria::read($wanted['gather'] ?? [], $wanted['sift'] ?? []);
+        $view = $site->views()->updateOrCreate(['name' => trim(Value::text($given['name']))], ['wanted' => [
             'wanted' => $wanted->toArray(),
             'state' => $given['state'] ?? null,
-            'search' => (string) ($given['search'] ?? ''),
+            'search' => Value::text($given['search'] ?? ''),
         ]]);
 
         return new JsonResponse(['id' => $view->id, 'name' => $view->name] + $view->wanted, JsonResponse::HTTP_CREATED);

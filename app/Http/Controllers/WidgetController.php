@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\BriefBody;
+use App\Http\Requests\ChangeWidget;
+use App\Http\Requests\MakeWidget;
+use App\Http\Requests\PinEntry;
+use App\Http\Requests\RemoveWidget;
 use App\Http\Resources\WidgetResource;
 use App\Models\Site;
 use App\Models\Widget;
@@ -13,8 +17,8 @@ use App\Placing\Forms;
 use App\Placing\SiteScript;
 use App\Placing\WidgetKeys;
 use Gnomic\Brief\Brief;
+use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 /** The site's widgets: their names, their briefs on the bench, and their publishing, which goes on in the background. */
@@ -31,9 +35,9 @@ final class WidgetController
     }
 
     /** A new widget starts with the usual: the ten newest entries, in a carousel, three across. */
-    public function store(Request $request, Site $site, WidgetKeys $keys): JsonResponse
+    public function store(MakeWidget $request, Site $site, WidgetKeys $keys): JsonResponse
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:100'], 'brief' => ['sometimes', 'array']]);
+        $given = $request->given();
         $brief = isset($given['brief']) ? BriefBody::of($request) : Brief::usual();
         $widget = $site->widgets()->create([
             'key' => $keys->new(),
@@ -44,9 +48,9 @@ final class WidgetController
         return $this->show($site, $widget->key)->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
-    public function update(Request $request, Site $site, Outbox $outbox, string $key): WidgetResource
+    public function update(ChangeWidget $request, Site $site, Outbox $outbox, string $key): WidgetResource
     {
-        $given = $request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:100'], 'brief' => ['sometimes', 'array']]);
+        $given = $request->given();
         $widget = $this->found($site, $key);
         if (isset($given['brief'])) {
             $given['brief'] = BriefBody::of($request)->toArray();
@@ -68,14 +72,14 @@ final class WidgetController
      * what is hidden or gone later. By removed=0 it is brought back.
      */
     public function destroy(
-        Request $request,
+        RemoveWidget $request,
         Site $site,
         Outbox $outbox,
         Forms $forms,
         SiteScript $script,
         string $key,
     ): JsonResponse {
-        $given = $request->validate(['removed' => ['sometimes', 'boolean'], 'stays' => ['sometimes', 'boolean']]);
+        $given = $request->given();
         $removed = (bool) ($given['removed'] ?? true);
         $query = $site->allWidgets();
         $query->whereNull('variant_of')->where('key', $key);
@@ -105,16 +109,16 @@ final class WidgetController
      * Pins an entry first, or takes the pin back. Where the bench has nothing that is not out, the pin goes out at once;
      * else it waits there with the other changes.
      */
-    public function pin(Request $request, Site $site, Outbox $outbox, string $key): JsonResponse
+    public function pin(PinEntry $request, Site $site, Outbox $outbox, string $key): JsonResponse
     {
-        $given = $request->validate(['id' => ['required', 'string', 'max:600'], 'on' => ['required', 'boolean']]);
+        $given = $request->given();
         $widget = $this->found($site, $key);
         $draft = $widget->draft();
         $isOut = $widget->edition !== null && $widget->edition->toBrief()->toArray() === $draft->toArray();
         $others = array_values(array_filter($draft->criteria->pins, fn (string $pin): bool => $pin !== $given['id']));
         $pinned = $draft->with(criteria: $draft->criteria->with(
             '/sift/pins',
-            (bool) $given['on'] ? [...$others, (string) $given['id']] : $others,
+            (bool) $given['on'] ? [...$others, Value::text($given['id'])] : $others,
         ));
         DB::transaction(function () use ($widget, $pinned, $isOut, $outbox, $given): void {
             $widget->update(['brief' => $pinned->toArray()]);

@@ -20,6 +20,9 @@ final class CurrentSite
         $site = $user->sites()->orderBy('sites.id')->first() ?? abort(403, 'You have no site yet.');
         app()->instance(Site::class, $site);
 
-        return $next($request);
+        /** @var Response $response */
+        $response = $next($request);
+
+        return $response;
     }
 }

@@ -19,7 +19,9 @@ final class StudioHeaders
         /** @var Response $response */
         $response = $next($request);
         // A page of the owner's in a frame of the bench has a stricter one.
-        $response->headers->has('Content-Security-Policy') || $response->headers->set('Content-Security-Policy', self::POLICY);
+        if (! $response->headers->has('Content-Security-Policy')) {
+            $response->headers->set('Content-Security-Policy', self::POLICY);
+        }
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
 

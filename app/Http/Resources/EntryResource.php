@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\EntryRecord;
 use Gnomic\Entry\EntryJson;
+use Gnomic\Json\Value;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -18,18 +19,18 @@ final class EntryResource extends JsonResource
     public function toArray(Request $request): array
     {
         return [
-            'entry' => EntryJson::write($this->resource->toCore()),
-            'rating' => $this->resource->toCore()->rating?->spoken(),
-            'hidden' => (bool) $this->resource->getAttribute('hidden'),
+            'entry' => EntryJson::write($this->toCore()),
+            'rating' => $this->toCore()->rating?->spoken(),
+            'hidden' => (bool) $this->getAttribute('hidden'),
             'held' => $this->held,
             'heldFor' => $this->held ? $this->held_for ?? [] : [],
             'barred' => $this->barred,
             'subject' => $this->subject,
             'labels' => $this->own_labels ?? [],
             'duplicate' => $this->duplicate,
-            'told' => $this->duplicate ? 1 : (int) $this->resource->getAttribute('told_count'),
+            'told' => $this->duplicate ? 1 : Value::whole($this->getAttribute('told_count')),
             'gone' => $this->gone_at?->toRfc3339String(),
-            'revisions' => (int) $this->resource->getAttribute('revisions_count'),
+            'revisions' => Value::whole($this->getAttribute('revisions_count')),
         ];
     }
 }

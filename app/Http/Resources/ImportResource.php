@@ -19,6 +19,9 @@ final class ImportResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
+        /** @var Import $import */
+        $import = $this->resource;
+
         return [
             'id' => $this->id,
             'kind' => $this->kind,
@@ -28,11 +31,11 @@ final class ImportResource extends JsonResource
             'asks' => $this->state === 'asking' ? $this->asks : null,
             'dates' => $this->dates,
             'total' => $this->total,
-            'done' => Progress::of($this->resource),
+            'done' => Progress::of($import),
             'counts' => $this->counts,
             'columns' => (object) ($this->columns ?? []),
             'known' => array_map(fn (Column $column): string => $column->value, Column::cases()),
-            'header' => in_array($this->state, ['asking', 'ready'], true) ? Header::of($this->resource) : [],
+            'header' => in_array($this->state, ['asking', 'ready'], true) ? Header::of($import) : [],
         ];
     }
 }

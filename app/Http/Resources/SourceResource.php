@@ -10,6 +10,7 @@ use App\Sources\Channels\Channels;
 use Carbon\CarbonImmutable;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
+use Gnomic\Json\Value;
 use Gnomic\Tend\Cadence;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -26,8 +27,8 @@ final class SourceResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $newest = $this->resource->getAttribute('newest_published');
-        $round = $this->resource->lastRound;
+        $newest = $this->getAttribute('newest_published');
+        $round = $this->lastRound;
         $channel = app(Channels::class)->of($this->channel);
         $granting = app(OAuthProviders::class);
 
@@ -41,10 +42,10 @@ final class SourceResource extends JsonResource
             'address' => $this->address,
             'home' => $this->home,
             'subject' => $this->subject?->name,
-            'state' => $this->resource->state(),
+            'state' => $this->state(),
             'reason' => $round?->reason,
-            'entries' => (int) $this->resource->getAttribute('present_count'),
-            'newest' => $newest === null ? null : CarbonImmutable::createFromTimestamp((int) $newest)->toRfc3339String(),
+            'entries' => Value::whole($this->getAttribute('present_count')),
+            'newest' => $newest === null ? null : CarbonImmutable::createFromTimestamp(Value::whole($newest))->toRfc3339String(),
             'cadence' => $this->cadence,
             'cadenceSpoken' => Cadence::spoken($this->cadence),
             'nextAt' => $channel->isAsked() ? $this->next_at?->toRfc3339String() : null,

@@ -10,6 +10,7 @@ use App\Models\Widget;
 use App\Placing\Codes;
 use App\Placing\Forms;
 use App\Placing\Spots;
+use Gnomic\Json\Value;
 use Gnomic\Place\Spot\Places;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -48,7 +49,7 @@ final class SpotResource extends JsonResource
     public static function each(Site $site, array $records): array
     {
         $forms = Forms::at($records);
-        $subjects = $site->subjects()->pluck('name', 'key')->all();
+        $subjects = Value::named($site->subjects()->pluck('name', 'key')->all());
         $decided = $colliding = [];
         foreach (app(Spots::class)->collisions($site) as [$deciding, $other]) {
             $decided[$other][] = $deciding;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Placing\Counting;
 
+use App\Host\Folder;
 use App\Host\HostLocks;
+use Gnomic\Json\Value;
 use Gnomic\Place\Count\Beacon;
 use Illuminate\Support\Facades\DB;
 
@@ -33,7 +35,7 @@ final readonly class CountBeacons
         }
         try {
             $added = 0;
-            $files = array_filter(@scandir($this->folder) ?: [], fn (string $name): bool => str_ends_with($name, '.log'));
+            $files = array_filter(Folder::names($this->folder), fn (string $name): bool => str_ends_with($name, '.log'));
             foreach ($files as $name) {
                 $added += $this->file($name);
             }
@@ -55,7 +57,7 @@ final readonly class CountBeacons
         }
         $inode = (int) (fstat($file)['ino'] ?? 0);
         $known = DB::table('counted_files')->where('name', $name)->first();
-        $offset = $known !== null && (int) $known->inode === $inode ? (int) $known->offset : 0;
+        $offset = $known !== null && Value::whole($known->inode) === $inode ? Value::whole($known->offset) : 0;
         $added = 0;
         $isPast = $this->isPast($name);
         fseek($file, $offset);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Placing\Counting;
 
 use Carbon\CarbonImmutable;
+use Gnomic\Json\Value;
 use Gnomic\Place\Count\Beacon;
 use Gnomic\Place\Count\BeaconVisit;
 use Gnomic\Place\Count\Counts;
@@ -62,16 +63,16 @@ final class Sums
             $rows = DB::table('widgets')->join('sites', 'sites.id', '=', 'widgets.site_id')->whereIn('widgets.key', $keys)
                 ->get(['widgets.id', 'widgets.key', 'sites.timezone', 'sites.counts', 'sites.website', 'sites.address']);
             foreach ($rows as $row) {
-                $widgets[(string) $row->key] = $row;
+                $widgets[Value::text($row->key)] = $row;
             }
         }
         foreach ($widgets as $key => $widget) {
             if ((bool) $widget->counts) {
                 $this->writeCounts(
-                    (int) $widget->id,
+                    Value::whole($widget->id),
                     $key,
-                    (string) $widget->timezone,
-                    self::hostOf((string) ($widget->website ?? "https://$widget->address/")),
+                    Value::text($widget->timezone),
+                    self::hostOf(Value::textOrNull($widget->website) ?? 'https://'.Value::text($widget->address).'/'),
                 );
             }
         }
@@ -131,9 +132,9 @@ final class Sums
             if ($before === null && count($known) >= self::MOST_PAGES) {
                 continue;
             }
-            $errors = $before === null ? [] : (array) json_decode((string) $before->errors, true);
+            $errors = $before === null ? [] : (array) json_decode(Value::text($before->errors), true);
             foreach ($seen['errors'] as $error => $times) {
-                $errors[$error] = ($errors[$error] ?? 0) + $times;
+                $errors[$error] = Value::whole($errors[$error] ?? 0) + $times;
             }
             $widths = array_filter(
                 [$before?->narrowest, $seen['narrowest']],

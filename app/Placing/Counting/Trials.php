@@ -9,6 +9,7 @@ use App\Models\Widget;
 use App\Outbox\Outbox;
 use App\Placing\WidgetKeys;
 use Gnomic\Brief\Brief;
+use Gnomic\Json\Value;
 use Gnomic\Place\Spot\Overrides;
 use Gnomic\Place\Trial\Arm;
 use Gnomic\Place\Trial\SequentialTest;
@@ -35,7 +36,7 @@ final readonly class Trials
     {
         $ids = DB::table('trials')->where('site_id', $siteId)->whereNull('ended_at')->pluck('widget_id')->all();
 
-        return array_fill_keys($ids, true);
+        return array_fill_keys(Value::wholes($ids), true);
     }
 
     /** What is published, against what is on the bench. */
@@ -70,14 +71,19 @@ final readonly class Trials
             foreach ([$trial->same, $trial->other] as $form) {
                 $form->update(['removed_at' => now()]);
             }
-            $share = fn (array $arm): string => number_format(100 * $arm['share'], 1).' % of '.number_format($arm['views']).' views';
             $which = $kept === 'other' ? 'The other version was kept' : 'It was kept as it was';
-            $cause = "$which after a trial: {$share($told['other'])} against {$share($told['this'])}";
+            $cause = "$which after a trial: ".self::share($told['other']).' against '.self::share($told['this']);
             if ($kept === 'other') {
                 $trial->widget->update(['brief' => $trial->other->brief]);
             }
             $this->outbox->widget($trial->widget, $kept === 'other' ? $trial->other->draft() : null, $cause);
         });
+    }
+
+    /** @param  array{views: int, engaged: int, share: float}  $arm */
+    private static function share(array $arm): string
+    {
+        return number_format(100 * $arm['share'], 1).' % of '.number_format($arm['views']).' views';
     }
 
     /**
@@ -95,8 +101,8 @@ final readonly class Trials
             ->get(['day', 'widget_id', DB::raw('SUM(views) AS views'), DB::raw('SUM(engaged) AS engaged')])->groupBy('day');
         foreach ($days as $rows) {
             foreach ($rows as $row) {
-                $arm = (int) $row->widget_id === $trial->other_id ? 'other' : 'this';
-                $sums[$arm] = [$sums[$arm][0] + (int) $row->views, $sums[$arm][1] + (int) $row->engaged];
+                $arm = Value::whole($row->widget_id) === $trial->other_id ? 'other' : 'this';
+                $sums[$arm] = [$sums[$arm][0] + Value::whole($row->views), $sums[$arm][1] + Value::whole($row->engaged)];
             }
             $moments[] = [new Arm(...$sums['this']), new Arm(...$sums['other'])];
         }

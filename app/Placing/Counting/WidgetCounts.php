@@ -7,6 +7,7 @@ namespace App\Placing\Counting;
 use App\Models\EntryRecord;
 use App\Models\Widget;
 use Carbon\CarbonImmutable;
+use Gnomic\Json\Value;
 use Gnomic\Place\Count\Counts;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -42,10 +43,10 @@ final readonly class WidgetCounts
         return [
             'days' => $list,
             'total' => self::counts($counted()->first($sums)),
-            'pages' => array_values($pages->map(fn (object $row): array => ['page' => (string) $row->page] + self::counts($row)
-                + self::seen($sightings[(string) $row->page] ?? []))->all()),
+            'pages' => array_values($pages->map(fn (object $row): array => ['page' => Value::text($row->page)] + self::counts($row)
+                + self::seen($sightings[Value::text($row->page)] ?? []))->all()),
             'widths' => array_values($counted()->groupBy('width')->get(['width', ...$sums])
-                ->map(fn (object $row): array => ['width' => (string) $row->width] + self::counts($row))->all()),
+                ->map(fn (object $row): array => ['width' => Value::text($row->width)] + self::counts($row))->all()),
             'entries' => $this->entries($widget, $ids, $from),
             'counts' => $widget->site->counts,
         ];
@@ -59,7 +60,7 @@ final readonly class WidgetCounts
             ->where('day', '>=', now()->subDays(30)->format('Y-m-d'))->groupBy('of')
             ->get([DB::raw('COALESCE(widgets.variant_of, widgets.id) AS of'), DB::raw('SUM(views) AS views')]);
         foreach ($rows as $row) {
-            $views[(int) $row->of] = (int) $row->views;
+            $views[Value::whole($row->of)] = Value::whole($row->views);
         }
 
         return $views;
@@ -74,16 +75,14 @@ final readonly class WidgetCounts
         foreach ($query->get(
             ['day', 'page', 'width', ...array_map(fn (string $kind) => DB::raw("SUM($kind) AS $kind"), Counts::KINDS)],
         ) as $row) {
-            yield [(string) $row->day, (string) $row->page, (string) $row->width, ...array_values(self::counts($row))];
+            yield [Value::text($row->day), Value::text($row->page), Value::text($row->width), ...array_values(self::counts($row))];
         }
     }
 
     /** @return list<int> of the widget and of its forms */
     public static function ids(Widget $widget): array
     {
-        return array_values(array_map(intval(...), [
-            $widget->id, ...Widget::query()->where('variant_of', $widget->id)->pluck('id')->all(),
-        ]));
+        return Value::wholes([$widget->id, ...Widget::query()->where('variant_of', $widget->id)->pluck('id')->all()]);
     }
 
     /**
@@ -100,19 +99,20 @@ final readonly class WidgetCounts
         $refs = [];
         foreach (DB::table('entries')->where('site_id', $widget->site_id)->whereIn('card_ref', $rows->pluck('entry')->all())
             ->orderByRaw("id IN ({$shown->toSql()}) DESC", $shown->getBindings())->orderByDesc('id')->get(['card_ref', 'ref']) as $entry) {
-            $refs[(string) $entry->card_ref] ??= (string) $entry->ref;
+            $refs[Value::text($entry->card_ref)] ??= Value::text($entry->ref);
         }
         $records = EntryRecord::ofRefs($widget->site, array_values($refs));
         $told = [];
         foreach ($rows as $row) {
-            $entry = isset($refs[$row->entry]) ? ($records[$refs[$row->entry]] ?? null)?->toCore() : null;
+            $ref = Value::text($row->entry);
+            $entry = isset($refs[$ref]) ? ($records[$refs[$ref]] ?? null)?->toCore() : null;
             $told[] = [
-                'ref' => (string) $row->entry,
+                'ref' => $ref,
                 'name' => $entry?->author->name,
                 'says' => $entry === null ? null : mb_strimwidth((string) ($entry->title ?? $entry->text), 0, 120, '…'),
-                'openings' => (int) $row->openings,
-                'reads' => (int) $row->reads,
-                'clicks' => (int) $row->clicks,
+                'openings' => Value::whole($row->openings),
+                'reads' => Value::whole($row->reads),
+                'clicks' => Value::whole($row->clicks),
             ];
         }
 
@@ -124,31 +124,31 @@ final readonly class WidgetCounts
     {
         $counts = [];
         foreach (Counts::KINDS as $kind) {
-            $counts[$kind] = (int) ($row->$kind ?? 0);
+            $counts[$kind] = Value::whole($row->$kind ?? 0);
         }
 
         return $counts;
     }
 
     /**
-     * @param  iterable<object>  $rows
+     * @param  iterable<int, object>  $rows
      * @return array{firstAt: string|null, lastAt: string|null, narrowest: int|null, widest: int|null, errors: object}
      */
     private static function seen(iterable $rows): array
     {
         $rows = collect($rows);
-        $time = fn (mixed $at): ?string => $at === null ? null : CarbonImmutable::parse((string) $at, 'UTC')->toRfc3339String();
+        $time = fn (mixed $at): ?string => $at === null ? null : CarbonImmutable::parse(Value::text($at), 'UTC')->toRfc3339String();
         $narrowest = $rows->min('narrowest');
         $widest = $rows->max('widest');
         $errors = [];
         foreach ($rows as $row) {
-            foreach ((array) json_decode((string) ($row->errors ?? ''), true) as $error => $times) {
+            foreach ((array) json_decode(Value::text($row->errors ?? ''), true) as $error => $times) {
                 $errors[$error] = ($errors[$error] ?? 0) + (is_int($times) ? $times : 0);
             }
         }
 
         return ['firstAt' => $time($rows->min('first_at')), 'lastAt' => $time($rows->max('last_at')),
-            'narrowest' => $narrowest === null ? null : (int) $narrowest, 'widest' => $widest === null ? null : (int) $widest,
+            'narrowest' => Value::wholeOrNull($narrowest), 'widest' => Value::wholeOrNull($widest),
             'errors' => (object) $errors];
     }
 }

@@ -83,7 +83,7 @@ final class CheckDuePages implements ShouldQueue
             array_push($patterns, ...$record->toCore()->pages);
         }
         $exact = array_values(array_map(
-            fn (PathPattern $pattern): string => (string) (is_string($pattern->compiled()) ? $pattern->compiled() : ''),
+            fn (PathPattern $pattern): string => is_string($pattern->compiled()) ? $pattern->compiled() : '',
             array_filter($patterns, fn (PathPattern $pattern): bool => $pattern->isOnePage()),
         ));
         $query = $site->pages();

@@ -11,12 +11,14 @@ use App\Models\Finding;
 use App\Models\Page;
 use App\Models\Widget;
 use Carbon\CarbonImmutable;
+use Gnomic\Json\Value;
 use Gnomic\Place\Check\CheckFinding;
 use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\PageTags;
 use Gnomic\Place\Check\PlacementVerdict;
 use Gnomic\Place\Check\Sighting;
+use Gnomic\Text\Words;
 use Illuminate\Support\Facades\DB;
 
 /** Fetches a page as a visitor would, and keeps whether the widgets are there that should be. */
@@ -183,8 +185,8 @@ final readonly class CheckPage
             ->where('last_at', '>', now()->subDays(self::FRESH_DAYS))->orderByDesc('last_at')->first();
 
         return $seen === null ? null : new Sighting(
-            CarbonImmutable::parse((string) $seen->last_at, 'UTC')->getTimestamp(),
-            (int) $seen->last_width,
+            CarbonImmutable::parse(Value::text($seen->last_at), 'UTC')->getTimestamp(),
+            Value::whole($seen->last_width),
             $seen->last_fault === 'hidden',
             $finding->gone_since?->getTimestamp(),
         );
@@ -229,7 +231,7 @@ final readonly class CheckPage
             $answer->header('Age') === null ? null : "Age: {$answer->header('Age')}",
             $answer->header('X-Cache'),
             $answer->header('CF-Cache-Status'),
-        ]);
+        ], Words::isFilled(...));
 
         return new FetchedPage(
             mb_scrub($answer->body),
@@ -262,6 +264,6 @@ final readonly class CheckPage
 
     private static function path(string $address): string
     {
-        return parse_url($address, PHP_URL_PATH) ?: '/';
+        return Words::filled((string) parse_url($address, PHP_URL_PATH)) ?? '/';
     }
 }

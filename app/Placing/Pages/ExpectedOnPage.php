@@ -10,6 +10,7 @@ use App\Models\Site;
 use App\Models\SpotRecord;
 use App\Models\Widget;
 use App\Placing\Spots;
+use Gnomic\Json\Value;
 use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\PageCheck;
 use Gnomic\Place\Check\PageTags;
@@ -78,7 +79,7 @@ final readonly class ExpectedOnPage
 
     public function check(Site $site): PageCheck
     {
-        $keys = $site->allWidgets()->pluck('key')->map(fn (mixed $key): string => (string) $key);
+        $keys = $site->allWidgets()->pluck('key')->map(fn (mixed $key): string => Value::text($key));
 
         return new PageCheck(
             $this->host,
@@ -99,7 +100,7 @@ final readonly class ExpectedOnPage
 
     private static function of(Widget $widget, ?string $selector, bool $isSure): Expected
     {
-        $forms = Widget::query()->where('variant_of', $widget->id)->pluck('key')->map(fn (mixed $key): string => (string) $key)->all();
+        $forms = Widget::query()->where('variant_of', $widget->id)->pluck('key')->map(fn (mixed $key): string => Value::text($key))->all();
 
         return new Expected(
             $widget->key,

@@ -14,6 +14,7 @@ use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\PageTags;
 use Gnomic\Text\Address;
+use Gnomic\Text\Words;
 use Illuminate\Support\Facades\DB;
 
 /** Finds the pages of a site: by its sitemaps (sitemaps.org), and where it has none, by following its links. */
@@ -222,7 +223,7 @@ final class FindPages
                     $tags = PageTags::of(new FetchedPage($answer->body, $answer->address), $this->host);
                     $page->update([
                         'title' => mb_strcut((string) $tags->title, 0, 290),
-                        'language' => mb_strcut((string) $tags->language, 0, 35) ?: null,
+                        'language' => Words::filled(mb_strcut((string) $tags->language, 0, 35)),
                         'seen_at' => now(),
                         'failure' => null,
                     ]);

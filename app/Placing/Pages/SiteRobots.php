@@ -8,6 +8,7 @@ use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use Gnomic\Gather\Page\Robots;
 use Gnomic\Text\Address;
+use Gnomic\Text\Words;
 
 /** What a website asks of programs, as it says so now (RFC 9309, §2.3.1). */
 final readonly class SiteRobots
@@ -35,6 +36,6 @@ final readonly class SiteRobots
     {
         $query = parse_url($page, PHP_URL_QUERY);
 
-        return $robots->allows((parse_url($page, PHP_URL_PATH) ?: '/').(is_string($query) ? "?$query" : ''));
+        return $robots->allows((Words::filled((string) parse_url($page, PHP_URL_PATH)) ?? '/').(is_string($query) ? "?$query" : ''));
     }
 }

@@ -8,6 +8,7 @@ use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Models\Grant;
 use App\Models\Site;
+use Gnomic\Json\Value;
 use Gnomic\Text\Address;
 use GuzzleHttp\Client;
 use GuzzleHttp\Promise\Create;
@@ -64,7 +65,9 @@ final readonly class OAuthProvider
         }
         $account = $token->getValues()['account'] ?? [];
 
-        return $site->grants()->updateOrCreate(['channel' => $this->channel, 'account' => (string) ($account['name'] ?? 'your account')],
+        $name = Value::text(Value::members($account)['name'] ?? 'your account');
+
+        return $site->grants()->updateOrCreate(['channel' => $this->channel, 'account' => $name],
             ['scopes' => array_keys($this->scopes), 'ended_at' => null] + self::kept($token));
     }
 

@@ -107,11 +107,9 @@ final readonly class Discover
             }
         }
         $origin = Address::origin($front->address);
-        $own = fn (array $pages): array => array_values(
-            array_unique(array_filter($pages, fn (string $page): bool => Address::origin($page) === $origin)),
-        );
-        $pages = $own($pages);
-        $pages = $pages === [] ? $own($links) : $pages;
+        $isOwn = fn (string $page): bool => Address::origin($page) === $origin;
+        $own = array_filter($pages, $isOwn);
+        $pages = array_values(array_unique($own === [] ? array_filter($links, $isOwn) : $own));
         // Front pages first: what a site says of itself stands near its root.
         usort($pages, fn (string $one, string $other): int => substr_count($one, '/') <=> substr_count($other, '/'));
 

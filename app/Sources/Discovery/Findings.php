@@ -7,6 +7,7 @@ namespace App\Sources\Discovery;
 use App\Models\Site;
 use App\Sources\Channels\Channels;
 use Gnomic\Gather\Page\PageReading;
+use Gnomic\Text\Words;
 
 /** What was found page by page, each thing once and with the page that told it. */
 final class Findings
@@ -34,7 +35,7 @@ final class Findings
     /** @param  list<string>  $links */
     public function page(string $address, PageReading $page, array $links): void
     {
-        $path = parse_url($address, PHP_URL_PATH) ?: '/';
+        $path = Words::filled((string) parse_url($address, PHP_URL_PATH)) ?? '/';
         foreach ($page->described as $described) {
             if (! Discover::isSubject($described)) {
                 continue;

@@ -9,6 +9,7 @@ use App\Host\HostLocks;
 use App\Host\WorkerDied;
 use App\Models\Site;
 use Gnomic\Gather\PayloadIsUnreadable;
+use Gnomic\Json\Value;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -84,7 +85,7 @@ final class ReadWebsite implements ShouldQueue
             return;
         }
         try {
-            $this->keep($kept, 'done', null, get_object_vars($discover->at($site, $this->address)));
+            $this->keep($kept, 'done', null, Value::members($discover->at($site, $this->address)));
         } catch (FetchFailed|PayloadIsUnreadable $failed) {
             $this->keep($kept, 'failed', $failed->getMessage(), null);
         }

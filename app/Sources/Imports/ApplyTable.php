@@ -11,6 +11,7 @@ use App\Host\WorkerDied;
 use App\Models\Import;
 use App\Models\Subject;
 use Gnomic\Gather\Matching\Coverage;
+use Gnomic\Json\Value;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
@@ -81,8 +82,9 @@ final class ApplyTable implements ShouldQueue
             if (! is_array($row) || $row['what'] === 'wrong') {
                 continue;
             }
-            $subject = Subject::named($import->site, (string) $row['subject']['name'], $row['subject']['kind']);
-            foreach ($row['subject']['addresses'] as $channel => $address) {
+            $named = Value::members($row['subject']);
+            $subject = Subject::named($import->site, Value::text($named['name']), Value::textOrNull($named['kind']));
+            foreach (Value::named($named['addresses']) as $channel => $address) {
                 $subject->addresses()->firstOrCreate(['channel' => $channel, 'address' => $address]);
             }
         }

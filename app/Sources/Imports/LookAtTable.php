@@ -19,9 +19,11 @@ use Gnomic\Gather\Matching\Known;
 use Gnomic\Gather\Tables\SubjectRows;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Gather\Tables\TableReader;
+use Gnomic\Json\Value;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use Throwable;
 
 /** The dry run: what each row of a table would do, row by row, before anything is done. */
@@ -115,8 +117,8 @@ final class LookAtTable implements ShouldQueue
                     )."\n",
                 );
             }
-            if ($index % 100 === 0) {
-                Progress::tell($import, (int) $index);
+            if (Value::whole($index) % 100 === 0) {
+                Progress::tell($import, Value::whole($index));
             }
         }
         rename($import->rows().'.new', $import->rows());
@@ -194,7 +196,7 @@ final class LookAtTable implements ShouldQueue
     {
         $has = DB::table('subject_addresses')->where('subject_id', $subject->id)
             ->get(['channel', 'address'])
-            ->map(fn (object $row): string => "$row->channel $row->address")
+            ->map(fn (stdClass $row): string => Value::text($row->channel).' '.Value::text($row->address))
             ->all();
         $wanted = array_map(fn (string $address, string $channel): string => "$channel $address", $addresses, array_keys($addresses));
 

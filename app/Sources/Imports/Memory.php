@@ -7,6 +7,7 @@ namespace App\Sources\Imports;
 use App\Models\Import;
 use Gnomic\Gather\Tables\TableIsWrong;
 use Gnomic\Gather\Tables\TableReader;
+use Gnomic\Json\Value;
 use Illuminate\Support\Facades\DB;
 
 /** What an owner said of the columns of a table, for the next one with the same first row. */
@@ -25,9 +26,9 @@ final class Memory
         if ($import->dates === null && $row->dates !== null) {
             $import->update(['dates' => $row->dates]);
         }
-        $columns = json_decode((string) $row->columns, true);
+        $columns = json_decode(Value::text($row->columns), true);
 
-        return is_array($columns) ? array_map(intval(...), $columns) : null;
+        return is_array($columns) ? array_map(Value::whole(...), Value::members($columns)) : null;
     }
 
     public static function keep(Import $import): void

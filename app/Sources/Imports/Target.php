@@ -7,6 +7,7 @@ namespace App\Sources\Imports;
 use App\Models\Site;
 use App\Models\Source;
 use Gnomic\Entry\Entry;
+use Gnomic\Text\Words;
 use Illuminate\Support\Str;
 
 /** Where entries of a table go: what was said at one place is one source, what names none is another. */
@@ -16,7 +17,7 @@ final class Target
 
     public static function addressOf(Entry $entry): string
     {
-        return 'table:'.(Str::slug(self::nameOf($entry)) ?: substr(hash('sha256', self::nameOf($entry)), 0, 12));
+        return 'table:'.(Words::filled(Str::slug(self::nameOf($entry))) ?? substr(hash('sha256', self::nameOf($entry)), 0, 12));
     }
 
     public static function existing(Site $site, string $address): ?Source

@@ -49,7 +49,10 @@ final readonly class Templates
     /** @param  list<list<string>>  $rows */
     public static function workbook(array $rows): string
     {
-        $path = tempnam(sys_get_temp_dir(), 'gnomic') ?: throw new RuntimeException('No temporary file could be created.');
+        $path = (string) tempnam(sys_get_temp_dir(), 'gnomic');
+        if ($path === '') {
+            throw new RuntimeException('No temporary file could be created.');
+        }
         $zip = new ZipArchive;
         $zip->open($path, ZipArchive::OVERWRITE);
         $main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';

@@ -171,9 +171,8 @@ final class AtomReader
     {
         $tags = [];
         foreach ($entry->all('category') as $category) {
-            $tags[] = Words::line(
-                Words::filled($category->getAttribute('label')) ?? Words::filled($category->getAttribute('term')) ?? $category->textContent,
-            );
+            $named = Words::filled($category->getAttribute('label')) ?? Words::filled($category->getAttribute('term'));
+            $tags[] = Words::line($named ?? $category->textContent);
         }
         foreach ($entry->all('dc:subject') as $subject) {
             $tags[] = Words::line($subject->textContent);

@@ -45,7 +45,8 @@ final class MediaList
             $alt = $holder->text('media:description', 'media:title');
             foreach ($holder->all('media:content') as $content) {
                 $within = Fields::of($content, 'rss', $this->base);
-                $this->add($content->getAttribute('url'), Words::filled($content->getAttribute('type')) ?? Words::filled($content->getAttribute('medium')),
+                $type = Words::filled($content->getAttribute('type')) ?? Words::filled($content->getAttribute('medium'));
+                $this->add($content->getAttribute('url'), $type,
                     $content->getAttribute('width'),
                     $content->getAttribute('height'),
                     $within->text('media:description', 'media:title') ?? $alt);

@@ -252,7 +252,7 @@ final class SchemaReviews
                             $this->address,
                         ),
                         $about->all('sameAs'),
-                    ), Words::isFilled(...)),
+                    ), is_string(...)),
                 ]),
             ),
             Words::line($about->item('address')?->text('addressLocality')) ?? $before?->town,

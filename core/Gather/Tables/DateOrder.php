@@ -66,7 +66,8 @@ enum DateOrder: string
         $year = strlen($found['year']) === 2 ? ((int) $found['year'] < 50 ? '20' : '19').$found['year'] : $found['year'];
         $clock = trim($found['rest'], " \t,T");
         if (preg_match('/^(\d{1,2}):(\d{2})(?::(\d{2}))?\s*([ap])\.?m\.?$/i', $clock, $time) === 1) {
-            $clock = sprintf('%02d:%s:%s', (int) $time[1] % 12 + (strtolower($time[4]) === 'p' ? 12 : 0), $time[2], Words::filled($time[3]) ?? '00');
+            $hour = (int) $time[1] % 12 + (strtolower($time[4]) === 'p' ? 12 : 0);
+            $clock = sprintf('%02d:%s:%s', $hour, $time[2], Words::filled($time[3]) ?? '00');
         }
 
         return sprintf('%s-%02d-%02d', $year, (int) $month, (int) $day).($clock === '' ? '' : " $clock");

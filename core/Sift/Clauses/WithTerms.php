@@ -109,7 +109,8 @@ final readonly class WithTerms extends Clause
     /** One question to the index: what is wanted, without what is not; where nothing is wanted, all but that. */
     public function condition(): Condition
     {
-        $wanted = implode(' AND ', array_filter([self::asked($this->all, ' AND '), self::asked($this->any, ' OR ')], Words::isFilled(...)));
+        $asked = [self::asked($this->all, ' AND '), self::asked($this->any, ' OR ')];
+        $wanted = implode(' AND ', array_filter($asked, Words::isFilled(...)));
         $unwanted = (string) self::asked($this->none, ' OR ');
 
         return match (true) {

@@ -82,11 +82,11 @@ test('every layout is gone through by keys alone: all that can be pressed is rea
         const turning = 'autoplay' in layout || name === 'one at a time' ? { ...layout, autoplay: 2 } : layout;
         await alive(
           page,
-          { keys1: one({ ...shape, layout: turning }, entries('both'), 6) },
+          { keys1: one({ ...shape, layout: turning }, entries('both', 8), 4) },
           pageWith(around('<gnomic-widget key="keys1"></gnomic-widget>')),
         );
         expect.soft(await moving(page), `${name}, where less motion is wished`).toEqual([]);
-      } else await show(page, around(element(render(shape, entries('both', 6)))));
+      } else await show(page, around(element(render(shape, entries('both', 4)))));
       const { reached, wrong } = await tabbed(page);
       expect.soft(wrong, `${name}, ${scripts ? 'with' : 'without'} scripts`).toEqual([]);
       expect.soft(reached, name).toBeGreaterThan(0);

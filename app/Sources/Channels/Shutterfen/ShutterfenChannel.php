@@ -17,6 +17,7 @@ use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Records\Record;
 use Gnomic\Gather\Records\ShutterfenPhotos;
+use Gnomic\Text\Pieces;
 
 /**
  * Shutterfen, a photo account: "photos" are its own posts, "mentions" those of others that mention it, and "#word #word"
@@ -98,7 +99,7 @@ final readonly class ShutterfenChannel implements Channel
         $paths = str_starts_with($source->address, '#')
             ? array_map(
                 fn (string $tag): string => 'hashtags/'.rawurlencode(mb_strtolower(ltrim($tag, '#'))),
-                preg_split('/[\s,]+/u', $source->address, -1, PREG_SPLIT_NO_EMPTY) ?: [],
+                Pieces::of($source->address, '/[\s,]+/u'),
             )
             : [$source->address];
         $entries = [];

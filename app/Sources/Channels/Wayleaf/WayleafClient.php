@@ -10,6 +10,7 @@ use App\Fetching\HttpResponse;
 use App\Models\Site;
 use App\Sources\Channels\PublicAddress;
 use Carbon\CarbonImmutable;
+use Gnomic\Json\Value;
 use Gnomic\Tend\RetryAfter;
 
 /** Asks Wayleaf's interface with the site's own key. */
@@ -47,7 +48,7 @@ final readonly class WayleafClient
             'query_short' => 'give at least three letters of the name',
             'place_unknown' => 'the place no longer exists there; search for it again',
             default => null,
-        }, str_starts_with((string) $code, 'key_') ? 'key' : null);
+        }, str_starts_with(Value::text($code), 'key_') ? 'key' : null);
     }
 
     /** The page of a place, for everybody. @param  string  $place  its identifier */
