@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Models\RoundOutcome;
 use App\Models\Source;
 use App\Outbox\Renders;
 use App\Sources\Rounds\DueRounds;
@@ -37,10 +38,10 @@ final class RoundCommand extends Command
                 $round = $rounds->run($source);
                 $editions->workOff($source->site_id);
                 $round?->refresh();
-                $failed = $failed || in_array($round?->outcome, ['failed', 'held'], true);
+                $failed = $failed || in_array($round?->outcome, [RoundOutcome::Failed, RoundOutcome::Held], true);
                 $this->put($round === null
                     ? "$source->key: a round is running already\n"
-                    : "$source->key: $round->outcome; $round->added new, $round->changed changed, $round->gone gone, $round->same the "
+                    : "$source->key: {$round->outcome->value}; $round->added new, $round->changed changed, $round->gone gone, $round->same the "
                         ."same, $round->editions editions\n");
                 if ($round?->reason !== null) {
                     $this->aside($round->reason);

@@ -6,6 +6,7 @@ namespace App\Editions;
 
 use App\Entries\Sift\SiteSieve;
 use App\Models\EntryRecord;
+use App\Models\PictureState;
 use App\Models\Site;
 use App\Pictures\Pictures;
 use App\Sources\Channels\AccountProfiles;
@@ -121,7 +122,7 @@ final readonly class StoredSupply implements Supply
             'pages' => array_map(get_object_vars(...), $this->channels->pages($this->site)),
             'profiles' => $this->site->sources()->whereNotNull('profile')->pluck('profile', 'key')->all(),
             'pictures' => $showsPictures
-                ? [$this->site->pictures()->where('state', 'kept')->count(), $this->site->pictures()->where('state', 'kept')->max('id')]
+                ? [$this->site->pictures()->where('state', PictureState::Kept)->count(), $this->site->pictures()->where('state', PictureState::Kept)->max('id')]
                 : null,
         ];
     }

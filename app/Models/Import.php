@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $site_id
  * @property string $kind  "entries" or "subjects"
  * @property string $name  of the file, as it came
- * @property string $state  "looking", "asking", "ready", "importing", "done" or "failed"
+ * @property ImportState $state
  * @property array<string, int>|null $columns
  * @property string|null $dates  DateOrder's value
  * @property int $total
@@ -32,7 +32,7 @@ final class Import extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['columns' => 'array', 'counts' => 'array'];
+        return ['state' => ImportState::class, 'columns' => 'array', 'counts' => 'array'];
     }
 
     /** @return BelongsTo<Site, $this> */

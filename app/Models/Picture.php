@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $site_id
  * @property string $url
  * @property string $digest
- * @property string $state  "waiting", "kept" or "lost"
+ * @property PictureState $state
  * @property string|null $name  of its files, without width and ending
  * @property list<int>|null $widths
  * @property int|null $width
@@ -30,7 +30,7 @@ final class Picture extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['widths' => 'array', 'extremes' => 'array'];
+        return ['state' => PictureState::class, 'widths' => 'array', 'extremes' => 'array'];
     }
 
     public static function digestOf(string $url): string

@@ -13,7 +13,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $source_id
- * @property 'running'|'changed'|'unchanged'|'held'|'failed' $outcome
+ * @property RoundOutcome $outcome
  * @property string|null $reason
  * @property int $received
  * @property int $added
@@ -38,7 +38,7 @@ final class Round extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['problems' => 'array', 'started_at' => 'datetime', 'finished_at' => 'datetime'];
+        return ['outcome' => RoundOutcome::class, 'problems' => 'array', 'started_at' => 'datetime', 'finished_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Source, $this> */

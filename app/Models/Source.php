@@ -119,8 +119,8 @@ final class Source extends Model
             in_array($this->channel, ['table', 'hand'], true) => 'kept',
             $this->grant !== null && $this->grant->ended_at !== null => 'ended',
             $round === null => 'waiting',
-            $round->outcome === 'running' => 'running',
-            in_array($round->outcome, ['failed', 'held'], true) => $round->outcome,
+            $round->outcome === RoundOutcome::Running => 'running',
+            in_array($round->outcome, [RoundOutcome::Failed, RoundOutcome::Held], true) => $round->outcome->value,
             default => 'well',
         };
     }

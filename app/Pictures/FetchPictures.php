@@ -9,6 +9,7 @@ use App\Fetching\FetchFailed;
 use App\Host\DiskIsFull;
 use App\Host\HostLocks;
 use App\Models\Picture;
+use App\Models\PictureState;
 use App\Models\Site;
 use App\Outbox\Outbox;
 use Gnomic\Json\Value;
@@ -76,7 +77,7 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
             }
             $picture->tries < self::MOST_TRIES
                 ? $this->fetch($picture, $site, $fetcher, $files, $outbox)
-                : $picture->update(['state' => 'lost', 'reason' => 'Gnomic stopped several times while processing this picture.']);
+                : $picture->update(['state' => PictureState::Lost, 'reason' => 'Gnomic stopped several times while processing this picture.']);
         }
     }
 
@@ -86,7 +87,7 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
      */
     private static function waiting(Builder $query): Builder
     {
-        return $query->where('state', 'waiting')->where(
+        return $query->where('state', PictureState::Waiting)->where(
             fn (Builder $query) => $query->where('tries', 0)->orWhere('updated_at', '<', now()->subSeconds(self::AGAIN)),
         );
     }
@@ -105,7 +106,7 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
             if ($reason === null) {
                 $kept = $files->keep($answer->body);
                 DB::transaction(function () use ($picture, $site, $outbox, $kept): void {
-                    $picture->update(['state' => 'kept', 'reason' => null] + $kept);
+                    $picture->update(['state' => PictureState::Kept, 'reason' => null] + $kept);
                     if ($site !== null) {
                         $outbox->site($site, 'Pictures have come');
                     }
@@ -126,6 +127,6 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
             report($fault);
             $reason = 'Gnomic could not process this picture. The details are in its log.';
         }
-        $picture->update(['reason' => $reason, 'state' => $again ? 'waiting' : 'lost']);
+        $picture->update(['reason' => $reason, 'state' => $again ? PictureState::Waiting : PictureState::Lost]);
     }
 }

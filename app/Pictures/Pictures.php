@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pictures;
 
 use App\Models\Picture;
+use App\Models\PictureState;
 use App\Models\Site;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Media;
@@ -40,7 +41,7 @@ final readonly class Pictures
         }
         $widths = $picture->widths ?? [];
 
-        return $picture->state !== 'kept' || $widths === [] ? null : [
+        return $picture->state !== PictureState::Kept || $widths === [] ? null : [
             'address' => "$this->host/w/p/$picture->name-".max($widths).'.webp',
             'extremes' => [$picture->extremes[0] ?? '#000000', $picture->extremes[1] ?? '#ffffff'],
         ];
@@ -49,7 +50,7 @@ final readonly class Pictures
     /** Why a picture is not there, in words; null where it is, or is being fetched. */
     public function missing(Site $site, string $url): ?string
     {
-        $picture = $site->pictures()->where('digest', Picture::digestOf($url))->where('state', 'lost')->first();
+        $picture = $site->pictures()->where('digest', Picture::digestOf($url))->where('state', PictureState::Lost)->first();
 
         return $picture instanceof Picture ? (string) $picture->reason : null;
     }
@@ -96,7 +97,7 @@ final readonly class Pictures
         foreach (
             $urls === []
             ? []
-            : $site->pictures()->where('state', 'kept')->whereIn('digest', array_map(Picture::digestOf(...), $urls))->get() as $picture
+            : $site->pictures()->where('state', PictureState::Kept)->whereIn('digest', array_map(Picture::digestOf(...), $urls))->get() as $picture
         ) {
             $addresses = [];
             foreach ($picture->widths ?? [] as $width) {

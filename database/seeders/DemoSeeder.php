@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Models\RoundOutcome;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
@@ -73,7 +74,7 @@ final class DemoSeeder extends Seeder
                     'next_at' => now(),
                 ]);
             $round = $rounds->run($source);
-            if ($round?->outcome !== 'changed') {
+            if ($round?->outcome !== RoundOutcome::Changed) {
                 throw new RuntimeException("The round of $name failed: $round?->reason");
             }
         }

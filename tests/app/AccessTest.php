@@ -7,6 +7,7 @@ namespace Tests\app;
 use App\Models\EntryRecord;
 use App\Models\Grant;
 use App\Models\Round;
+use App\Models\RoundOutcome;
 use App\Models\Site;
 use App\Models\Source;
 use App\Sources\Rounds\Rounds;
@@ -84,21 +85,21 @@ final class AccessTest extends TestCase
 
         $source = $this->connected('ticketwick', 'tv-dome', $grant);
         $round = $this->roundOf($source);
-        self::assertSame(['changed', 40], [$round->outcome, $round->added], (string) $round->reason);
+        self::assertSame([RoundOutcome::Changed, 40], [$round->outcome, $round->added], (string) $round->reason);
         self::assertSame(10.0, (float) ($source->refresh()->figures['best'] ?? 0));
         self::assertSame(40, $source->figures['count'] ?? 0);
-        self::assertSame('unchanged', $this->roundOf($source)->outcome);
+        self::assertSame(RoundOutcome::Unchanged, $this->roundOf($source)->outcome);
 
         // It ends before its time: renewed on the way.
         $before = $grant->access;
         $this->control(['do' => 'expire', 'service' => 'ticketwick']);
-        self::assertSame('unchanged', $this->roundOf($source)->outcome);
+        self::assertSame(RoundOutcome::Unchanged, $this->roundOf($source)->outcome);
         self::assertNotSame($before, $grant->refresh()->access);
 
         // It is about to end: renewed before.
         $before = $grant->access;
         $grant->update(['expires_at' => now()->addSeconds(30)]);
-        self::assertSame('unchanged', $this->roundOf($source)->outcome);
+        self::assertSame(RoundOutcome::Unchanged, $this->roundOf($source)->outcome);
         self::assertNotSame($before, $grant->refresh()->access);
 
         $this->control(['do' => 'unrate']);
@@ -106,14 +107,14 @@ final class AccessTest extends TestCase
 
         $this->control(['do' => 'withdraw', 'service' => 'ticketwick']);
         $round = $this->roundOf($source);
-        self::assertSame('failed', $round->outcome);
+        self::assertSame(RoundOutcome::Failed, $round->outcome);
         self::assertStringContainsString('Grant it again. Everything collected so far is kept', (string) $round->reason);
         self::assertSame(40, $source->entries()->count());
         self::assertSame('ended', $this->getJson("/api/sources/$source->key")->json('state'));
 
         $again = $this->granted('ticketwick', 'box');
         self::assertSame([$grant->id, null], [$again->id, $again->ended_at], 'the same grant, and the sources behind it go on');
-        self::assertNotSame('failed', $this->roundOf($source->refresh())->outcome);
+        self::assertNotSame(RoundOutcome::Failed, $this->roundOf($source->refresh())->outcome);
     }
 
     public function test_refused_forged_and_used_twice(): void
@@ -218,7 +219,7 @@ final class AccessTest extends TestCase
             $source = $this->connected('page', "$this->standins/barrowfair/$path", null);
             $round = $this->roundOf($source);
             self::assertSame($count, $round->added, "$path: $round->reason");
-            self::assertSame('unchanged', $this->roundOf($source)->outcome);
+            self::assertSame(RoundOutcome::Unchanged, $this->roundOf($source)->outcome);
         }
         self::assertSame(8, Source::query()->where('address', 'like', '%star-wheel')->firstOrFail()->figures['count'] ?? null);
         $this->postJson(

@@ -7,6 +7,7 @@ namespace Tests\app;
 use App\Fetching\Fetcher;
 use App\Fetching\FetchFailed;
 use App\Fetching\Hosts;
+use App\Models\RoundOutcome;
 use App\Sources\Access\AccessRefused;
 use App\Sources\Access\OAuthProvider;
 use App\Sources\Rounds\Rounds;
@@ -88,7 +89,7 @@ final class FetcherTest extends TestCase
         $source = $this->source($site, 'tw', 'ticketwick', 'tv-dome');
         $source->update(['grant_id' => $grant->id]);
         $round = app(Rounds::class)->run($source);
-        self::assertSame('failed', $round?->outcome);
+        self::assertSame(RoundOutcome::Failed, $round?->outcome);
         self::assertStringContainsString('which is not its own', (string) $round->reason);
     }
 

@@ -9,6 +9,7 @@ use App\Host\DiskIsFull;
 use App\Host\HostLocks;
 use App\Models\EntryRecord;
 use App\Models\Picture;
+use App\Models\PictureState;
 use App\Models\Site;
 use App\Outbox\Renders;
 use App\Pictures\FetchPictures;
@@ -168,7 +169,7 @@ final class GatheredTest extends TestCase
         Contract::assertKept('get', '/testimonials/{id}', $shown);
         $shown->assertJsonPath('email', 'juno@school.example');
         $picture = Picture::query()->firstOrFail();
-        self::assertSame(['kept', 200, 200], [$picture->state, $picture->width, $picture->height], 'cut square');
+        self::assertSame([PictureState::Kept, 200, 200], [$picture->state, $picture->width, $picture->height], 'cut square');
 
         $this->post(
             "/api/testimonials/$id",
@@ -230,7 +231,7 @@ final class GatheredTest extends TestCase
 
         $this->app->call([new FetchPictures($this->site->id), 'handle']);
         $this->app->make(Renders::class)->workOff($this->site->id);
-        self::assertSame(['kept', 'kept', 'lost', 'lost'], Picture::query()->orderBy('state')->pluck('state')->all());
+        self::assertSame([PictureState::Kept, PictureState::Kept, PictureState::Lost, PictureState::Lost], Picture::query()->orderBy('state')->pluck('state')->all());
         $kept = Picture::query()->where('url', 'like', '%one.png%')->firstOrFail();
         self::assertSame([[96, 320, 640, 1280], 1280, 960], [$kept->widths, $kept->width, $kept->height]);
         $file = (string) file_get_contents(config('gnomic.editions')."/p/$kept->name-640.webp");
@@ -265,10 +266,10 @@ final class GatheredTest extends TestCase
         } catch (RuntimeException $fault) {
             self::assertTrue(DiskIsFull::caused($fault), $fault->getMessage());
         }
-        self::assertSame(['lost', 'waiting', 0], [$killing->refresh()->state, $next->refresh()->state, $next->tries]);
+        self::assertSame([PictureState::Lost, PictureState::Waiting, 0], [$killing->refresh()->state, $next->refresh()->state, $next->tries]);
         unlink("$folder/p");
         $fetch();
-        self::assertSame('kept', $next->refresh()->state);
+        self::assertSame(PictureState::Kept, $next->refresh()->state);
     }
 
     public function test_bytes_that_are_no_picture_or_a_huge_one(): void

@@ -6,6 +6,7 @@ namespace Tests\app;
 
 use App\Models\EntryRecord;
 use App\Models\Import;
+use App\Models\ImportState;
 use App\Models\Site;
 use App\Sources\Imports\ApplyTable;
 use App\Sources\Imports\BrokenOff;
@@ -61,7 +62,7 @@ final class ImportTest extends TestCase
             ."Dome,\"warm, kind\"\nEben,Gazette,2026-04-05,4 of 5,Cold feet but a warm welcome.,The Dome,\nIda,,2026-04-06,,Told at "
             ."the gate.,,\nX,Gazette,nonsense,9/5,words,,\n";
         $import = $this->handed($csv);
-        self::assertSame(['ready', ['new' => 3, 'changed' => 0, 'same' => 0, 'wrong' => 1]], [$import->state, $import->counts]);
+        self::assertSame([ImportState::Ready, ['new' => 3, 'changed' => 0, 'same' => 0, 'wrong' => 1]], [$import->state, $import->counts]);
         self::assertSame(0, EntryRecord::query()->count(), 'nothing is imported by looking');
         $rows = $this->ask('get', '/imports/{id}/rows', at: "/imports/$import->id/rows")->json('rows');
         self::assertSame(['new', 'new', 'new', 'wrong'], array_column($rows, 'what'));
@@ -70,7 +71,7 @@ final class ImportTest extends TestCase
         self::assertStringContainsString('""nonsense"" is no date', $wrong);
 
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$import->id/applied")->assertAccepted();
-        self::assertSame('done', $import->refresh()->state);
+        self::assertSame(ImportState::Done, $import->refresh()->state);
         self::assertSame(['review', 'review', 'testimonial'], EntryRecord::query()->orderBy('published')->pluck('kind')->all());
         self::assertSame(['Gazette', 'Past entries'], $this->site->sources()->orderBy('id')->pluck('name')->all());
         self::assertSame(2, EntryRecord::query()->whereNotNull('subject_id')->count());
@@ -96,14 +97,14 @@ final class ImportTest extends TestCase
         $csv = "Q1,Q2,Q3\nOlga Ruskin,03/04/2026,It was bright and it was quiet and we liked both.\nPim Daal,05/06/2026,Nobody minded "
             ."that we asked the same question twice.\n";
         $import = $this->handed($csv);
-        self::assertSame(['asking', ['author' => 0, 'date' => 1, 'text' => 2]], [$import->state, $import->columns]);
+        self::assertSame([ImportState::Asking, ['author' => 0, 'date' => 1, 'text' => 2]], [$import->state, $import->columns]);
         $this->ask(
             'patch',
             '/imports/{id}',
             ['columns' => ['role' => 0, 'date' => 1, 'text' => 2], 'dates' => 'month first'],
             "/imports/$import->id",
         )->assertOk();
-        self::assertSame('ready', $import->refresh()->state);
+        self::assertSame(ImportState::Ready, $import->refresh()->state);
         $first = $this->ask('get', '/imports/{id}/rows', at: "/imports/$import->id/rows")->json('rows.0.entry');
         self::assertSame(
             ['Olga Ruskin', null, '2026-03-04'],
@@ -111,7 +112,7 @@ final class ImportTest extends TestCase
         );
         $this->ask('post', '/imports/{id}/applied', at: "/imports/$import->id/applied");
         $next = $this->handed(str_replace('Olga', 'Vera', $csv));
-        self::assertSame(['ready', 'month first', 0], [$next->state, $next->dates, $next->columns['role'] ?? null]);
+        self::assertSame([ImportState::Ready, 'month first', 0], [$next->state, $next->dates, $next->columns['role'] ?? null]);
     }
 
     public function test_json_lines(): void
@@ -131,7 +132,7 @@ final class ImportTest extends TestCase
             "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".str_repeat("\0", 600) => 'old kind',
         ] as $contents => $says) {
             $import = $this->handed((string) $contents);
-            self::assertSame('failed', $import->state);
+            self::assertSame(ImportState::Failed, $import->state);
             self::assertStringContainsString($says, (string) $import->reason);
         }
         $this->postJson('/api/imports', ['kind' => 'entries'])->assertUnprocessable();
@@ -142,13 +143,13 @@ final class ImportTest extends TestCase
         $csv = "5,2026-01-13,\"We had a wonderful evening up there, thank you all\",Jo Moss\n4,2026-01-14,Cold and clear and worth every step up,Al Hill\n";
         $import = $this->handed($csv);
         self::assertSame(
-            ['asking', ['rating' => 0, 'date' => 1, 'text' => 2, 'author' => 3]],
+            [ImportState::Asking, ['rating' => 0, 'date' => 1, 'text' => 2, 'author' => 3]],
             [$import->state, collect($import->columns)->sort()->all()],
         );
         self::assertStringContainsString('No row of this file names its columns', (string) $import->reason);
         $this->ask('get', '/imports/{id}', at: "/imports/$import->id")->assertJsonPath('header.3', ['name' => 'Column 4', 'sample' => ['Jo Moss', 'Al Hill']]);
         $this->ask('patch', '/imports/{id}', ['columns' => $import->columns], "/imports/$import->id")->assertJsonPath('state', 'ready');
-        self::assertSame(['asking', 2], [($next = $this->handed($csv))->state, $next->total], 'made up names are not remembered');
+        self::assertSame([ImportState::Asking, 2], [($next = $this->handed($csv))->state, $next->total], 'made up names are not remembered');
     }
 
     public function test_templates_are_read_back(): void
@@ -156,7 +157,7 @@ final class ImportTest extends TestCase
         foreach (['csv', 'xlsx'] as $form) {
             $template = (string) $this->get("/api/templates/entries.$form")->assertOk()->getContent();
             $import = $this->handed($template, name: "t.$form");
-            self::assertSame(['ready', 0], [$import->state, $import->total], (string) $import->reason);
+            self::assertSame([ImportState::Ready, 0], [$import->state, $import->total], (string) $import->reason);
             self::assertCount(11, $import->columns ?? []);
         }
         $filled = str_replace(
@@ -172,7 +173,7 @@ final class ImportTest extends TestCase
     public function test_what_ends_its_worker_time_after_time_is_given_up(): void
     {
         Queue::fake();
-        foreach (['looking' => 'failed', 'importing' => 'ready'] as $state => $left) {
+        foreach ([[ImportState::Looking, ImportState::Failed], [ImportState::Importing, ImportState::Ready]] as [$state, $left]) {
             $import = $this->site->imports()->create(
                 ['kind' => 'entries', 'name' => 'x.csv', 'state' => $state, 'tries' => 2, 'updated_at' => now()->subMinute()],
             );

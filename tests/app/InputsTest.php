@@ -16,6 +16,7 @@ use App\Editions\WidthRules;
 use App\Entries\EntryStore;
 use App\Models\Edition;
 use App\Models\Picture;
+use App\Models\PictureState;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\Subject;
@@ -310,7 +311,7 @@ final class InputsTest extends TestCase
     private function pictureComes(): void
     {
         $picture = Picture::query()->where('url', 'https://pictures.example/moon.png')->firstOrFail();
-        self::assertSame('waiting', $picture->state);
+        self::assertSame(PictureState::Waiting, $picture->state);
         DB::transaction(function () use ($picture): void {
             $picture->update(['state' => 'kept', 'name' => 'moon', 'widths' => [320, 640], 'width' => 640, 'height' => 480]);
             app(Outbox::class)->site($this->mine, 'Pictures have come');

@@ -6,6 +6,7 @@ namespace Tests\app;
 
 use App\Editions\LookFiles;
 use App\Models\Page;
+use App\Models\RoundOutcome;
 use App\Models\Site;
 use App\Placing\Counting\Trials;
 use App\Placing\Spots;
@@ -105,7 +106,7 @@ final class ListingsTest extends TestCase
             $grant = $site->grants()->create(['channel' => 'ticketwick', 'account' => "Account $n", 'scopes' => ['venues'], 'access' => 'a']);
             $source = $this->source($site, "source-$n", $n % 2 === 0 ? 'feed' : 'ticketwick', "https://feeds.example/$n");
             $source->update(['subject_id' => $subject->id, 'grant_id' => $n % 2 === 0 ? null : $grant->id]);
-            $source->rounds()->create(['outcome' => 'failed', 'reason' => 'It did not answer.', 'started_at' => now(), 'finished_at' => now()]);
+            $source->rounds()->create(['outcome' => RoundOutcome::Failed, 'reason' => 'It did not answer.', 'started_at' => now(), 'finished_at' => now()]);
             $this->store($source, array_map(fn (int $at): Entry => new Entry("e$at", Kind::Review, author: new Author("Author $n $at"),
                 rating: Rating::on(Scale::ofStars(), 5), text: 'The dome was open, and the sky was as clear as it has been all winter.',
                 tags: ["tag$n"]), range(1, 3)));

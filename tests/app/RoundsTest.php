@@ -9,6 +9,7 @@ use App\Host\ClockJumps;
 use App\Host\HostLocks;
 use App\Models\EntryRecord;
 use App\Models\Round;
+use App\Models\RoundOutcome;
 use App\Models\Site;
 use App\Models\Source;
 use App\Outbox\Outbox;
@@ -43,7 +44,7 @@ final class RoundsTest extends TestCase
         $this->startStandins();
         $source = $this->dome($this->site());
         $first = $this->roundOf($source);
-        self::assertSame(['changed', 98, 0, 0], [$first->outcome, $first->added, $first->changed, $first->gone]);
+        self::assertSame([RoundOutcome::Changed, 98, 0, 0], [$first->outcome, $first->added, $first->changed, $first->gone]);
         self::assertSame(98, EntryRecord::query()->count());
 
         $written = 0;
@@ -51,10 +52,10 @@ final class RoundsTest extends TestCase
             $written += preg_match('/^(insert into|update|delete from) "(entries|revisions|editions)"/i', $query->sql);
         });
         $second = $this->roundOf($source);
-        self::assertSame(['unchanged', 0], [$second->outcome, $second->received], 'the service said that nothing is new');
+        self::assertSame([RoundOutcome::Unchanged, 0], [$second->outcome, $second->received], 'the service said that nothing is new');
         $source->update(['etag' => null, 'last_modified' => null]);
         $third = $this->roundOf($source);
-        self::assertSame(['unchanged', 98, 98], [$third->outcome, $third->received, $third->same]);
+        self::assertSame([RoundOutcome::Unchanged, 98, 98], [$third->outcome, $third->received, $third->same]);
         self::assertSame(0, $written);
     }
 
@@ -102,7 +103,7 @@ final class RoundsTest extends TestCase
         foreach (['fault' => 'status 500', 'nonsense' => 'answered with something', 'silent' => 'within 3 seconds'] as $mood => $says) {
             $this->control(['do' => 'mood', 'service' => 'wayleaf', 'mood' => $mood]);
             $round = $this->roundOf($source);
-            self::assertSame('failed', $round->outcome);
+            self::assertSame(RoundOutcome::Failed, $round->outcome);
             self::assertStringContainsString($says, (string) $round->reason);
             self::assertSame($before, [EntryRecord::query()->where('gone', false)->count(), $widget->refresh()->edition_id]);
         }
@@ -117,9 +118,9 @@ final class RoundsTest extends TestCase
         $this->startStandins();
         $source = $this->dome($this->site());
         $this->control(['do' => 'mood', 'service' => 'wayleaf', 'mood' => 'fault']);
-        self::assertSame('failed', $this->roundOf($source)->outcome);
+        self::assertSame(RoundOutcome::Failed, $this->roundOf($source)->outcome);
         $this->control(['do' => 'mood', 'service' => 'wayleaf', 'mood' => 'well']);
-        self::assertSame('changed', $this->roundOf($source)->outcome);
+        self::assertSame(RoundOutcome::Changed, $this->roundOf($source)->outcome);
         self::assertSame(0, $source->refresh()->failures);
     }
 
@@ -141,7 +142,7 @@ final class RoundsTest extends TestCase
         foreach (['rss', 'atom', 'json'] as $format) {
             $source = $this->source($site, $format, 'feed', "$this->standins/rookcall/quillmoor/feed.$format");
             self::assertSame(48, $this->roundOf($source)->added);
-            self::assertSame('unchanged', $this->roundOf($source)->outcome);
+            self::assertSame(RoundOutcome::Unchanged, $this->roundOf($source)->outcome);
             self::assertSame(0, $this->roundOf($source)->received, 'not modified');
             $seen[$format] = $source->entries()->get()->sortBy('source_entry_id')->values()->map(fn (EntryRecord $entry) => [
                 $entry->source_entry_id,
@@ -181,14 +182,14 @@ final class RoundsTest extends TestCase
         @unlink($moved);
         $source = $this->source($this->site(), 'mine', 'feed', "$this->faults/mine");
         self::assertSame(5, $this->roundOf($source)->added);
-        self::assertSame('unchanged', $this->roundOf($source)->outcome);
+        self::assertSame(RoundOutcome::Unchanged, $this->roundOf($source)->outcome);
         touch($moved);
         $round = $this->roundOf($source);
-        self::assertSame(['held', 0], [$round->outcome, $round->added]);
+        self::assertSame([RoundOutcome::Held, 0], [$round->outcome, $round->added]);
         self::assertStringContainsString('its 5 entries are not among the 5 known', (string) $round->reason);
         self::assertSame(5, $source->entries()->count());
         unlink($moved);
-        self::assertSame('unchanged', $this->roundOf($source->refresh())->outcome, 'it goes on by itself');
+        self::assertSame(RoundOutcome::Unchanged, $this->roundOf($source->refresh())->outcome, 'it goes on by itself');
         touch($moved);
         $source->update(['accepts_loss' => true]);
         self::assertSame(5, $this->roundOf($source)->added, 'where the owner says that it is right');
@@ -215,7 +216,7 @@ final class RoundsTest extends TestCase
             $this->app->bind(ConfinedReading::class, fn (): ConfinedReading => new ConfinedReading(__DIR__."/faults/$reader.php", $seconds, 64));
             $source = $this->source($this->site($reader), $reader, 'feed', "$this->faults/feed");
             $round = $this->roundOf($source);
-            self::assertSame('failed', $round->outcome);
+            self::assertSame(RoundOutcome::Failed, $round->outcome);
             self::assertStringContainsString("more than $says", (string) $round->reason);
             self::assertSame(1, $source->refresh()->failures);
             self::assertTrue($source->next_at?->isFuture());
@@ -226,13 +227,13 @@ final class RoundsTest extends TestCase
     {
         Queue::fake();
         $source = $this->source($this->site());
-        $killed = $source->rounds()->create(['outcome' => 'running', 'started_at' => now()]);
+        $killed = $source->rounds()->create(['outcome' => RoundOutcome::Running, 'started_at' => now()]);
         $held = app(HostLocks::class)->attempt("round-$source->id");
         self::assertSame(0, app(DueRounds::class)->send(), 'somebody is at it');
-        self::assertSame('running', $killed->refresh()->outcome);
+        self::assertSame(RoundOutcome::Running, $killed->refresh()->outcome);
         $held?->release();
         app(DueRounds::class)->send();
-        self::assertSame('failed', $killed->refresh()->outcome);
+        self::assertSame(RoundOutcome::Failed, $killed->refresh()->outcome);
         self::assertStringContainsString('try again', (string) $killed->reason);
         $source->refresh();
         self::assertSame(1, $source->failures);
@@ -288,9 +289,9 @@ final class RoundsTest extends TestCase
     {
         $this->startFaults();
         $source = $this->source($this->site(), 'feed', 'feed', "$this->faults/feed");
-        $killed = $source->rounds()->create(['outcome' => 'running', 'started_at' => now()->subHour()]);
-        self::assertSame('changed', $this->roundOf($source)->outcome);
-        self::assertSame('failed', $killed->refresh()->outcome);
+        $killed = $source->rounds()->create(['outcome' => RoundOutcome::Running, 'started_at' => now()->subHour()]);
+        self::assertSame(RoundOutcome::Changed, $this->roundOf($source)->outcome);
+        self::assertSame(RoundOutcome::Failed, $killed->refresh()->outcome);
     }
 
     public function test_due_sources_are_queued_and_others_are_not(): void

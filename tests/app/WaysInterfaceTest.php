@@ -6,6 +6,7 @@ namespace Tests\app;
 
 use App\Models\EntryRecord;
 use App\Models\Grant;
+use App\Models\RoundOutcome;
 use App\Models\Site;
 use App\Models\Subject;
 use App\Sources\Rounds\Rounds;
@@ -265,7 +266,7 @@ final class WaysInterfaceTest extends TestCase
         $source = $this->source($site, 'the-dome', 'wayleaf', 'wl-dome');
         $this->control(['do' => 'quota', 'left' => 4]); // it answers four pages of twenty, and then no more
         $round = $this->app->make(Rounds::class)->run($source);
-        self::assertSame(['failed', 0, 0], [$round?->outcome, $round?->added, $source->entries()->count()]);
+        self::assertSame([RoundOutcome::Failed, 0, 0], [$round?->outcome, $round?->added, $source->entries()->count()]);
         self::assertSame(20, $round?->received, 'it tells how far it came');
     }
 }

@@ -9,6 +9,7 @@ use App\Http\Requests\ListRows;
 use App\Http\Requests\UploadTable;
 use App\Http\Resources\ImportResource;
 use App\Models\Import;
+use App\Models\ImportState;
 use App\Models\Site;
 use App\Sources\Imports\ApplyTable;
 use App\Sources\Imports\ImportRows;
@@ -38,7 +39,7 @@ final class ImportController
             $import = $site->imports()->create([
                 'kind' => $given['kind'],
                 'name' => mb_substr($file->getClientOriginalName(), 0, 200),
-                'state' => 'looking',
+                'state' => ImportState::Looking,
             ]);
             File::ensureDirectoryExists(dirname($import->file()));
             File::copy((string) $file->getRealPath(), $import->file());
@@ -60,7 +61,7 @@ final class ImportController
     {
         $given = $request->given();
         $import = $this->found($site, $id);
-        if (in_array($import->state, ['ready', 'asking'], true)) {
+        if (in_array($import->state, [ImportState::Ready, ImportState::Asking], true)) {
             $columns = isset($given['columns'])
                 ? array_intersect_key(
                     Value::members($given['columns']),
@@ -69,7 +70,7 @@ final class ImportController
                 : $import->columns;
             $import->update([
                 'columns' => $columns, 'dates' => $given['dates'] ?? $import->dates,
-                'state' => 'looking', 'reason' => null, 'tries' => 0,
+                'state' => ImportState::Looking, 'reason' => null, 'tries' => 0,
             ]);
             LookAtTable::dispatch($import->id);
         }
@@ -102,8 +103,8 @@ final class ImportController
     public function apply(Site $site, int $id): JsonResponse
     {
         $import = $this->found($site, $id);
-        if ($import->state === 'ready') {
-            $import->update(['state' => 'importing', 'reason' => null, 'tries' => 0]);
+        if ($import->state === ImportState::Ready) {
+            $import->update(['state' => ImportState::Importing, 'reason' => null, 'tries' => 0]);
             ApplyTable::dispatch($import->id);
         }
 

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Resources\RoundResource;
 use App\Models\Finding;
 use App\Models\Round;
+use App\Models\RoundOutcome;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
 
@@ -21,7 +22,7 @@ final class TodayController
     {
         // Rounds that found nothing new say so in one line at the source; here they would hide the others.
         $rounds = Round::query()->with('source')->whereRelation('source', 'site_id', $site->id);
-        $rounds->where('outcome', '!=', 'unchanged')->orderByDesc('id')->limit(self::SHOWN);
+        $rounds->where('outcome', '!=', RoundOutcome::Unchanged)->orderByDesc('id')->limit(self::SHOWN);
 
         return new JsonResponse([
             'rounds' => array_map(fn (Round $round): array => [

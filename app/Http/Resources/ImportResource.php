@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Import;
+use App\Models\ImportState;
 use App\Sources\Imports\Header;
 use App\Sources\Imports\Progress;
 use Gnomic\Gather\Tables\Column;
@@ -28,14 +29,14 @@ final class ImportResource extends JsonResource
             'name' => $this->name,
             'state' => $this->state,
             'reason' => $this->reason,
-            'asks' => $this->state === 'asking' ? $this->asks : null,
+            'asks' => $this->state === ImportState::Asking ? $this->asks : null,
             'dates' => $this->dates,
             'total' => $this->total,
             'done' => Progress::of($import),
             'counts' => $this->counts,
             'columns' => (object) ($this->columns ?? []),
             'known' => array_map(fn (Column $column): string => $column->value, Column::cases()),
-            'header' => in_array($this->state, ['asking', 'ready'], true) ? Header::of($import) : [],
+            'header' => in_array($this->state, [ImportState::Asking, ImportState::Ready], true) ? Header::of($import) : [],
         ];
     }
 }

@@ -9,6 +9,7 @@ use App\Host\DiskIsFull;
 use App\Host\HostLocks;
 use App\Host\WorkerDied;
 use App\Models\Import;
+use App\Models\ImportState;
 use App\Models\Subject;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Json\Value;
@@ -34,13 +35,13 @@ final class ApplyTable implements ShouldQueue
     public function handle(EntryStore $store, HostLocks $locks): void
     {
         $import = Import::query()->findOrFail($this->import);
-        $lock = BrokenOff::begin($import, 'importing', $locks);
+        $lock = BrokenOff::begin($import, ImportState::Importing, $locks);
         if ($lock === null) {
             return;
         }
         DB::transaction(function () use ($import, $store): void {
             $import->kind === 'subjects' ? $this->subjects($import) : $this->entries($import, $store);
-            $import->update(['state' => 'done', 'done' => $import->total]);
+            $import->update(['state' => ImportState::Done, 'done' => $import->total]);
         });
         Memory::keep($import);
         $lock->release();
@@ -51,8 +52,8 @@ final class ApplyTable implements ShouldQueue
         if (WorkerDied::caused($fault)) {
             return;
         }
-        Import::query()->whereKey($this->import)->where('state', 'importing')->update([
-            'state' => 'ready',
+        Import::query()->whereKey($this->import)->where('state', ImportState::Importing)->update([
+            'state' => ImportState::Ready,
             'reason' => DiskIsFull::caused($fault)
                 ? 'Gnomic’s disk is full. Nothing was imported. Free some disk space, then start the import again.'
                 : 'The import was interrupted. Nothing was imported. Start it again.',

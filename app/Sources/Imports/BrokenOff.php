@@ -7,6 +7,7 @@ namespace App\Sources\Imports;
 use App\Host\HeldLock;
 use App\Host\HostLocks;
 use App\Models\Import;
+use App\Models\ImportState;
 
 /**
  * Imports whose worker was ended in the middle. Nothing of them was applied; they are sent again, and given up where they end their
@@ -28,7 +29,7 @@ final readonly class BrokenOff
     {
         $mended = 0;
         $query = Import::query();
-        $query->whereIn('state', ['looking', 'importing'])->whereNotBetween('updated_at', [now()->subSeconds(self::LOST), now()]);
+        $query->whereIn('state', [ImportState::Looking, ImportState::Importing])->whereNotBetween('updated_at', [now()->subSeconds(self::LOST), now()]);
         foreach ($query->get() as $import) {
             if ($this->locks->isHeld(self::lockOf($import))) {
                 continue;
@@ -41,7 +42,7 @@ final readonly class BrokenOff
     }
 
     /** For the worker that takes it up; null where another has, or where it is in another state by now. */
-    public static function begin(Import $import, string $state, HostLocks $locks): ?HeldLock
+    public static function begin(Import $import, ImportState $state, HostLocks $locks): ?HeldLock
     {
         $lock = $locks->attempt(self::lockOf($import));
         if ($lock === null || $import->refresh()->state !== $state) {
@@ -55,14 +56,14 @@ final readonly class BrokenOff
     private function sendAgain(Import $import): void
     {
         $import->touch();
-        $import->state === 'importing' ? ApplyTable::dispatch($import->id) : LookAtTable::dispatch($import->id);
+        $import->state === ImportState::Importing ? ApplyTable::dispatch($import->id) : LookAtTable::dispatch($import->id);
     }
 
     private function giveUp(Import $import): void
     {
-        $import->update($import->state === 'importing'
-            ? ['state' => 'ready', 'reason' => 'The import was interrupted three times. Nothing was imported. Start it again.']
-            : ['state' => 'failed', 'reason' => 'Reading the file was interrupted three times. Split it into smaller files.']);
+        $import->update($import->state === ImportState::Importing
+            ? ['state' => ImportState::Ready, 'reason' => 'The import was interrupted three times. Nothing was imported. Start it again.']
+            : ['state' => ImportState::Failed, 'reason' => 'Reading the file was interrupted three times. Split it into smaller files.']);
     }
 
     private static function lockOf(Import $import): string

@@ -9,6 +9,7 @@ use App\Host\DiskIsFull;
 use App\Host\HostLocks;
 use App\Host\WorkerDied;
 use App\Models\Import;
+use App\Models\ImportState;
 use App\Models\Subject;
 use App\Sources\Channels\Channels;
 use Gnomic\Entry\Entry;
@@ -48,14 +49,14 @@ final class LookAtTable implements ShouldQueue
     public function handle(EntryStore $store, Channels $channels, HostLocks $locks): void
     {
         $import = Import::query()->findOrFail($this->import);
-        $lock = BrokenOff::begin($import, 'looking', $locks);
+        $lock = BrokenOff::begin($import, ImportState::Looking, $locks);
         if ($lock === null) {
             return;
         }
         try {
             $import->kind === 'subjects' ? $this->subjects($import, $channels) : $this->entries($import, $store);
         } catch (TableIsWrong $wrong) {
-            $import->update(['state' => 'failed', 'reason' => $wrong->getMessage()]);
+            $import->update(['state' => ImportState::Failed, 'reason' => $wrong->getMessage()]);
         }
         $lock->release();
     }
@@ -65,8 +66,8 @@ final class LookAtTable implements ShouldQueue
         if (WorkerDied::caused($fault)) {
             return;
         }
-        Import::query()->whereKey($this->import)->where('state', 'looking')->update([
-            'state' => 'failed',
+        Import::query()->whereKey($this->import)->where('state', ImportState::Looking)->update([
+            'state' => ImportState::Failed,
             'reason' => DiskIsFull::caused($fault)
                 ? 'Gnomic’s disk is full. Nothing was imported. Free some disk space, then upload the file again.'
                 : 'Gnomic could not read the file. Nothing was imported. The details are in its log.',
@@ -81,7 +82,7 @@ final class LookAtTable implements ShouldQueue
         $import->update(['columns' => $rows->columns?->places, 'total' => $rows->count()]);
         Header::keep($import, $rows->table);
         if (! $rows->saysSomething()) {
-            $import->update(['state' => 'asking', 'asks' => 'columns', 'reason' => TableIsWrong::nothingKnown()->getMessage()]);
+            $import->update(['state' => ImportState::Asking, 'asks' => 'columns', 'reason' => TableIsWrong::nothingKnown()->getMessage()]);
 
             return;
         }
@@ -126,7 +127,7 @@ final class LookAtTable implements ShouldQueue
         $import->update([
             'counts' => $counts,
             'done' => array_sum($counts),
-            'state' => $asked === null ? 'ready' : 'asking',
+            'state' => $asked === null ? ImportState::Ready : ImportState::Asking,
             'asks' => $asked,
             'reason' => $asked === null ? null : self::ASKED[$asked],
         ]);
@@ -188,7 +189,7 @@ final class LookAtTable implements ShouldQueue
             )."\n";
         }
         file_put_contents($import->rows(), $lines);
-        $import->update(['state' => 'ready', 'total' => array_sum($counts), 'done' => array_sum($counts), 'counts' => $counts]);
+        $import->update(['state' => ImportState::Ready, 'total' => array_sum($counts), 'done' => array_sum($counts), 'counts' => $counts]);
     }
 
     /** @param  array<string, string>  $addresses */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sources\Rounds;
 
 use App\Models\Round;
+use App\Models\RoundOutcome;
 use App\Models\Source;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -28,7 +29,7 @@ final readonly class DueRounds
     /** @return int how many were sent */
     public function send(): int
     {
-        foreach (Round::query()->where('outcome', 'running')->with('source')->get() as $round) {
+        foreach (Round::query()->where('outcome', RoundOutcome::Running)->with('source')->get() as $round) {
             $this->rounds->brokeOff($round->source);
         }
         $now = now();

@@ -9,6 +9,7 @@ use App\Fetching\FetchFailed;
 use App\Host\DiskIsFull;
 use App\Host\HostLocks;
 use App\Models\Round;
+use App\Models\RoundOutcome;
 use App\Models\Source;
 use App\Sources\Channels\CacheValidators;
 use App\Sources\Channels\Channels;
@@ -63,7 +64,7 @@ final readonly class Rounds
     public function brokeOff(Source $source): void
     {
         $lock = $this->locks->attempt("round-$source->id");
-        $round = $lock === null ? null : $source->rounds()->where('outcome', 'running')->latest('id')->first();
+        $round = $lock === null ? null : $source->rounds()->where('outcome', RoundOutcome::Running)->latest('id')->first();
         if ($round !== null) {
             $source->refresh();
             $this->closeOthers($source, $round);
@@ -82,7 +83,7 @@ final readonly class Rounds
     {
         $source->refresh();
         $source->update(['queued_at' => null]);
-        $round = Round::query()->create(['source_id' => $source->id, 'outcome' => 'running', 'started_at' => now()]);
+        $round = Round::query()->create(['source_id' => $source->id, 'outcome' => RoundOutcome::Running, 'started_at' => now()]);
         $this->closeOthers($source, $round);
         try {
             $gathered = $this->channels->of($source->channel)->gather($source, new CacheValidators($source->etag, $source->last_modified),
@@ -117,7 +118,7 @@ final readonly class Rounds
         $source->fill($gathered->quota === null ? [] : ['quota' => $gathered->quota]);
         $reading = $gathered->reading;
         if ($reading === null) {
-            $this->finish($source, $round, 'unchanged', $gathered->validators);
+            $this->finish($source, $round, RoundOutcome::Unchanged, $gathered->validators);
 
             return;
         }
@@ -128,7 +129,7 @@ final readonly class Rounds
         $settle = function (Matched $matched) use ($source, $round, $gathered): void {
             if ($matched->held !== null) {
                 // Not a fault to press on with: the validators stay, so that the next answer is read again.
-                $round->fill(['outcome' => 'held', 'reason' => $matched->held]);
+                $round->fill(['outcome' => RoundOutcome::Held, 'reason' => $matched->held]);
                 $this->later($source, $round, null);
 
                 return;
@@ -140,7 +141,7 @@ final readonly class Rounds
                 'gone' => count($matched->gone),
             ]);
             $source->fill($gathered->identity === null ? [] : ['identity' => $gathered->identity]);
-            $this->finish($source, $round, $matched->changesNothing() ? 'unchanged' : 'changed', $gathered->validators);
+            $this->finish($source, $round, $matched->changesNothing() ? RoundOutcome::Unchanged : RoundOutcome::Changed, $gathered->validators);
         };
         $this->store->take(
             $source,
@@ -153,7 +154,7 @@ final readonly class Rounds
         );
     }
 
-    private function finish(Source $source, Round $round, string $outcome, CacheValidators $validators): void
+    private function finish(Source $source, Round $round, RoundOutcome $outcome, CacheValidators $validators): void
     {
         $source->update([
             'etag' => $validators->etag,
@@ -167,7 +168,7 @@ final readonly class Rounds
 
     private function failed(Source $source, Round $round, string $reason, ?int $asked): Round
     {
-        $round->fill(['outcome' => 'failed', 'reason' => $reason]);
+        $round->fill(['outcome' => RoundOutcome::Failed, 'reason' => $reason]);
         $this->later($source, $round, $asked);
 
         return $round;
@@ -184,8 +185,8 @@ final readonly class Rounds
     /** Whoever holds the lock is the only one at work here, so another round that still runs was killed. */
     private function closeOthers(Source $source, Round $round): void
     {
-        $source->rounds()->where('outcome', 'running')->where('id', '<', $round->id)->update([
-            'outcome' => 'failed', 'finished_at' => now(), 'reason' => self::BROKEN_OFF,
+        $source->rounds()->where('outcome', RoundOutcome::Running)->where('id', '<', $round->id)->update([
+            'outcome' => RoundOutcome::Failed, 'finished_at' => now(), 'reason' => self::BROKEN_OFF,
         ]);
     }
 }
