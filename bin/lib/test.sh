@@ -65,7 +65,7 @@ run_widgets_and_stories() { run_rendered && run_stories; }
 
 run_browser() { run_vitest && run_widgets_and_stories; }
 
-run_all() { check_style && run_vitest && together run_phpunit run_widgets_and_stories; }
+run_all() { together check_style run_vitest && together run_phpunit run_widgets_and_stories; }
 
 # The slowest of all that ran, so that what has become slow is seen.
 tell_slowest() {

@@ -247,7 +247,7 @@ final class KilledTest extends TestCase
         $steps = $this->roundKilledAt(0);
         self::assertGreaterThan(40, $steps);
         $items = 4;
-        foreach ([...range(3, $steps, Effort::of(14, 4)), $steps - 1, $steps] as $step) {
+        foreach ([...range(3, $steps, Effort::of(28, 4)), $steps - 1, $steps] as $step) {
             $this->writeFeed(++$items);
             $this->roundKilledAt($step);
             $this->assertWhole("killed at $step");
@@ -311,7 +311,7 @@ final class KilledTest extends TestCase
         $written = $killed = $times = 0;
         $chance = new Randomizer(new Mt19937(11));
         $longest = 500_000;
-        $kills = Effort::of(12, 100);
+        $kills = Effort::of(7, 100);
         $line = fn (int $number): string => '1795767087.1 h=quillmoor.example&p=/page-'.($number % 50).'&d=count1test.9.1.1.1.0.0.1.~0000000'
             .($number % 9).".1.0.0\n";
         for ($time = 0; $killed < $kills; $time = ++$times) {

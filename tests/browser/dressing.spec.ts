@@ -5,8 +5,7 @@ import { GNOMIC, SITE } from './setting';
 // An owner dresses a widget: as a section of the observatory's own page, by moves and single tokens, until it can be read, and out.
 
 async function openDress(page: Page, key: string): Promise<void> {
-  await signIn(page);
-  await page.goto(`/widgets/${key}`);
+  await signIn(page, `/widgets/${key}`);
   await page.locator('[data-phrase=dress]').click();
   await expect(page.getByRole('radiogroup', { name: 'Look' })).toBeVisible();
 }

@@ -8,15 +8,13 @@ import { STANDINS } from './setting';
 /** Of the owner who came in first, for those that are not about coming in. */
 let session: Awaited<ReturnType<ReturnType<Page['context']>['cookies']>> | undefined;
 
-export async function signIn(page: Page): Promise<void> {
+/** In at a screen of the studio. */
+export async function signIn(page: Page, at = '/'): Promise<void> {
   const sections = page.getByRole('navigation', { name: 'Sections' });
-  if (session) {
-    await page.context().addCookies(session);
-    await page.goto('/');
-    await expect(sections.or(page.getByLabel('E-mail'))).toBeVisible();
-    if (await sections.isVisible()) return;
-  }
-  await page.goto('/');
+  if (session) await page.context().addCookies(session);
+  await page.goto(at);
+  await expect(sections.or(page.getByLabel('E-mail'))).toBeVisible();
+  if (await sections.isVisible()) return;
   await page.getByLabel('E-mail').fill('owner@quillmoor.example');
   await page.getByLabel('Password').fill('harrow-lane-1926');
   await page.getByRole('button', { name: 'Sign in' }).click();

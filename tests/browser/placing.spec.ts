@@ -504,8 +504,7 @@ test('the owner sees links on the own page, and nobody else does', async ({ page
 });
 
 test('two versions are tried, and one is kept', async ({ page, browser }) => {
-  await signIn(page);
-  await page.goto('/widgets/shop5rows0');
+  await signIn(page, '/widgets/shop5rows0');
   await expect(page.locator('[data-phrase]').first()).toBeVisible();
   const widget = (await (await page.request.get('/api/widgets/shop5rows0')).json()) as {
     brief: { shape: Record<string, unknown> };

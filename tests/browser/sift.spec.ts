@@ -86,8 +86,7 @@ test('from an empty brief to a good one, by the sentence and keys alone', async 
 });
 
 test('the sieve says what each clause costs, and a number of it opens the way to loosen it', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/widgets');
+  await signIn(page, '/widgets');
   await page.getByRole('button', { name: 'New widget' }).click();
   const sentence = page.locator('.sentence');
   await openTopic(page, 'stars');
@@ -135,8 +134,7 @@ test('the sieve says what each clause costs, and a number of it opens the way to
 });
 
 test('what leaves nothing is named, and the smallest change that gives enough is one press away', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/widgets');
+  await signIn(page, '/widgets');
   await page.getByRole('button', { name: 'New widget' }).click();
   await openTopic(page, 'words');
   await page.getByRole('spinbutton', { name: 'From' }).fill('4000');
@@ -179,8 +177,7 @@ test('the honest line speaks the language of the page, and leads to everything',
 test('a widget fits its page and its visit: language first, an order for each visit, labels by page', async ({
   page,
 }) => {
-  await signIn(page);
-  await page.goto('/widgets');
+  await signIn(page, '/widgets');
   await page.getByRole('button', { name: 'New widget' }).click();
   await expect(page).toHaveURL(/\/widgets\/[a-z0-9]{10}$/);
   const key = page.url().split('/').pop() ?? '';

@@ -24,8 +24,7 @@ test('a place is looked up among its namesakes and connected', async ({ page }) 
 });
 
 test('a feed is found on a page and connected', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources');
+  await signIn(page, '/sources');
   await page.getByRole('button', { name: 'Add a source' }).click();
   await page.getByRole('link', { name: /Paste an address/ }).click();
   await page.getByLabel('Address of a feed').fill('127.0.0.1:9/none');
@@ -48,8 +47,7 @@ test('a feed is found on a page and connected', async ({ page }) => {
 });
 
 test('a widget is made on the bench: sentence, proof and sieve follow each other', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/widgets');
+  await signIn(page, '/widgets');
   await page.getByRole('button', { name: 'New widget' }).click();
   await expect(page).toHaveURL(/\/widgets\/[a-z0-9]{10}$/);
   key = page.url().split('/').pop() ?? '';
@@ -107,8 +105,7 @@ test('a widget is made on the bench: sentence, proof and sieve follow each other
 });
 
 test('its code, pasted on any origin, shows it: no cookie, nothing from anybody else', async ({ page, context }) => {
-  await signIn(page);
-  await page.goto(`/widgets/${key}`);
+  await signIn(page, `/widgets/${key}`);
   await page.getByRole('button', { name: 'Get the code' }).click();
   const copy = page.getByRole('button', { name: 'Copy' }).first();
   expect((await copy.boundingBox())?.width, 'as wide as its word').toBeLessThan(90);
@@ -149,8 +146,7 @@ test('a new review comes to the page with nobody touching anything', async ({ pa
 
 test('Wayleaf goes down: the pages keep their widgets, and the studio says why', async ({ page }) => {
   await atStandins(page, { do: 'mood', service: 'wayleaf', mood: 'fault' });
-  await signIn(page);
-  await page.goto('/sources');
+  await signIn(page, '/sources');
   const row = page.getByRole('row', { name: /the Dome/ });
   await row.getByRole('button', { name: 'Check now' }).click();
   await expect(row).toContainText('Wayleaf answered with status 500', { timeout: 20_000 });
@@ -190,8 +186,7 @@ test('an entry is hidden everywhere by a key, and comes back by another', async 
 });
 
 test('a widget is removed from its pages by keys alone, and brought back', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/widgets');
+  await signIn(page, '/widgets');
   const remove = page.getByRole('button', { name: 'Remove Planetarium, foyer' });
   const onPages = async (): Promise<boolean> =>
     (await (await page.request.get(`${GNOMIC}/w/harrow7talk.html`)).text()).includes('class="card"');

@@ -93,8 +93,7 @@ test('the bench works by keys alone', async ({ page }) => {
 });
 
 test('a brief that leaves nothing says which clause did it, and leads there', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/widgets');
+  await signIn(page, '/widgets');
   await page.getByRole('button', { name: 'New widget' }).click();
   await page.locator('[data-phrase=order]').click();
   await page.getByLabel('Reviews').uncheck();

@@ -17,8 +17,7 @@ async function expectEntries(page: Page, name: RegExp, count: number): Promise<v
 }
 
 test('by name: an address at the directory names the place; another channel’s is led there', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources/add/name');
+  await signIn(page, '/sources/add/name');
   await page.getByLabel('Name, and town').fill(`${STANDINS}/wayleaf/places/wl-inn`);
   await page.getByRole('button', { name: 'Look up' }).click();
   await expect(page.getByText('One place found')).toBeVisible();
@@ -36,8 +35,7 @@ test('by name: an address at the directory names the place; another channel’s 
 test('by granting access: refused, empty, then venues chosen; told once where both services have it', async ({
   page,
 }) => {
-  await signIn(page);
-  await page.goto('/sources/add/ticketwick');
+  await signIn(page, '/sources/add/ticketwick');
   await page.getByRole('button', { name: 'Continue to Ticketwick' }).click();
   await expect(page).toHaveURL(new RegExp(`^${STANDINS}/ticketwick/oauth/authorize`));
   await expect(page.getByRole('listitem')).toHaveText([
@@ -101,8 +99,7 @@ test('access taken back at the service is told, everything is kept, and granting
 });
 
 test('by granting access to a photo account: posts, mentions, hashtags', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources/add/shutterfen');
+  await signIn(page, '/sources/add/shutterfen');
   await page.getByRole('button', { name: 'Continue to Shutterfen' }).click();
   await page.getByRole('button', { name: 'Allow' }).click();
   await page.getByLabel(/Quillmoor Observatory on Shutterfen/).check();
@@ -118,8 +115,7 @@ test('by granting access to a photo account: posts, mentions, hashtags', async (
 });
 
 test('by token: boards are chosen; a token of another service is told', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources/add/corkwall');
+  await signIn(page, '/sources/add/corkwall');
   await page.getByLabel('Your Corkwall token').fill('wl-demo-key-7Q2M');
   await page.getByRole('button', { name: 'Save the token' }).click();
   await expect(page.getByRole('alert').last()).toContainText('this token is for another service');
@@ -131,8 +127,7 @@ test('by token: boards are chosen; a token of another service is told', async ({
 });
 
 test('by a page that marks up its reviews; one with several products asks which', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources/add/address');
+  await signIn(page, '/sources/add/address');
   await page.getByLabel('Address of a feed').fill(`${STANDINS}/barrowfair/items/star-wheel`);
   await page.getByRole('button', { name: 'Look' }).click();
   await expect(page.getByText('marks up 4 reviews')).toBeVisible();
@@ -201,8 +196,7 @@ test('by spreadsheet: looked at, put right, imported; the second time changes no
 });
 
 test('by spreadsheet: a table of subjects with their addresses', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources/add/table');
+  await signIn(page, '/sources/add/table');
   await page.getByLabel(/Subjects, with their addresses/).check();
   await page.getByLabel('CSV, TSV, XLSX').setInputFiles({
     name: 'subjects.csv',
@@ -219,8 +213,7 @@ test('by spreadsheet: a table of subjects with their addresses', async ({ page }
 });
 
 test('by hand: a testimonial with a picture, edited with its history, removed and brought back', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources/add/hand');
+  await signIn(page, '/sources/add/hand');
   await page.getByLabel('Who said it').fill('Juno Park');
   await page.getByLabel('Role or company').fill('Teacher');
   await page.getByLabel('What they said').fill('Thirty children, one comet, no complaints.');
@@ -249,8 +242,7 @@ test('by hand: a testimonial with a picture, edited with its history, removed an
 });
 
 test('from the owner’s website: what it tells is ticked and connected', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources/add/website');
+  await signIn(page, '/sources/add/website');
   await page.getByLabel('Address of your own website').fill(SITE);
   await page.getByRole('button', { name: 'Read' }).click();
   await expect(page.getByText('Nothing is connected yet: choose below.')).toBeVisible({ timeout: 30_000 });
@@ -274,8 +266,7 @@ test('a sudden loss is held and asked about; the owner says that it is right', a
 });
 
 test('removing a source says what goes, and can be undone', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/sources');
+  await signIn(page, '/sources');
   const row = rowOf(page, /^Red Lantern/);
   await row.getByRole('button', { name: 'Red Lantern' }).click();
   await page.getByRole('button', { name: 'Remove the source and its 3 entries' }).click();
@@ -286,8 +277,7 @@ test('removing a source says what goes, and can be undone', async ({ page }) => 
 });
 
 test('a widget shows the pictures of a photo account, and they are ours', async ({ page, browser }) => {
-  await signIn(page);
-  await page.goto('/widgets/hill4posts0');
+  await signIn(page, '/widgets/hill4posts0');
   await openTopic(page, 'sources');
   await page.getByLabel('Rookcall', { exact: true }).uncheck();
   await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();

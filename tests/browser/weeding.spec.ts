@@ -9,8 +9,7 @@ async function published(request: import('@playwright/test').APIRequestContext, 
 }
 
 test('a hundred and more are hidden at once by keys, and all of them come back', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/entries');
+  await signIn(page, '/entries');
   const counted = page.locator('.selected');
   await expect(counted).toContainText('entries');
   await page.locator('[data-phrase=order]').click();
@@ -36,8 +35,7 @@ test('a hundred and more are hidden at once by keys, and all of them come back',
 });
 
 test('the list reads hundreds by keys, tells where each is on show, and marks what was searched', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/entries');
+  await signIn(page, '/entries');
   const rows = page.locator('.row');
   await expect(rows.first()).toBeVisible();
   expect(await rows.count(), 'only those in sight are there').toBeLessThan(40);
@@ -96,8 +94,7 @@ test('the list reads hundreds by keys, tells where each is on show, and marks wh
 });
 
 test('labels and pins, by keys', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/entries');
+  await signIn(page, '/entries');
   await expect(page.locator('.row').first()).toBeVisible();
   await page.getByLabel('State').selectOption('Shown by a widget now');
   await expect(page.locator('.reading')).toContainText('place ');
@@ -127,8 +124,7 @@ test('labels and pins, by keys', async ({ page }) => {
 });
 
 test('what a rule holds waits on Today, shows nowhere, and is released', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/entries');
+  await signIn(page, '/entries');
   await page.getByRole('button', { name: 'Rules' }).click();
   const rules = page.getByRole('dialog');
   await rules.getByLabel('That contain one of these words').fill('comet*');
