@@ -41,8 +41,8 @@ final class RoundCommand extends Command
                 $failed = $failed || in_array($round?->outcome, [RoundOutcome::Failed, RoundOutcome::Held], true);
                 $this->put($round === null
                     ? "$source->key: a round is running already\n"
-                    : "$source->key: {$round->outcome->value}; $round->added new, $round->changed changed, $round->gone gone, $round->same the "
-                        ."same, $round->editions editions\n");
+                    : "$source->key: {$round->outcome->value}; $round->added new, $round->changed changed, $round->gone gone, "
+                        ."$round->same the same, $round->editions editions\n");
                 if ($round?->reason !== null) {
                     $this->aside($round->reason);
                 }

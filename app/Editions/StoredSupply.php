@@ -113,6 +113,8 @@ final readonly class StoredSupply implements Supply
     {
         $showsPictures = array_intersect($brief->shape->card, [PicturesPart::name(), FacePart::name()]) !== [];
 
+        $kept = $this->site->pictures()->where('state', PictureState::Kept);
+
         return [
             'brief' => $brief->toArray()['shape'],
             'head' => $brief->shape->head === [] ? null : get_object_vars($sifted->tally()->overall()),
@@ -121,9 +123,7 @@ final readonly class StoredSupply implements Supply
             'look' => $this->looks->dressed($this->site, $brief)->inputs(),
             'pages' => array_map(get_object_vars(...), $this->channels->pages($this->site)),
             'profiles' => $this->site->sources()->whereNotNull('profile')->pluck('profile', 'key')->all(),
-            'pictures' => $showsPictures
-                ? [$this->site->pictures()->where('state', PictureState::Kept)->count(), $this->site->pictures()->where('state', PictureState::Kept)->max('id')]
-                : null,
+            'pictures' => $showsPictures ? [$kept->count(), $kept->max('id')] : null,
         ];
     }
 

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Fetching;
 
+use Gnomic\Failure;
 use Gnomic\Text\Echoed;
 use RuntimeException;
 
 /** An outside service could not be asked, or its answer not be taken. The message says why and what to do. */
-final class FetchFailed extends RuntimeException
+final class FetchFailed extends RuntimeException implements Failure
 {
     /**
      * @param  int|null  $retryAfter  seconds that the service asks to be left alone
@@ -106,5 +107,10 @@ final class FetchFailed extends RuntimeException
     public static function keyMissing(string $service, string $what): self
     {
         return new self("$service wants a $what; paste yours.", needs: $what);
+    }
+
+    public function about(): array
+    {
+        return $this->needs === null ? [] : ['needs' => $this->needs];
     }
 }

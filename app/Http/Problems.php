@@ -4,16 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Fetching\FetchFailed;
 use App\Host\DiskIsFull;
-use App\Pictures\PictureIsWrong;
-use App\Placing\TooManyForms;
-use App\Placing\TooManySpots;
-use Gnomic\Brief\BriefIsWrong;
-use Gnomic\Gather\PayloadIsUnreadable;
-use Gnomic\Gather\Tables\TableIsWrong;
-use Gnomic\Json\MemberIsWrong;
-use Gnomic\Place\Pattern\PatternIsWrong;
+use Gnomic\Failure;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -28,34 +20,17 @@ final class Problems
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([
-            BriefIsWrong::class,
-            MemberIsWrong::class,
-            PayloadIsUnreadable::class,
-            FetchFailed::class,
-            TableIsWrong::class,
-            PictureIsWrong::class,
-            PatternIsWrong::class,
-            TooManyForms::class,
-            TooManySpots::class,
-        ]);
-        $exceptions->render(fn (BriefIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
-        $exceptions->render(fn (MemberIsWrong $wrong): JsonResponse => self::say($wrong->getMessage(), ['pointer' => $wrong->pointer]));
-        $exceptions->render(fn (PayloadIsUnreadable $wrong): JsonResponse => self::say($wrong->getMessage()));
-        $exceptions->render(fn (FetchFailed $wrong): JsonResponse => self::say(
-            $wrong->getMessage(),
-            array_filter(['needs' => $wrong->needs]),
+        $exceptions->dontReport(Failure::class);
+        $exceptions->render(fn (Failure $wrong): JsonResponse => new JsonResponse(
+            ['message' => $wrong->getMessage()] + $wrong->about(),
+            JsonResponse::HTTP_UNPROCESSABLE_ENTITY,
         ));
-        foreach ([TableIsWrong::class, PatternIsWrong::class, TooManyForms::class, TooManySpots::class] as $type) {
-            $exceptions->render(fn (Throwable $wrong): ?JsonResponse => $wrong instanceof $type ? self::say($wrong->getMessage()) : null);
-        }
         $exceptions->dontReportWhen(self::isBusy(...));
         $exceptions->render(fn (Throwable $fault, Request $request): ?Response => match (true) {
             self::isBusy($fault) => self::unavailable($request, self::BUSY, ['Retry-After' => '2']),
             DiskIsFull::caused($fault) => self::unavailable($request, DiskIsFull::MESSAGE),
             default => null,
         });
-        $exceptions->render(fn (PictureIsWrong $wrong): JsonResponse => self::say($wrong->getMessage()));
     }
 
     /** Whether the database was held by others for longer than somebody waits. */
@@ -71,11 +46,5 @@ final class Problems
         return $request->is('api/*')
             ? new JsonResponse(['message' => $message], Response::HTTP_SERVICE_UNAVAILABLE, $headers)
             : new Response("$message\n", Response::HTTP_SERVICE_UNAVAILABLE, $headers + ['Content-Type' => 'text/plain; charset=utf-8']);
-    }
-
-    /** @param  array<string, mixed>  $more */
-    private static function say(string $message, array $more = []): JsonResponse
-    {
-        return new JsonResponse(['message' => $message] + $more, JsonResponse::HTTP_UNPROCESSABLE_ENTITY);
     }
 }

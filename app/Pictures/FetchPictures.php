@@ -77,7 +77,10 @@ final class FetchPictures implements ShouldBeUniqueUntilProcessing, ShouldQueue
             }
             $picture->tries < self::MOST_TRIES
                 ? $this->fetch($picture, $site, $fetcher, $files, $outbox)
-                : $picture->update(['state' => PictureState::Lost, 'reason' => 'Gnomic stopped several times while processing this picture.']);
+                : $picture->update([
+                    'state' => PictureState::Lost,
+                    'reason' => 'Gnomic stopped several times while processing this picture.',
+                ]);
         }
     }
 

@@ -94,11 +94,8 @@ final readonly class Pictures
     {
         $urls = array_values(array_unique($urls));
         $kept = [];
-        foreach (
-            $urls === []
-            ? []
-            : $site->pictures()->where('state', PictureState::Kept)->whereIn('digest', array_map(Picture::digestOf(...), $urls))->get() as $picture
-        ) {
+        $kept = $site->pictures()->where('state', PictureState::Kept)->whereIn('digest', array_map(Picture::digestOf(...), $urls));
+        foreach ($urls === [] ? [] : $kept->get() as $picture) {
             $addresses = [];
             foreach ($picture->widths ?? [] as $width) {
                 $addresses[$width] = "$this->host/w/p/$picture->name-$width.webp";

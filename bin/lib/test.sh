@@ -7,7 +7,7 @@ step() {
     "$@"
 }
 
-# Several steps at once; what all but the first say comes when they are done, one after another.
+# Several steps at once; what all but the first say comes when they are done, one after another. Any of them may be several at once.
 together() {
     first=$1
     shift
@@ -17,7 +17,7 @@ together() {
         running="$running $!:$other"
     done
     failed=no
-    "$first" || failed=yes
+    ("$first") || failed=yes
     for one in $running; do
         wait "${one%%:*}" || failed=yes
         cat "$GNOMIC_DATA/logs/${one#*:}.log"

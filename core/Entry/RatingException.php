@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gnomic\Entry;
 
-use Throwable;
+use Gnomic\Failure;
 
 /** Everything that can be wrong with a rating. */
-interface RatingException extends Throwable
+interface RatingException extends Failure
 {
 }

@@ -17,4 +17,9 @@ final class RatingOutOfScale extends DomainException implements RatingException
     {
         return new self("$value lies outside the scale from $scale->worst to $scale->best.", $value, $scale);
     }
+
+    public function about(): array
+    {
+        return [];
+    }
 }

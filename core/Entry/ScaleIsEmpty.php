@@ -17,4 +17,9 @@ final class ScaleIsEmpty extends DomainException implements RatingException
     {
         return new self("A scale from $worst to $best holds no rating: its worst must be below its best.", $worst, $best);
     }
+
+    public function about(): array
+    {
+        return [];
+    }
 }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Gnomic\Gather;
 
 use DomainException;
+use Gnomic\Failure;
 
 /** A payload that holds nothing of the kind that was asked for. The message says what was found and what to do. */
-final class PayloadIsUnreadable extends DomainException
+final class PayloadIsUnreadable extends DomainException implements Failure
 {
     /** @param  bool  $isPage  whether it is a web page, in which something else may be found */
     private function __construct(string $message, public readonly bool $isPage)
@@ -65,5 +66,10 @@ final class PayloadIsUnreadable extends DomainException
             "$service answered with $what. Gnomic will try again. If this continues, its interface may have changed.",
             false,
         );
+    }
+
+    public function about(): array
+    {
+        return [];
     }
 }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Gnomic\Json;
 
 use DomainException;
+use Gnomic\Failure;
 
 /** A text that is not JSON, and the place where it stops being so. */
-final class JsonIsBroken extends DomainException
+final class JsonIsBroken extends DomainException implements Failure
 {
     /**
      * @param  int  $atLine  1 for the first
@@ -16,5 +17,10 @@ final class JsonIsBroken extends DomainException
     public function __construct(public readonly int $atLine, public readonly int $column, public readonly string $what)
     {
         parent::__construct("line $atLine, column $column: $what");
+    }
+
+    public function about(): array
+    {
+        return ['line' => $this->atLine, 'column' => $this->column];
     }
 }

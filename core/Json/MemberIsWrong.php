@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Gnomic\Json;
 
 use DomainException;
+use Gnomic\Failure;
 use Gnomic\Text\Echoed;
 
 /** A member of a JSON document is not what it has to be. */
-final class MemberIsWrong extends DomainException
+final class MemberIsWrong extends DomainException implements Failure
 {
     private function __construct(string $message, public readonly string $pointer)
     {
@@ -48,5 +49,10 @@ final class MemberIsWrong extends DomainException
         $pointer = Echoed::short($pointer);
 
         return new self("$pointer is not known. Known here: ".implode(', ', $known).'.', $pointer);
+    }
+
+    public function about(): array
+    {
+        return ['pointer' => $this->pointer];
     }
 }

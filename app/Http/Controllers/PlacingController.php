@@ -69,7 +69,9 @@ final class PlacingController
         $query->where('widget_id', $widget->id)->whereNotNull('ended_at')->orderByDesc('id')->limit(5);
 
         return new JsonResponse($counts->of($widget, Value::whole($given['days'] ?? 30)) + [
-            'trial' => $trial === null ? null : ['startedAt' => $trial->started_at->toRfc3339String()] + Trials::told($trial),
+            'trial' => $trial === null
+                ? null
+                : ['startedAt' => $trial->started_at->toRfc3339String()] + Trials::account($trial)->toArray(),
             'trials' => array_values($query->get()->map(fn (Trial $ended): array => [
                 'startedAt' => $ended->started_at->toRfc3339String(),
                 'endedAt' => $ended->ended_at?->toRfc3339String(),

@@ -11,8 +11,7 @@ use App\Placing\WidgetKeys;
 use Gnomic\Brief\Brief;
 use Gnomic\Json\Value;
 use Gnomic\Place\Spot\Overrides;
-use Gnomic\Place\Trial\Arm;
-use Gnomic\Place\Trial\SequentialTest;
+use Gnomic\Place\Trial\TrialAccount;
 use Illuminate\Support\Facades\DB;
 
 /** Two versions of a widget against each other: visitors get one by chance, and each is counted by itself. */
@@ -66,51 +65,30 @@ final readonly class Trials
     public function end(Trial $trial, string $kept): void
     {
         DB::transaction(function () use ($trial, $kept): void {
-            $told = self::told($trial);
-            $trial->update(['ended_at' => now(), 'kept' => $kept, 'told' => $told]);
+            $account = self::account($trial);
+            $trial->update(['ended_at' => now(), 'kept' => $kept, 'told' => $account->toArray()]);
             foreach ([$trial->same, $trial->other] as $form) {
                 $form->update(['removed_at' => now()]);
             }
-            $which = $kept === 'other' ? 'The other version was kept' : 'It was kept as it was';
-            $cause = "$which after a trial: ".self::share($told['other']).' against '.self::share($told['this']);
             if ($kept === 'other') {
                 $trial->widget->update(['brief' => $trial->other->brief]);
             }
-            $this->outbox->widget($trial->widget, $kept === 'other' ? $trial->other->draft() : null, $cause);
+            $this->outbox->widget($trial->widget, $kept === 'other' ? $trial->other->draft() : null, $account->cause($kept));
         });
     }
 
-    /** @param  array{views: int, engaged: int, share: float}  $arm */
-    private static function share(array $arm): string
+    public static function account(Trial $trial): TrialAccount
     {
-        return number_format(100 * $arm['share'], 1).' % of '.number_format($arm['views']).' views';
-    }
-
-    /**
-     * @return array{says: string, p: float|null, interval: array{float, float}|null, this: array{views: int, engaged: int, share: float},
-     *     other: array{views: int, engaged: int, share: float}, days: int}
-     */
-    public static function told(Trial $trial): array
-    {
-        $moments = [];
-        $sums = ['this' => [0, 0], 'other' => [0, 0]];
-        $days = DB::table('counted')->whereIn(
-            'widget_id',
-            [$trial->this_id, $trial->other_id],
-        )->groupBy('day', 'widget_id')->orderBy('day')
-            ->get(['day', 'widget_id', DB::raw('SUM(views) AS views'), DB::raw('SUM(engaged) AS engaged')])->groupBy('day');
-        foreach ($days as $rows) {
-            foreach ($rows as $row) {
-                $arm = Value::whole($row->widget_id) === $trial->other_id ? 'other' : 'this';
-                $sums[$arm] = [$sums[$arm][0] + Value::whole($row->views), $sums[$arm][1] + Value::whole($row->engaged)];
-            }
-            $moments[] = [new Arm(...$sums['this']), new Arm(...$sums['other'])];
+        $days = [];
+        $counted = DB::table('counted')->whereIn('widget_id', [$trial->this_id, $trial->other_id])->groupBy('day', 'widget_id')
+            ->orderBy('day')->get(['day', 'widget_id', DB::raw('SUM(views) AS views'), DB::raw('SUM(engaged) AS engaged')]);
+        foreach ($counted as $row) {
+            $arm = Value::whole($row->widget_id) === $trial->other_id ? 'other' : 'this';
+            $days[Value::text($row->day)] ??= ['this' => [0, 0], 'other' => [0, 0]];
+            $days[Value::text($row->day)][$arm] = [Value::whole($row->views), Value::whole($row->engaged)];
         }
-        $test = SequentialTest::over($moments === [] ? [[new Arm(0, 0), new Arm(0, 0)]] : $moments);
-        $arm = fn (Arm $arm): array => ['views' => $arm->trials, 'engaged' => $arm->successes, 'share' => $arm->rate()];
 
-        return ['says' => $test->says, 'p' => $test->p, 'interval' => $test->interval, 'this' => $arm($test->one),
-            'other' => $arm($test->other), 'days' => count($moments)];
+        return TrialAccount::over(array_values($days));
     }
 
     /** @param  array<string, mixed>|null  $overrides */

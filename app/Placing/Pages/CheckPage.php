@@ -15,6 +15,7 @@ use Gnomic\Json\Value;
 use Gnomic\Place\Check\CheckFinding;
 use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
+use Gnomic\Place\Check\PageFault;
 use Gnomic\Place\Check\PageTags;
 use Gnomic\Place\Check\PlacementVerdict;
 use Gnomic\Place\Check\Sighting;
@@ -24,15 +25,10 @@ use Illuminate\Support\Facades\DB;
 /** Fetches a page as a visitor would, and keeps whether the widgets are there that should be. */
 final readonly class CheckPage
 {
-    /** Of a page, in bytes. */
-    private const LARGEST = 4_000_000;
-
     private const SECONDS = 15;
 
     /** Days for which what a widget said of itself is believed. */
     private const FRESH_DAYS = 2;
-
-    private const SIGN_IN = '~/(?:wp-login|log-?in|sign-?in|sso|auth|account/login|users/sign_in)\b~i';
 
     public function __construct(private Fetcher $fetcher, private ExpectedOnPage $expected, private string $host)
     {
@@ -44,24 +40,22 @@ final readonly class CheckPage
         try {
             $answer = $this->fetched($page->address);
         } catch (FetchFailed $failed) {
-            $this->keepAll(
-                $page,
-                $expected,
-                new CheckFinding(PlacementVerdict::Unreachable, $failed->getMessage(), 'Check whether the page opens in a browser.'),
-            );
+            $this->keepAll($page, $expected, PageFault::unreachable($failed->getMessage()));
 
             return;
         }
-        $fault = $this->fault($page, $answer);
+        $fetched = self::page($answer);
+        $refused = FetchFailed::status($answer->status, (string) parse_url($answer->address, PHP_URL_HOST))->getMessage();
+        $fault = PageFault::of($page->address, $fetched, $refused);
         if ($fault !== null) {
             $this->keepAll($page, $expected, $fault);
 
             return;
         }
-        $fetched = self::page($answer);
         $tags = PageTags::of($fetched, $this->host);
-        if ($tags->asksToSignIn && $answer->redirects > 0 && self::path($answer->address) !== self::path($page->address)) {
-            $this->keepAll($page, $expected, self::signIn($answer->address));
+        $fault = PageFault::behindSignIn($page->address, $fetched, $tags);
+        if ($fault !== null) {
+            $this->keepAll($page, $expected, $fault);
 
             return;
         }
@@ -77,7 +71,7 @@ final readonly class CheckPage
             )) {
                 $again ??= $this->again($page->address);
                 $told = $again !== null && $check->of($again[1], $again[0], $one)[0]->verdict->shows() ? [
-                    self::oldCopy($fetched),
+                    PageFault::oldCopy($fetched),
                     ...$told,
                 ] : $told;
             }
@@ -107,39 +101,6 @@ final readonly class CheckPage
         return $this->fetcher->within(self::SECONDS)->get($address, $headers);
     }
 
-    private function fault(Page $page, HttpResponse $answer): ?CheckFinding
-    {
-        $host = (string) parse_url($answer->address, PHP_URL_HOST);
-        if (in_array($answer->status, [401, 403], true) || ($answer->redirects > 0 && preg_match(
-            self::SIGN_IN,
-            self::path($answer->address),
-        ) === 1
-            && preg_match(self::SIGN_IN, self::path($page->address)) !== 1)) {
-            return self::signIn($answer->address);
-        }
-        if (! $answer->isOk()) {
-            return new CheckFinding(
-                PlacementVerdict::Unreachable,
-                FetchFailed::status($answer->status, $host)->getMessage(),
-                'Check whether the page opens in a browser.',
-            );
-        }
-        $type = (string) $answer->header('Content-Type');
-        if ($type !== '' && preg_match('~^\s*(?:text/html|application/xhtml\+xml)~i', $type) !== 1) {
-            return new CheckFinding(
-                PlacementVerdict::Unreachable,
-                "$host sent no web page but ".mb_strimwidth($type, 0, 60, '…').'.',
-                'Give the address of a page.',
-            );
-        }
-
-        return strlen($answer->body) <= self::LARGEST ? null : new CheckFinding(
-            PlacementVerdict::Unreachable,
-            'The page is larger than '.(self::LARGEST / 1_000_000).' MB, which is more than Gnomic looks through.',
-            'Visitors wait for such a page, too: find out what makes it so large.',
-        );
-    }
-
     /** @return array{FetchedPage, PageTags}|null what is behind a cache; null where it cannot be had */
     private function again(string $address): ?array
     {
@@ -150,7 +111,7 @@ final readonly class CheckPage
         }
         $fetched = self::page($answer);
 
-        return $answer->isOk() && strlen($answer->body) <= self::LARGEST ? [$fetched, PageTags::of($fetched, $this->host)] : null;
+        return $answer->isOk() && strlen($answer->body) <= PageFault::LARGEST ? [$fetched, PageTags::of($fetched, $this->host)] : null;
     }
 
     /** @return list<string>|null */
@@ -239,26 +200,9 @@ final readonly class CheckPage
             $lines('Content-Security-Policy'),
             $lines('Content-Security-Policy-Report-Only'),
             $cached === [] ? null : implode(', ', $cached),
-        );
-    }
-
-    private static function signIn(string $address): CheckFinding
-    {
-        return new CheckFinding(
-            PlacementVerdict::SignIn,
-            'The page sends whoever is not signed in to '.mb_strimwidth($address, 0, 120, '…').'.',
-            'Gnomic sees pages as a visitor does, so it cannot check what only members see. It relies on what the widget itself reports.',
-        );
-    }
-
-    private static function oldCopy(FetchedPage $page): CheckFinding
-    {
-        return new CheckFinding(
-            PlacementVerdict::OldCopy,
-            'A cache in front of the page serves a copy from before'.(
-                $page->age === null ? '' : " ($page->age)"
-            ).'; behind it, the code is there.',
-            'Clear this page from the cache: that of the page builder, of a plug-in or of the content network.',
+            $answer->status,
+            (string) $answer->header('Content-Type'),
+            $answer->redirects,
         );
     }
 

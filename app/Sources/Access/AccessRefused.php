@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sources\Access;
 
+use Gnomic\Failure;
 use RuntimeException;
 
 /** Granting access came to nothing. The message says why and what to do. */
-final class AccessRefused extends RuntimeException
+final class AccessRefused extends RuntimeException implements Failure
 {
     private function __construct(public readonly string $service, string $message)
     {
@@ -35,5 +36,10 @@ final class AccessRefused extends RuntimeException
             $service,
             "The answer of $service does not match the request that was started here, so it was ignored. Start again, in one window.",
         );
+    }
+
+    public function about(): array
+    {
+        return [];
     }
 }

@@ -11,8 +11,8 @@ use App\Fetching\Reading\ConfinedReading;
 use App\Models\Site;
 use App\Placing\Pages\SiteRobots;
 use App\Sources\Channels\Channels;
-use Gnomic\Gather\Page\Described;
 use Gnomic\Gather\Page\Robots;
+use Gnomic\Gather\Page\SiteFindings;
 use Gnomic\Gather\Page\Sitemap;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Text\Address;
@@ -27,9 +27,12 @@ final readonly class Discover
 
     private const LONGEST_SECONDS = 30;
 
-    /** What runs a site or sells is a subject; what only builds a page is none. */
-    private const SUBJECTS = '/^(?:Organization|LocalBusiness|Place|Product|Service|Event|Course|Person|Museum|TouristAttraction'
-        .'|.*(?:Business|Store|Attraction|Venue|Organization|Restaurant|Hotel))$/';
+    /** What has to be done besides ticking, by channel. */
+    private const NEEDS = [
+        'ticketwick' => 'your permission at Ticketwick',
+        'shutterfen' => 'your permission at Shutterfen',
+        'corkwall' => 'your token from Corkwall',
+    ];
 
     public function __construct(
         private Fetcher $fetcher,
@@ -48,10 +51,11 @@ final readonly class Discover
         }
         $deadline = microtime(true) + self::LONGEST_SECONDS;
         $robots = $this->robots->at($front->address);
-        $found = new Findings($this->channels);
+        $found = new SiteFindings($this->recognised(...));
         $page = $this->reading->page($front);
-        $found->page($front->address, $page, $page->links);
+        $found->add($front->address, $page);
         $read = [$front->address];
+        $problems = [];
         foreach ($this->pages($front, $page->links, $robots, $deadline) as $page) {
             if (count($read) >= self::MOST_PAGES || microtime(true) > $deadline) {
                 break;
@@ -66,22 +70,43 @@ final readonly class Discover
             try {
                 $answer = $this->fetcher->get($page);
                 if ($answer->isOk()) {
-                    $reading = $this->reading->page($answer);
-                    $found->page($answer->address, $reading, $reading->links);
+                    $found->add($answer->address, $this->reading->page($answer));
                 } else {
-                    $found->problems[] = "$page answered with status $answer->status.";
+                    $problems[] = "$page answered with status $answer->status.";
                 }
             } catch (FetchFailed|PayloadIsUnreadable $failed) {
-                $found->problems[] = $failed->getMessage();
+                $problems[] = $failed->getMessage();
             }
         }
 
-        return $found->proposal($site, $read);
+        return new ProposedSource($found->subjects(), $this->connectable($site, $found->sources()), $read, array_slice($problems, 0, 10));
     }
 
-    public static function isSubject(Described $described): bool
+    /** @return array{channel: string, address: string, name: string}|null */
+    private function recognised(string $address): ?array
     {
-        return preg_match(self::SUBJECTS, $described->type) === 1;
+        $known = $this->channels->recognised($address);
+
+        return $known === null ? null : $known + ['name' => $this->channels->of($known['channel'])->name()];
+    }
+
+    /**
+     * @param  list<array{channel: string, address: string, name: string, subject: string|null, why: string}>  $sources
+     * @return list<array{channel: string, channelName: string, address: string, name: string, subject: string|null, why: string,
+     *     needs: string|null, connected: bool}>
+     */
+    private function connectable(Site $site, array $sources): array
+    {
+        $connected = [];
+        foreach ($site->sources()->whereNull('disconnected_at')->get() as $source) {
+            $connected["$source->channel $source->address"] = true;
+        }
+
+        return array_map(fn (array $source): array => $source + [
+            'channelName' => $this->channels->of($source['channel'])->name(),
+            'needs' => self::NEEDS[$source['channel']] ?? null,
+            'connected' => isset($connected["$source[channel] $source[address]"]),
+        ], $sources);
     }
 
     /**

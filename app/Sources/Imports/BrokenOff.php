@@ -29,7 +29,8 @@ final readonly class BrokenOff
     {
         $mended = 0;
         $query = Import::query();
-        $query->whereIn('state', [ImportState::Looking, ImportState::Importing])->whereNotBetween('updated_at', [now()->subSeconds(self::LOST), now()]);
+        $query->whereIn('state', [ImportState::Looking, ImportState::Importing])
+            ->whereNotBetween('updated_at', [now()->subSeconds(self::LOST), now()]);
         foreach ($query->get() as $import) {
             if ($this->locks->isHeld(self::lockOf($import))) {
                 continue;

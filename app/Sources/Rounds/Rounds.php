@@ -141,7 +141,8 @@ final readonly class Rounds
                 'gone' => count($matched->gone),
             ]);
             $source->fill($gathered->identity === null ? [] : ['identity' => $gathered->identity]);
-            $this->finish($source, $round, $matched->changesNothing() ? RoundOutcome::Unchanged : RoundOutcome::Changed, $gathered->validators);
+            $outcome = $matched->changesNothing() ? RoundOutcome::Unchanged : RoundOutcome::Changed;
+            $this->finish($source, $round, $outcome, $gathered->validators);
         };
         $this->store->take(
             $source,

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Tables;
 
 use DomainException;
+use Gnomic\Failure;
 
 /** A file that is no table of the kind that can be taken. The message says what was found and what to do. */
-final class TableIsWrong extends DomainException
+final class TableIsWrong extends DomainException implements Failure
 {
     public static function empty(): self
     {
@@ -73,5 +74,10 @@ final class TableIsWrong extends DomainException
     public static function nothingKnown(): self
     {
         return new self('No column holds words, a rating or a title. Choose what each column is, or use the names from the template.');
+    }
+
+    public function about(): array
+    {
+        return [];
     }
 }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Gnomic\Place\Pattern;
 
 use DomainException;
+use Gnomic\Failure;
 
 /** A pattern of pages that cannot be read. The message names the place and the fix. */
-final class PatternIsWrong extends DomainException
+final class PatternIsWrong extends DomainException implements Failure
 {
     private function __construct(string $message, public readonly string $pattern, public readonly int $position)
     {
@@ -20,5 +21,10 @@ final class PatternIsWrong extends DomainException
         $shown = mb_strimwidth($pattern, 0, 60, '…');
 
         return new self("The pattern \"$shown\" cannot be read at character ".($position + 1).": $why", $pattern, $position);
+    }
+
+    public function about(): array
+    {
+        return [];
     }
 }
