@@ -94,8 +94,8 @@ final readonly class Pictures
     {
         $urls = array_values(array_unique($urls));
         $kept = [];
-        $kept = $site->pictures()->where('state', PictureState::Kept)->whereIn('digest', array_map(Picture::digestOf(...), $urls));
-        foreach ($urls === [] ? [] : $kept->get() as $picture) {
+        $query = $site->pictures()->where('state', PictureState::Kept)->whereIn('digest', array_map(Picture::digestOf(...), $urls));
+        foreach ($urls === [] ? [] : $query->get() as $picture) {
             $addresses = [];
             foreach ($picture->widths ?? [] as $width) {
                 $addresses[$width] = "$this->host/w/p/$picture->name-$width.webp";
