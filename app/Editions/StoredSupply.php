@@ -112,7 +112,6 @@ final readonly class StoredSupply implements Supply
     public function common(Brief $brief, Sifted $sifted, string $language): array
     {
         $showsPictures = array_intersect($brief->shape->card, [PicturesPart::name(), FacePart::name()]) !== [];
-
         $kept = $this->site->pictures()->where('state', PictureState::Kept);
 
         return [
