@@ -60,7 +60,7 @@ final class SheetReader
     public function read(string $css, string $name, string $media = ''): void
     {
         if ($this->viewport->matches($media)) {
-            $this->sheet(self::tidy($css), $name, '', 0);
+            $this->block(SheetBlock::sheet(self::tidy($css), $name, '', 0));
         }
     }
 
@@ -99,21 +99,13 @@ final class SheetReader
         }, $css);
     }
 
-    private function sheet(string $css, string $name, string $layer, int $depth): void
+    /** What stands at the top of a sheet, in a rule that groups others, or in a rule with others nested in it. */
+    private function block(SheetBlock $in): void
     {
-        $this->block($css, 0, strlen($css), $name, $layer, null, 1, $depth);
-    }
-
-    /**
-     * What stands at the top of a sheet, in a rule that groups others, or in a rule with others nested in it.
-     *
-     * @param  string|null  $parent  selector of the rule that it is nested in
-     */
-    private function block(string $css, int $at, int $end, string $name, string $layer, ?string $parent, int $line, int $depth): void
-    {
-        if ($depth > self::DEEP) {
+        if ($in->depth > self::DEEP) {
             return;
         }
+        [$css, $at, $end, $line] = [$in->css, $in->from, $in->to, $in->line];
         $own = '';
         $isStray = false;
         $counted = $at;
@@ -126,8 +118,8 @@ final class SheetReader
             $prelude = trim($prelude);
             if ($stop >= $end || $css[$stop] !== '{') {
                 if ($prelude !== '' && $prelude[0] === '@') {
-                    $this->statement($prelude, $layer, $depth);
-                } elseif ($parent !== null && $prelude !== '') {
+                    $this->statement($prelude, $in);
+                } elseif ($in->parent !== null && $prelude !== '') {
                     $own .= $prelude.';';
                 }
                 // A brace that closes nothing belongs to the rule behind it, which is none by that.
@@ -138,7 +130,7 @@ final class SheetReader
             }
             // The value of a custom property may be a block of its own.
             $close = self::closing($css, $stop, $end);
-            if ($parent !== null && preg_match('/^--[\w-]+\s*:/', $prelude) === 1) {
+            if ($in->parent !== null && preg_match('/^--[\w-]+\s*:/', $prelude) === 1) {
                 $at = $close + 1;
 
                 continue;
@@ -148,47 +140,37 @@ final class SheetReader
 
                 continue;
             }
-            $this->rule($css, $prelude, $stop + 1, $close, $name, $layer, $parent, $line, $depth);
+            $this->rule($prelude, $in->inner($stop + 1, $close, $line));
             $at = $close + 1;
         }
-        if ($parent !== null && $own !== '') {
-            $this->keep($parent, $own, $layer, $name, $line);
+        if ($in->parent !== null && $own !== '') {
+            $this->keep($in->parent, $own, $in->layer, $in->name, $line);
         }
     }
 
-    private function rule(
-        string $css,
-        string $prelude,
-        int $from,
-        int $to,
-        string $name,
-        string $layer,
-        ?string $parent,
-        int $line,
-        int $depth,
-    ): void {
+    private function rule(string $prelude, SheetBlock $body): void
+    {
         if ($prelude === '') {
             return;
         }
         if ($prelude[0] === '@') {
-            $inner = $this->group($css, $prelude, $from, $to, $layer);
-            if ($inner !== null) {
-                $scope = preg_match('/^@scope\s*\(([^)]+)\)/i', $prelude, $found) === 1 ? $found[1] : $parent;
-                $this->block($css, $from, $to, $name, $inner, $scope, $line, $depth + 1);
+            $layer = $this->group($prelude, $body);
+            if ($layer !== null) {
+                $scope = preg_match('/^@scope\s*\(([^)]+)\)/i', $prelude, $found) === 1 ? $found[1] : $body->parent;
+                $this->block($body->under($layer, $scope));
             }
 
             return;
         }
-        $selector = $parent === null ? $prelude : self::nested($parent, $prelude);
+        $selector = $body->parent === null ? $prelude : self::nested($body->parent, $prelude);
         // Rules nested in themselves grow without end; nobody's selector is that long.
         if (strlen($selector) > self::LONGEST) {
             return;
         }
-        $isNesting = strcspn($css, '{', $from, $to - $from) < $to - $from;
-        if ($isNesting) {
-            $this->block($css, $from, $to, $name, $layer, $selector, $line, $depth + 1);
+        if ($body->hasBlocks()) {
+            $this->block($body->under($body->layer, $selector));
         } else {
-            $this->keep($selector, substr($css, $from, $to - $from), $layer, $name, $line);
+            $this->keep($selector, $body->text(), $body->layer, $body->name, $body->line);
         }
     }
 
@@ -200,20 +182,20 @@ final class SheetReader
     }
 
     /** @return string|null layer of what stands in a rule that groups others; null where nothing of it holds */
-    private function group(string $css, string $prelude, int $from, int $to, string $layer): ?string
+    private function group(string $prelude, SheetBlock $body): ?string
     {
         preg_match('/^@([\w-]+)\s*(.*)$/sD', $prelude, $found);
         [$rule, $of] = $found === [] ? ['', ''] : [strtolower($found[1]), trim($found[2])];
         if ($rule === 'property') {
-            $this->register($of, substr($css, $from, $to - $from));
+            $this->register($of, $body->text());
         }
 
         return match ($rule) {
-            'media' => $this->viewport->matches($of) ? $layer : null,
-            'supports' => $this->viewport->supports($of) ? $layer : null,
-            'container' => $this->viewport->contains($of) ? $layer : null,
-            'layer' => $this->layer($layer, $of === '' ? 'nameless '.++$this->nameless : $of),
-            'scope' => $layer,
+            'media' => $this->viewport->matches($of) ? $body->layer : null,
+            'supports' => $this->viewport->supports($of) ? $body->layer : null,
+            'container' => $this->viewport->contains($of) ? $body->layer : null,
+            'layer' => $this->layer($body->layer, $of === '' ? 'nameless '.++$this->nameless : $of),
+            'scope' => $body->layer,
             default => null,
         };
     }
@@ -229,15 +211,16 @@ final class SheetReader
         }
     }
 
-    private function statement(string $statement, string $layer, int $depth): void
+    private function statement(string $statement, SheetBlock $in): void
     {
+        $layer = $in->layer;
         if (preg_match('/^@layer\s+(.+)$/sDi', $statement, $found) === 1) {
             foreach (CssValues::listed($found[1]) as $name) {
                 $this->layer($layer, $name);
             }
         }
         $pattern = '/^@import\s+(?:url\(\s*)?["\']?([^"\')\s]+)["\']?\s*\)?\s*(.*)$/sDi';
-        if (preg_match($pattern, $statement, $found) !== 1 || $depth > self::DEEP) {
+        if (preg_match($pattern, $statement, $found) !== 1) {
             return;
         }
         $rest = trim($found[2]);
@@ -251,7 +234,7 @@ final class SheetReader
         }
         $sheet = $this->viewport->matches($rest) ? ($this->import)($found[1]) : null;
         if ($sheet !== null) {
-            $this->sheet(self::tidy($sheet['css']), $sheet['name'], $inner, $depth + 1);
+            $this->block(SheetBlock::sheet(self::tidy($sheet['css']), $sheet['name'], $inner, $in->depth + 1));
         }
     }
 
