@@ -12,6 +12,7 @@ use App\Models\Site;
 use App\Models\Widget;
 use App\Pictures\Pictures;
 use Gnomic\Brief\Brief;
+use Gnomic\Brief\Differences;
 use Gnomic\Brief\Phrase;
 use Gnomic\Brief\Sentence;
 use Gnomic\Brief\SentenceContext;
@@ -53,6 +54,7 @@ final readonly class Proof
         $plan = $this->renderer->plan($input, $key);
         $height = new PlannedHeight($plan);
         $room = Room::of($height->at(...));
+        $out = $this->out($site, $key);
 
         return [
             'brief' => $brief->toArray(),
@@ -77,7 +79,8 @@ final readonly class Proof
             'dress' => DressAccount::of($input, $this->looks->undressed($site, $brief)),
             'isNothing' => $plan->isNothing(),
             'room' => $room->length(),
-            'moreRoom' => $this->moreRoom($site, $key, $input, $room),
+            'moreRoom' => $out === null ? null : $this->moreRoom($site, $out, $input, $room),
+            'changes' => $out === null ? [] : Differences::between($out, $brief, $context),
             // The owner reads the line in any case, to decide on it.
             'honestLine' => Honesty::line($brief, $tried->choices, $tried->offered, $input->words)?->text,
             'warnings' => Doubts::of($tried, $this->known($site, $brief)),
@@ -114,15 +117,17 @@ final readonly class Proof
         );
     }
 
-    /** How much more room it takes than what is out, in CSS pixels; null where nothing is out. */
-    private function moreRoom(Site $site, string $key, VariantInput $input, Room $room): ?int
+    /** What is published of the widget; null where nothing is. */
+    private function out(Site $site, string $key): ?Brief
     {
         $widget = $site->widgets()->with('edition')->where('key', $key)->first();
-        $out = $widget instanceof Widget ? $widget->edition?->toBrief() : null;
-        if ($out === null) {
-            return null;
-        }
 
+        return $widget instanceof Widget ? $widget->edition?->toBrief() : null;
+    }
+
+    /** How much more room it takes than what is out, in CSS pixels. */
+    private function moreRoom(Site $site, Brief $out, VariantInput $input, Room $room): int
+    {
         // Looks have room of their own within and around cards.
         $isSame = fn (string $part): bool => $out->toArray()[$part] === $input->brief->toArray()[$part];
 

@@ -50,7 +50,7 @@ final class Differences
         'words' => 'the words visitors read',
     ];
 
-    /** @return list<string> each a sentence without its point: '"four stars and up" became "three stars and up"' */
+    /** @return list<string> each a sentence without its point: '"four stars and up" became "three stars and up"'; none of equal briefs */
     public static function between(Brief $before, Brief $after, SentenceContext $context): array
     {
         [$old, $new] = [self::phrases($before, $context), self::phrases($after, $context)];
@@ -81,7 +81,12 @@ final class Differences
             }
         }
 
-        return $parts === [] ? $told : [...$told, Numbers::listed($parts).' changed'];
+        if ($parts !== []) {
+            $told[] = Numbers::listed($parts).' changed';
+        }
+
+        // What is said alike of both, such as other entries that are pinned.
+        return $told === [] && $before->toArray() !== $after->toArray() ? ['details changed'] : $told;
     }
 
     /** @return array<string, string> what the sentence says of each topic */

@@ -83,7 +83,7 @@
   }
 
   const changes = $derived(
-    bench.changes === 0 ? '' : bench.changes === 1 ? '1 unpublished change' : `${bench.changes} unpublished changes`,
+    ['', '1 unpublished change'][bench.changes.length] ?? `${bench.changes.length} unpublished changes`,
   );
 </script>
 
@@ -103,14 +103,14 @@
       <span class="quiet out">
         {#if edition}Edition {edition.number}, published {since(edition.createdAt, clock.now)}{:else}Not published yet{/if}
       </span>
-      <span class="quiet changes">{changes}</span>
+      <span class="quiet changes" title={bench.changes.join('; ')}>{changes}</span>
       {#if edition}
         <Button size="sm" color="light" onclick={() => (history = true)}>History</Button>
       {/if}
       <Button size="sm" color="light" onclick={() => open('place')}>Get the code</Button>
       <Button
         size="sm"
-        disabled={bench.publishing || (edition !== null && bench.changes === 0)}
+        disabled={bench.publishing || (edition !== null && bench.changes.length === 0)}
         onclick={() => bench.publish()}
       >
         {edition ? `Publish edition ${edition.number + 1}` : 'Publish the first edition'}

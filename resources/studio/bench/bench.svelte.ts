@@ -57,11 +57,8 @@ export class Bench implements Holder {
     else localStorage.removeItem(`gnomic-ground-${this.key}`);
   }
 
-  /** How many members of the brief differ from what is out. */
-  readonly changes = $derived.by(() => {
-    const out = this.widget?.edition?.brief as WholeBrief | undefined;
-    return out && this.brief ? countDifferences(out, this.brief) : 0;
-  });
+  /** What differs from what is out, each in a sentence, as the last proof told. */
+  readonly changes = $derived(this.proof?.changes ?? []);
 
   async load(): Promise<void> {
     try {
@@ -247,7 +244,7 @@ export class Bench implements Holder {
         ? 'Nothing to publish: pages show this already.'
         : `Edition ${number} is published. Your pages show it within a minute.`,
     );
-    if (this.proof) this.proof = { ...this.proof, moreRoom: 0 };
+    if (this.proof) this.proof = { ...this.proof, moreRoom: 0, changes: [] };
   }
 
   /** Pins an entry first, or takes the pin back. */
@@ -275,18 +272,4 @@ export class Bench implements Holder {
       sift.pins = sift.pins.filter((one) => one !== id);
     });
   }
-}
-
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
-/** Another layout, with its own settings, is one; so are the colours of a scheme, and the tokens. */
-function countDifferences(one: unknown, two: unknown): number {
-  if (isObject(one) && isObject(two)) {
-    if (one['name'] !== two['name']) return 1;
-    if ('behind' in one || 'glyphSize' in one) return JSON.stringify(one) === JSON.stringify(two) ? 0 : 1;
-    const names = new Set([...Object.keys(one), ...Object.keys(two)]);
-    return [...names].reduce((sum, name) => sum + countDifferences(one[name], two[name]), 0);
-  }
-  return JSON.stringify(one) === JSON.stringify(two) ? 0 : 1;
 }

@@ -76,4 +76,11 @@ final class DifferencesTest extends TestCase
             self::assertNotSame([], Differences::between($usual, $other, new SentenceContext), $member);
         }
     }
+
+    public function test_what_is_said_alike_is_a_difference_too_and_equal_briefs_have_none(): void
+    {
+        $pinned = fn (string $id): Brief => BriefReader::read(['version' => 3, 'sift' => ['pins' => [$id]]]);
+        self::assertSame(['details changed'], Differences::between($pinned('a:1'), $pinned('a:2'), new SentenceContext));
+        self::assertSame([], Differences::between($pinned('a:1'), $pinned('a:1'), new SentenceContext));
+    }
 }
