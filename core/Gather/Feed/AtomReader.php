@@ -29,11 +29,7 @@ final class AtomReader
         $problems = $xml->problems;
         $seen = [];
         $entries = [];
-        $items = XmlDocument::items($root);
-        if (count($items) > Reading::MOST) {
-            $problems[] = Reading::tooMany();
-        }
-        foreach (array_slice($items, 0, Reading::MOST) as $index => $entry) {
+        foreach (XmlDocument::bounded($root, $problems) as $index => $entry) {
             $entries[] = self::entry(Fields::of($entry, 'atom', $address), $feed, 'entry '.($index + 1), $problems, $seen);
         }
         $old = $root->namespaceURI === 'http://purl.org/atom/ns#';

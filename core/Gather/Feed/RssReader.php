@@ -34,11 +34,7 @@ final class RssReader
         $problems = $xml->problems;
         $seen = [];
         $entries = [];
-        $items = XmlDocument::items($root);
-        if (count($items) > Reading::MOST) {
-            $problems[] = Reading::tooMany();
-        }
-        foreach (array_slice($items, 0, Reading::MOST) as $index => $item) {
+        foreach (XmlDocument::bounded($root, $problems) as $index => $item) {
             $entries[] = self::item(Fields::of($item, 'rss', $address), $language, 'item '.($index + 1), $problems, $seen);
         }
 

@@ -170,8 +170,22 @@ final readonly class XmlDocument
         );
     }
 
-    /** @return list<DOMElement> those that stand in no other, one more than are read where there are more */
-    public static function items(DOMElement $root): array
+    /**
+     * @param  list<Problem>  $problems  one more where there are more than are read
+     * @return list<DOMElement> items and entries that stand in no other, as many as are read
+     */
+    public static function bounded(DOMElement $root, array &$problems): array
+    {
+        $items = self::items($root);
+        if (count($items) > Reading::MOST) {
+            $problems[] = Reading::tooMany();
+        }
+
+        return array_slice($items, 0, Reading::MOST);
+    }
+
+    /** @return list<DOMElement> one more than are read where there are more */
+    private static function items(DOMElement $root): array
     {
         $found = [];
         $open = [$root->firstElementChild];

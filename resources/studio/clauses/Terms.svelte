@@ -1,3 +1,12 @@
+<script module lang="ts">
+  /** How several terms go together, and what the owner calls it. */
+  export const LISTS = [
+    ['any', 'Any of'],
+    ['all', 'All of'],
+    ['none', 'None of'],
+  ] as const;
+</script>
+
 <script lang="ts">
   import type { Offered } from '../api/client';
 

@@ -1,61 +1,40 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { api, ask, type Source } from '../api/client';
   import { clock } from '../parts/clock.svelte';
   import { ago, since } from '../parts/times';
   import { notices } from '../parts/notices.svelte';
   import { told } from '../parts/rounds';
+  import { Refreshed } from '../parts/refreshed.svelte';
   import Situation from '../parts/Situation.svelte';
   import { router } from '../parts/router.svelte';
   import Details from './Details.svelte';
   import Tabs from './Tabs.svelte';
 
-  let sources = $state<Source[]>();
-  let broken = $state('');
   /** The source whose details are open. */
   let open = $state('');
   /** Sources whose round was started here, with the round that was their last before. */
   let awaited = $state<Record<string, number>>({});
 
-  onMount(() => {
-    void load();
-    const timer = setInterval(() => void load(), 2000);
-    return () => clearInterval(timer);
-  });
-
-  async function load(): Promise<void> {
-    try {
-      sources = (await ask(api.GET('/sources'))).sources;
-      broken = '';
-      for (const source of sources) {
-        const before = awaited[source.key];
-        const round = source.lastRound;
-        if (before !== undefined && round && round.id > before && round.outcome !== 'running')
-          delete awaited[source.key];
-      }
-    } catch (error) {
-      broken = (error as Error).message;
+  const screen = new Refreshed(async () => {
+    const { sources } = await ask(api.GET('/sources'));
+    for (const { key, lastRound } of sources) {
+      const before = awaited[key];
+      if (before !== undefined && lastRound && lastRound.id > before && lastRound.outcome !== 'running')
+        delete awaited[key];
     }
-  }
-
-  async function act(work: () => Promise<unknown>): Promise<void> {
-    try {
-      await work();
-      await load();
-    } catch (error) {
-      notices.fail(error);
-    }
-  }
+    return sources;
+  }, 2000);
+  const sources = $derived(screen.value);
 
   const round = (source: Source): Promise<void> =>
-    act(async () => {
+    screen.act(async () => {
       awaited[source.key] = source.lastRound?.id ?? 0;
       await ask(api.POST('/sources/{key}/rounds', { params: { path: { key: source.key } } }));
     });
 
   const connect = (source: Source, connected: boolean): Promise<void> =>
-    act(async () => {
+    screen.act(async () => {
       await ask(api.PATCH('/sources/{key}', { params: { path: { key: source.key } }, body: { connected } }));
       if (!connected)
         notices.say(
@@ -65,20 +44,20 @@
     });
 
   const acceptLoss = (source: Source): Promise<void> =>
-    act(async () => {
+    screen.act(async () => {
       awaited[source.key] = source.lastRound?.id ?? 0;
       await ask(api.PATCH('/sources/{key}', { params: { path: { key: source.key } }, body: { acceptsLoss: true } }));
     });
 
   const remove = (source: Source): Promise<void> =>
-    act(async () => {
+    screen.act(async () => {
       const turn = (removed: 0 | 1) =>
         ask(api.DELETE('/sources/{key}', { params: { path: { key: source.key }, query: { removed } } }));
       const { entries } = await turn(1);
       open = '';
       notices.say(
         `${source.name} is removed, and ${entries === 1 ? 'one entry' : `${entries} entries`} with it. You can undo this for a day.`,
-        () => void act(() => turn(0)),
+        () => void screen.act(() => turn(0)),
       );
     });
 
@@ -105,7 +84,7 @@
 <Tabs />
 
 {#if sources && sources.length > 0}
-  {#if broken}<p role="alert" class="wrong">✕ {broken} This is how it was last.</p>{/if}
+  {#if screen.broken}<p role="alert" class="wrong">✕ {screen.broken} This is how it was last.</p>{/if}
   <div class="scroll">
     <table class="sheet">
       <caption class="unseen">The site's sources</caption>
@@ -176,7 +155,8 @@
           </tr>
           {#if open === source.key}
             <tr id="details-{source.key}"
-              ><td colspan="7"><Details {source} onchange={load} onremove={() => remove(source)} /></td></tr
+              ><td colspan="7"><Details {source} onchange={() => screen.load()} onremove={() => remove(source)} /></td
+              ></tr
             >
           {/if}
         {/each}
@@ -191,9 +171,9 @@
   >
     {#snippet step()}<Button size="sm" onclick={() => router.go('/sources/add')}>Add the first source</Button>{/snippet}
   </Situation>
-{:else if broken}
-  <Situation kind="broken" title="The sources cannot be loaded" text={broken}>
-    {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
+{:else if screen.broken}
+  <Situation kind="broken" title="The sources cannot be loaded" text={screen.broken}>
+    {#snippet step()}<button class="plain link" onclick={() => screen.load()}>Try again</button>{/snippet}
   </Situation>
 {:else}
   <Situation kind="loading" title="Loading the sources" />

@@ -5,15 +5,10 @@
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import type { Holder } from '../holder';
-  import Terms from '../Terms.svelte';
+  import Terms, { LISTS } from '../Terms.svelte';
 
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
-  const lists = [
-    ['any', 'Any of'],
-    ['all', 'All of'],
-    ['none', 'None of'],
-  ] as const;
   const labels = $derived(brief.sift.labels);
 
   type Labels = NonNullable<WholeBrief['sift']['labels']>;
@@ -30,7 +25,7 @@
 <div class="columns">
   <fieldset>
     <legend>Your labels, and those from the source</legend>
-    {#each lists as [list, label] (list)}
+    {#each LISTS as [list, label] (list)}
       <Terms
         {label}
         value={labels?.[list] ?? []}

@@ -5,16 +5,11 @@
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import type { Holder } from '../holder';
-  import Terms from '../Terms.svelte';
+  import Terms, { LISTS } from '../Terms.svelte';
 
   let { holder, brief }: { holder: Holder; brief: WholeBrief } = $props();
 
-  const lists = [
-    ['any', 'Any of'],
-    ['all', 'All of'],
-    ['none', 'None of'],
-  ] as const;
-  type List = (typeof lists)[number][0];
+  type List = (typeof LISTS)[number][0];
   const length = $derived(brief.sift.length);
 
   function setTerms(member: 'words' | 'hashtags', list: List, terms: string[]): void {
@@ -37,7 +32,7 @@
   <fieldset>
     <legend>Words in title or text</legend>
     <div class="lists">
-      {#each lists as [list, label] (list)}
+      {#each LISTS as [list, label] (list)}
         <Terms {label} value={brief.sift.words?.[list] ?? []} onchange={(terms) => setTerms('words', list, terms)} />
       {/each}
     </div>
@@ -71,7 +66,7 @@
   <fieldset>
     <legend>Hashtags</legend>
     <div class="lists">
-      {#each lists as [list, label] (list)}
+      {#each LISTS as [list, label] (list)}
         <Terms
           {label}
           value={brief.sift.hashtags?.[list] ?? []}

@@ -1,14 +1,14 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
-  import { onMount } from 'svelte';
   import { api, ask, type NewSource, type Subjects } from '../../api/client';
   import { notices } from '../../parts/notices.svelte';
   import { router } from '../../parts/router.svelte';
+  import { Refreshed } from '../../parts/refreshed.svelte';
   import Situation from '../../parts/Situation.svelte';
   import Tabs from '../Tabs.svelte';
 
-  let table = $state<Subjects>();
-  let broken = $state('');
+  const screen = new Refreshed(() => ask(api.GET('/subjects')), 3000);
+  const table = $derived(screen.value);
   let name = $state('');
   /** The cell in which an address is being written. */
   let writing = $state('');
@@ -31,47 +31,23 @@
   /** Channels that need no more than an address; the others lead to their way in. */
   const isDirect = (channel: string): boolean => ['wayleaf', 'page', 'feed'].includes(channel);
 
-  onMount(() => {
-    void load();
-    const timer = setInterval(() => void load(), 3000);
-    return () => clearInterval(timer);
-  });
-
-  async function load(): Promise<void> {
-    try {
-      table = await ask(api.GET('/subjects'));
-      broken = '';
-    } catch (error) {
-      broken = (error as Error).message;
-    }
-  }
-
-  async function act(work: () => Promise<unknown>): Promise<void> {
-    try {
-      await work();
-      await load();
-    } catch (error) {
-      notices.fail(error);
-    }
-  }
-
   const cellOf = (subject: Subject, channel: string): Cell[] =>
     subject.cells.find((cell) => cell.channel === channel)?.addresses ?? [];
 
   const reopen = (key: string, day: string | null, before: string | null): Promise<void> =>
-    act(async () => {
+    screen.act(async () => {
       await ask(api.PATCH('/subjects/{key}', { params: { path: { key } }, body: { reopenedOn: day } }));
       notices.say('Saved. Widgets that show only what came since then follow.', () => void reopen(key, before, day));
     });
 
   const add = (): Promise<void> =>
-    act(async () => {
+    screen.act(async () => {
       await ask(api.POST('/subjects', { body: { name } }));
       name = '';
     });
 
   const keep = (subject: Subject, channel: string): Promise<void> =>
-    act(async () => {
+    screen.act(async () => {
       await ask(
         api.PUT('/subjects/{key}/addresses', {
           params: { path: { key: subject.key } },
@@ -83,7 +59,7 @@
 
   function connect(subject: Subject, channel: string, cell: Cell): void {
     if (!isDirect(channel)) return router.go(`/sources/add/${channel}`);
-    void act(async () => {
+    void screen.act(async () => {
       await ask(
         api.POST('/sources', {
           body: {
@@ -190,9 +166,9 @@
     <Button type="submit" size="sm">Add</Button>
     <a class="link" href="/sources/add/table">Import a table</a>
   </form>
-{:else if broken}
-  <Situation kind="broken" title="The subjects cannot be loaded" text={broken}>
-    {#snippet step()}<button class="plain link" onclick={load}>Try again</button>{/snippet}
+{:else if screen.broken}
+  <Situation kind="broken" title="The subjects cannot be loaded" text={screen.broken}>
+    {#snippet step()}<button class="plain link" onclick={() => screen.load()}>Try again</button>{/snippet}
   </Situation>
 {:else}
   <Situation kind="loading" title="Loading the subjects" />
