@@ -13,9 +13,9 @@ export async function signIn(page: Page, at = '/'): Promise<void> {
   const sections = page.getByRole('navigation', { name: 'Sections' });
   if (session) await page.context().addCookies(session);
   await page.goto(at);
-  await expect(sections.or(page.getByLabel('E-mail'))).toBeVisible();
+  await expect(sections.or(page.getByLabel('E-mail', { exact: true }))).toBeVisible();
   if (await sections.isVisible()) return;
-  await page.getByLabel('E-mail').fill('owner@quillmoor.example');
+  await page.getByLabel('E-mail', { exact: true }).fill('owner@quillmoor.example');
   await page.getByLabel('Password').fill('harrow-lane-1926');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(sections).toBeVisible();

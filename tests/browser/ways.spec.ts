@@ -7,7 +7,7 @@ import { GNOMIC, SITE, STANDINS } from './setting';
 
 // Every way in, as an owner goes it, against the stand-ins on their own origin.
 
-test.describe.configure({ mode: 'serial' });
+// One that fails does not keep the others from being looked at.
 
 const rowOf = (page: Page, name: string | RegExp): Locator => page.getByRole('row', { name });
 
