@@ -41,7 +41,7 @@ final readonly class SentenceContexts
 
         return new SiteSentences(
             SiteContexts::of($site),
-            $this->channels->names(),
+            $this->channels->said(),
             $this->looks->of($site)->names(),
             array_values($sources->all()),
         );
@@ -58,6 +58,6 @@ final readonly class SentenceContexts
 
     public function site(Site $site, Criteria $wanted): SiteContext
     {
-        return SiteContexts::of($site)->for($wanted, $this->channels->names());
+        return SiteContexts::of($site)->for($wanted, $this->channels->said());
     }
 }

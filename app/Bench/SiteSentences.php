@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Entries\Sift\SaidOfChannels;
 use App\Entries\Sift\SiteContexts;
 use App\Models\Source;
 use Gnomic\Brief\Brief;
@@ -14,12 +15,15 @@ use Gnomic\Tend\Cadence;
 final readonly class SiteSentences
 {
     /**
-     * @param  array<string, string>  $channels  names by key
      * @param  array<string, string>  $looks  names by key
      * @param  list<Source>  $sources  that are refreshed, the most frequent first
      */
-    public function __construct(private SiteContexts $contexts, private array $channels, private array $looks, private array $sources)
-    {
+    public function __construct(
+        private SiteContexts $contexts,
+        private SaidOfChannels $channels,
+        private array $looks,
+        private array $sources,
+    ) {
     }
 
     /**

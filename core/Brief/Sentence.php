@@ -53,7 +53,7 @@ final class Sentence
     public static function ofListing(Criteria $wanted, SiteContext $site): array
     {
         return [
-            new Phrase(ucfirst(Limit::noun($wanted, 2)).', '.Limit::order($wanted), 'order', 'sift'),
+            new Phrase(ucfirst(Limit::noun($wanted, 2, $site)).', '.Limit::order($wanted), 'order', 'sift'),
             ...self::conditions($wanted, $site, ', '),
             new Phrase('.'),
             new Phrase('Add a condition', 'more', 'sift', true),
@@ -77,7 +77,7 @@ final class Sentence
             self::conditions($brief->criteria, $context->site, ', '),
             fn (Phrase $phrase): bool => $phrase->key !== null,
         ));
-        $told = ucfirst(Limit::phrase($brief->criteria));
+        $told = ucfirst(Limit::phrase($brief->criteria, $context->site));
         // The two most telling, which are the first; one, where two are too long.
         for ($many = min(2, count($conditions)); $many > 0; $many--) {
             $texts = array_map(fn (Phrase $phrase): string => $phrase->text, array_slice($conditions, 0, $many));
@@ -94,7 +94,7 @@ final class Sentence
     /** @return list<Phrase> "the newest nine reviews from the Dome, four stars and up, with words" */
     private static function choice(Criteria $wanted, SiteContext $site): array
     {
-        return [new Phrase(Limit::phrase($wanted), 'order', 'sift'), ...self::conditions($wanted, $site, ' ')];
+        return [new Phrase(Limit::phrase($wanted, $site), 'order', 'sift'), ...self::conditions($wanted, $site, ' ')];
     }
 
     /**

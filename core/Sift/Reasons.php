@@ -8,7 +8,7 @@ namespace Gnomic\Sift;
 final readonly class Reasons
 {
     /** @param  array<string, int>  $variety  of the balanced order, by Facts::key() */
-    public function __construct(private Criteria $wanted, private Ranking $ranking, private array $variety)
+    public function __construct(private Criteria $wanted, private SiteContext $site, private Ranking $ranking, private array $variety)
     {
     }
 
@@ -17,12 +17,12 @@ final readonly class Reasons
     {
         return $entry->isAmong($this->wanted->pins)
             ? "You have pinned it; it is number $place."
-            : "It meets every condition; it is number $place of ".Limit::phrase($this->wanted).'.'.$this->balance($entry);
+            : "It meets every condition; it is number $place of ".Limit::phrase($this->wanted, $this->site).'.'.$this->balance($entry);
     }
 
     public function waits(Facts $entry): string
     {
-        return 'It meets every condition, but comes after '.Limit::phrase($this->wanted).'.'.$this->balance($entry);
+        return 'It meets every condition, but comes after '.Limit::phrase($this->wanted, $this->site).'.'.$this->balance($entry);
     }
 
     private function balance(Facts $entry): string

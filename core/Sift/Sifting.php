@@ -76,7 +76,7 @@ final readonly class Sifting
     /** @return list<Verdict> those shown in their order, those that wait, those beyond a cap, then those kept out in the order given */
     public function verdicts(): array
     {
-        $reasons = new Reasons($this->sieve->wanted, $this->ranking, $this->order->variety);
+        $reasons = new Reasons($this->sieve->wanted, $this->sieve->site, $this->ranking, $this->order->variety);
         $caps = Caps::of($this->sieve->wanted);
         $verdicts = [
             ...array_map(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Sift;
 
 use DateTimeImmutable;
+use Gnomic\Entry\Kind;
 
 /** What a brief's meaning depends on beside itself: the day, the site's own rules and names, and where the widget is shown. */
 final readonly class SiteContext
@@ -18,6 +19,7 @@ final readonly class SiteContext
      * @param  string|null  $language  of the page around the widget, BCP 47
      * @param  string|null  $page  path of the page around the widget
      * @param  int  $visit  which of the orders made ahead, from 1
+     * @param  array<string, Kind|null>  $kinds  of which kind everything of a source is, by its key; null where it may be of several
      */
     public function __construct(
         public DateTimeImmutable $now,
@@ -29,6 +31,7 @@ final readonly class SiteContext
         public ?string $page = null,
         public int $visit = 1,
         public SiteNames $names = new SiteNames,
+        public array $kinds = [],
     ) {
     }
 
@@ -45,6 +48,7 @@ final readonly class SiteContext
             $page,
             $visit,
             $this->names,
+            $this->kinds,
         );
     }
 

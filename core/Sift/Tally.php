@@ -175,7 +175,7 @@ final readonly class Tally
         }
         $steps = array_map(fn (Step $step): Step => $step->alone === null ? $step
             : new Step($step->key, $step->phrase, $step->kept, $step->dropped, $step->alone, min($limit - $shown, $step->alone)), $steps);
-        $steps[] = new Step('shown', Limit::phrase($this->sieve->wanted), $shown, $left - $shown);
+        $steps[] = new Step('shown', Limit::phrase($this->sieve->wanted, $this->sieve->site), $shown, $left - $shown);
 
         return $steps;
     }

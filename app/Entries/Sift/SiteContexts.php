@@ -8,6 +8,7 @@ use App\Models\Site;
 use App\Models\Subject;
 use Carbon\CarbonImmutable;
 use DateTimeImmutable;
+use Gnomic\Entry\Kind;
 use Gnomic\Json\Value;
 use Gnomic\Sift\Clauses\ApartFrom;
 use Gnomic\Sift\Clauses\Within;
@@ -47,15 +48,13 @@ final class SiteContexts
 
     /**
      * What choosing entries depends on.
-     *
-     * @param  array<string, string>  $channelNames  by key, where they are told
      */
-    public function for(Criteria $wanted, array $channelNames = []): SiteContext
+    public function for(Criteria $wanted, SaidOfChannels $said = new SaidOfChannels): SiteContext
     {
         $this->ahead([$wanted]);
         $apartFrom = array_flip(ApartFrom::widgets($wanted));
 
-        return $this->context($wanted, $channelNames, array_filter(array_intersect_key($this->shown, $apartFrom)));
+        return $this->context($wanted, $said, array_filter(array_intersect_key($this->shown, $apartFrom)));
     }
 
     /**
@@ -72,19 +71,16 @@ final class SiteContexts
 
     /**
      * What a sentence depends on: what other widgets show is not looked up for it.
-     *
-     * @param  array<string, string>  $channelNames  by key
      */
-    public function named(Criteria $wanted, array $channelNames): SiteContext
+    public function named(Criteria $wanted, SaidOfChannels $said): SiteContext
     {
-        return $this->context($wanted, $channelNames, []);
+        return $this->context($wanted, $said, []);
     }
 
     /**
-     * @param  array<string, string>  $channelNames
      * @param  array<string, list<string>>  $shownBy
      */
-    private function context(Criteria $wanted, array $channelNames, array $shownBy): SiteContext
+    private function context(Criteria $wanted, SaidOfChannels $said, array $shownBy): SiteContext
     {
         return new SiteContext(
             now: CarbonImmutable::now($this->site->timezone)->toDateTimeImmutable(),
@@ -92,7 +88,8 @@ final class SiteContexts
             reopened: Within::asksReopened($wanted) ? $this->reopened ??= $this->reopened() : [],
             never: $this->site->neverWords(),
             shownBy: $shownBy,
-            names: $channelNames === [] ? $this->names : new SiteNames($this->names->sources, $this->names->subjects, $channelNames),
+            names: $said->names === [] ? $this->names : new SiteNames($this->names->sources, $this->names->subjects, $said->names),
+            kinds: array_map(fn (string $channel): ?Kind => $said->kinds[$channel] ?? null, $said->kinds === [] ? [] : $this->channels),
         );
     }
 

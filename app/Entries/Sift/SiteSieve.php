@@ -122,7 +122,7 @@ final readonly class SiteSieve implements Sifted
             $refs = $this->behindClause($step, $kept, $offset, $count);
         }
         $entries = EntryRecord::ofRefs($this->site, $refs);
-        $reasons = new Reasons($this->wanted, $this->ranking, $variety);
+        $reasons = new Reasons($this->wanted, $this->sieve->site, $this->ranking, $variety);
         $rows = [];
         foreach ($refs as $index => $ref) {
             if (isset($entries[$ref])) {
@@ -161,7 +161,7 @@ final readonly class SiteSieve implements Sifted
     private function placeOf(Facts $facts): array
     {
         ['kept' => $kept, 'out' => $out, 'variety' => $variety] = $this->selector->reckoned();
-        $reasons = new Reasons($this->wanted, $this->ranking, $variety);
+        $reasons = new Reasons($this->wanted, $this->sieve->site, $this->ranking, $variety);
         $place = array_search($facts->id, array_slice($kept, 0, $this->wanted->limits->most), true);
         foreach ($out as $step => $refs) {
             if (in_array($facts->id, $refs, true)) {

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\LayoutPictures;
 use App\Bench\Proof;
+use App\Bench\SentenceContexts;
 use App\Entries\Sift\SiteSieve;
 use App\Http\Requests\BriefBody;
 use App\Http\Requests\LookBehindStep;
@@ -44,13 +45,14 @@ final class BenchController
     }
 
     /** The entries behind one number of the sieve, each with its reason. */
-    public function behind(LookBehindStep $request, Site $site): JsonResponse
+    public function behind(LookBehindStep $request, Site $site, SentenceContexts $contexts): JsonResponse
     {
         $given = $request->given();
         $from = Value::whole($given['from'] ?? 0);
         $brief = BriefBody::of($request);
         $step = Value::text($given['step']);
-        $rows = SiteSieve::of($site, $brief->criteria)->behind($step, (bool) $given['kept'], $from, self::PAGE);
+        $rows = SiteSieve::of($site, $brief->criteria, $contexts->site($site, $brief->criteria))
+            ->behind($step, (bool) $given['kept'], $from, self::PAGE);
 
         return new JsonResponse([
             'entries' => array_map(fn (array $row): array => ['reason' => $row[1]] + EntryResource::make($row[0])->resolve(), $rows),

@@ -7,6 +7,7 @@ namespace App\Sources\Channels;
 use App\Fetching\FetchFailed;
 use App\Models\Source;
 use Closure;
+use Gnomic\Entry\Kind;
 use Gnomic\Gather\PayloadIsUnreadable;
 
 /** A kind of outside service: talks to it, and hands what it says to the core for reading. */
@@ -17,6 +18,9 @@ interface Channel
 
     /** What it brings, in words: "reviews and the owner's replies". */
     public function brings(): string;
+
+    /** Of which kind all of that is; null where it may be of several. */
+    public function kind(): ?Kind;
 
     /** Where visitors are told that an entry was said: the service, or what the owner calls the feed. */
     public function saidAt(Source $source): string;

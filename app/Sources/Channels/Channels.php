@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sources\Channels;
 
+use App\Entries\Sift\SaidOfChannels;
 use App\Models\Site;
 use App\Sources\Channels\Corkwall\CorkwallChannel;
 use App\Sources\Channels\Feed\FeedChannel;
@@ -11,6 +12,7 @@ use App\Sources\Channels\Page\PageChannel;
 use App\Sources\Channels\Shutterfen\ShutterfenChannel;
 use App\Sources\Channels\Ticketwick\TicketwickChannel;
 use App\Sources\Channels\Wayleaf\WayleafChannel;
+use Gnomic\Entry\Kind;
 use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Text\Address;
 use InvalidArgumentException;
@@ -51,6 +53,12 @@ final readonly class Channels
     public function names(): array
     {
         return array_map(fn (Channel $channel): string => $channel->name(), $this->channels);
+    }
+
+    /** What sentences tell of them. */
+    public function said(): SaidOfChannels
+    {
+        return new SaidOfChannels($this->names(), array_map(fn (Channel $channel): ?Kind => $channel->kind(), $this->channels));
     }
 
     /** @return array<string, string> names of the channels on which a subject can have an address, by key */

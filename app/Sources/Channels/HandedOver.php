@@ -25,6 +25,11 @@ final readonly class HandedOver implements Channel
         return $this->brings;
     }
 
+    public function kind(): null
+    {
+        return null;
+    }
+
     public function saidAt(Source $source): string
     {
         return $this->saidAt ?? $source->name;

@@ -9,6 +9,7 @@ use Gnomic\Brief\BriefIsWrong;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Brief\Sentence;
 use Gnomic\Brief\SentenceContext;
+use Gnomic\Entry\Kind;
 use Gnomic\Sift\SiteContext;
 use Gnomic\Sift\SiteNames;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -44,6 +45,17 @@ final class BriefTest extends TestCase
                 .'hidden. In a list, with the number of ratings above, in Night ink, checked every hour and every day.',
             Sentence::text($brief, new SentenceContext(self::site(), ['every hour', 'every day'], self::LOOKS)),
         );
+    }
+
+    public function test_what_its_sources_bring_alone_is_named(): void
+    {
+        $kinds = ['dome' => Kind::Review, 'lane' => Kind::Review, 'rook' => Kind::Post, 'hand' => null];
+        $context = new SentenceContext(new SiteContext(new DateTimeImmutable('2026-01-01'), kinds: $kinds));
+        foreach (['reviews' => ['dome', 'lane'], 'posts' => ['rook'], 'entries' => ['dome', 'rook'], 'entries ' => ['dome', 'hand']] as $noun => $of) {
+            $brief = BriefReader::read(['version' => 3, 'gather' => ['sources' => $of]]);
+            self::assertStringStartsWith('Show the newest ten '.trim($noun), Sentence::text($brief, $context));
+        }
+        self::assertStringStartsWith('Show the newest ten entries', Sentence::text(BriefReader::read(['version' => 3]), $context));
     }
 
     private static function site(): SiteContext

@@ -15,6 +15,7 @@ use App\Sources\Channels\Gathered;
 use App\Sources\Channels\PublicAddress;
 use Carbon\CarbonImmutable;
 use Closure;
+use Gnomic\Entry\Kind;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Records\CorkwallPins;
@@ -38,6 +39,11 @@ final readonly class CorkwallChannel implements Channel
     public function brings(): string
     {
         return 'pins with pictures and notes';
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Post;
     }
 
     public function saidAt(Source $source): string

@@ -14,6 +14,7 @@ use App\Sources\Channels\Channel;
 use App\Sources\Channels\Gathered;
 use Carbon\CarbonImmutable;
 use Closure;
+use Gnomic\Entry\Kind;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Reading;
@@ -63,6 +64,11 @@ final readonly class FeedChannel implements Channel
     public function isAsked(): bool
     {
         return true;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Post;
     }
 
     public function saidAt(Source $source): string

@@ -16,6 +16,7 @@ use App\Sources\Channels\PublicAddress;
 use Carbon\CarbonImmutable;
 use Closure;
 use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\Page\Described;
 use Gnomic\Gather\Page\PageReading;
@@ -41,6 +42,11 @@ final readonly class PageChannel implements Channel
     public function brings(): string
     {
         return 'reviews marked up in the page, and the overall figures it gives';
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Review;
     }
 
     public function saidAt(Source $source): string

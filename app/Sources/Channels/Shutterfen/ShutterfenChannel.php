@@ -13,6 +13,7 @@ use App\Sources\Channels\Channel;
 use App\Sources\Channels\Gathered;
 use App\Sources\Channels\PublicAddress;
 use Closure;
+use Gnomic\Entry\Kind;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Records\Record;
@@ -39,6 +40,11 @@ final readonly class ShutterfenChannel implements Channel
     public function brings(): string
     {
         return 'posts with pictures, hashtags, likes and comments';
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Post;
     }
 
     public function saidAt(Source $source): string

@@ -13,6 +13,7 @@ use App\Sources\Channels\Channel;
 use App\Sources\Channels\Gathered;
 use App\Sources\Channels\PublicAddress;
 use Closure;
+use Gnomic\Entry\Kind;
 use Gnomic\Gather\Http\Links;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\Reading;
@@ -36,6 +37,11 @@ final readonly class TicketwickChannel implements Channel
     public function brings(): string
     {
         return 'ratings out of ten, with your replies, and the overall figures';
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Review;
     }
 
     public function saidAt(Source $source): string

@@ -11,6 +11,7 @@ use App\Sources\Channels\CacheValidators;
 use App\Sources\Channels\Channel;
 use App\Sources\Channels\Gathered;
 use Closure;
+use Gnomic\Entry\Kind;
 use Gnomic\Gather\Matching\Coverage;
 use Gnomic\Gather\Reading;
 use Gnomic\Gather\Records\WayleafReviews;
@@ -53,6 +54,11 @@ final readonly class WayleafChannel implements Channel
     public function isAsked(): bool
     {
         return true;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Review;
     }
 
     public function saidAt(Source $source): string
