@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Fetching\FetchFailed;
 use Closure;
-use Gnomic\Brief\BriefIsWrong;
-use Gnomic\Gather\PayloadIsUnreadable;
+use Gnomic\Failure;
 use Gnomic\Gather\Problem;
-use Gnomic\Gather\Tables\TableIsWrong;
-use Gnomic\Place\Pattern\PatternIsWrong;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 
@@ -27,7 +23,7 @@ trait TellsProblems
             $work();
 
             return self::SUCCESS;
-        } catch (InvalidArgumentException|BriefIsWrong|PayloadIsUnreadable|TableIsWrong|PatternIsWrong|FetchFailed $wrong) {
+        } catch (InvalidArgumentException|Failure $wrong) {
             $this->aside($wrong->getMessage());
 
             return self::FAILURE;

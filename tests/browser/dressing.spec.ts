@@ -61,7 +61,7 @@ test('what cannot be read is mended, shown before and after, and left where the 
   await arrows.getByRole('button', { name: 'Leave it as it was' }).click();
   await expect.poll(stroke).toBe('rgb(29, 35, 51)');
   await expect(arrows).toContainText('left as it is');
-  await arrows.getByRole('button', { name: 'Mend it' }).click();
+  await arrows.getByRole('button', { name: 'Fix it' }).click();
   await expect.poll(stroke).not.toBe('rgb(29, 35, 51)');
 });
 

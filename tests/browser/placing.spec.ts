@@ -442,7 +442,7 @@ test('a frame keeps its stated height, and everything in it, without scripts', a
   await context.close();
 });
 
-test('an address that is not allowed shows a link to the site, and the others show the widget', async ({
+test('an address that is not allowed shows a link to the site, and the others show the widget @long', async ({
   page,
   browser,
 }) => {
@@ -503,7 +503,7 @@ test('the owner sees links on the own page, and nobody else does', async ({ page
   });
 });
 
-test('two versions are tried, and one is kept', async ({ page, browser }) => {
+test('two versions are tried, and one is kept @long', async ({ page, browser }) => {
   await signIn(page, '/widgets/shop5rows0');
   await expect(page.locator('[data-phrase]').first()).toBeVisible();
   const widget = (await (await page.request.get('/api/widgets/shop5rows0')).json()) as {

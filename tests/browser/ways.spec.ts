@@ -195,7 +195,7 @@ test('by spreadsheet: looked at, put right, imported; the second time changes no
   await expect(page.getByRole('button', { name: 'Nothing new to import' })).toBeVisible({ timeout: 30_000 });
 });
 
-test('by spreadsheet: a table of subjects with their addresses', async ({ page }) => {
+test('by spreadsheet: a table of subjects with their addresses @long', async ({ page }) => {
   await signIn(page, '/sources/add/table');
   await page.getByLabel(/Subjects, with their addresses/).check();
   await page.getByLabel('CSV, TSV, XLSX').setInputFiles({
@@ -241,7 +241,7 @@ test('by hand: a testimonial with a picture, edited with its history, removed an
   await page.getByRole('button', { name: 'Undo' }).click();
 });
 
-test('from the owner’s website: what it tells is ticked and connected', async ({ page }) => {
+test('from the owner’s website: what it tells is ticked and connected @long', async ({ page }) => {
   await signIn(page, '/sources/add/website');
   await page.getByLabel('Address of your own website').fill(SITE);
   await page.getByRole('button', { name: 'Read' }).click();

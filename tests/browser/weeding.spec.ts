@@ -63,7 +63,7 @@ test('the list reads hundreds by keys, tells where each is on show, and marks wh
   await expect(page.locator('.sentence')).toContainText('from the Dome');
   await page.locator('[data-phrase=order]').click();
   await page.getByLabel('Lowest rated first').check();
-  await expect(page.locator('.sentence')).toContainText('Entries, worst first');
+  await expect(page.locator('.sentence')).toContainText('Reviews, worst first');
   await expect(rows.first()).toContainText('1 of 5');
   await expect(page.locator('.reading .where')).toContainText('1 star; the widget asks for four stars and up.');
   await expectAccessible(page);
@@ -76,7 +76,7 @@ test('the list reads hundreds by keys, tells where each is on show, and marks wh
   await page.reload();
   await page.locator('summary', { hasText: 'Views' }).click();
   await page.getByRole('button', { name: 'Worst of the Dome', exact: true }).click();
-  await expect(page.locator('.sentence')).toContainText('Entries, worst first, from the Dome');
+  await expect(page.locator('.sentence')).toContainText('Reviews, worst first, from the Dome');
 
   // What is listed goes out as a table that computes nothing, and as two open formats.
   await page.locator('summary', { hasText: 'Export' }).click();
@@ -123,7 +123,7 @@ test('labels and pins, by keys', async ({ page }) => {
   await expect(page.getByText(/No longer pinned/)).toBeVisible();
 });
 
-test('what a rule holds waits on Today, shows nowhere, and is released', async ({ page }) => {
+test('what a rule holds waits on Today, shows nowhere, and is released @long', async ({ page }) => {
   await signIn(page, '/entries');
   await page.getByRole('button', { name: 'Rules' }).click();
   const rules = page.getByRole('dialog');

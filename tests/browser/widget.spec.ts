@@ -178,7 +178,7 @@ test('both layouts and dressings are accessible on their pages and as documents'
   }
 });
 
-test('what is published is without errors for the Nu Html Checker', async ({ request }) => {
+test('what is published is without errors for the Nu Html Checker @long', async ({ request }) => {
   const folder = mkdtempSync(join(tmpdir(), 'gnomic-nu-'));
   const files = await Promise.all(
     WIDGETS.flatMap((key) => [

@@ -84,7 +84,7 @@ final class Proposing
             'behindTo' => $section->to?->toHex(),
         ];
         $quiet = $samples->quiet();
-        $palette['quiet'] = $quiet === null ? $derived('quiet', 0.72, 'ink, a step towards the ground')
+        $palette['quiet'] = $quiet === null ? $derived('quiet', 0.72, 'the text, a step towards the background')
             : $put('quiet', $seen($samples->style($quiet)->colour), $quiet, 'color', 'small print');
         $accent = $this->accent($section, $samples);
         $palette['accent'] = $accent === null ? $palette['ink'] : $put('accent', $seen($accent[0]), $accent[1], $accent[2], $accent[3]);
@@ -92,7 +92,7 @@ final class Proposing
         $palette['link'] = $link === null ? $palette['ink'] : $put('link', $seen($samples->style($link)->colour), $link, 'color', 'links');
         $card = $samples->card();
         $edge = $card === null ? null : $samples->style($card)->borderColour();
-        $palette['line'] = $card === null || $edge === null ? $derived('line', 0.2, 'ink, nearly the ground')
+        $palette['line'] = $card === null || $edge === null ? $derived('line', 0.2, 'the text, nearly the background')
             : $put('line', $edge, $card, 'border-top-color', 'edges of cards');
         $surface = $card === null ? null : $samples->style($card)->background;
         if ($card !== null && $surface !== null && $surface->alpha > 0.02) {

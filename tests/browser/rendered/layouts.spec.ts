@@ -264,7 +264,7 @@ test('every layout is without errors for the Nu Html Checker', () => {
   expect([...new Set(told)]).toEqual([]);
 });
 
-test('heights are as predicted, for the fonts that ship', async ({ page }) => {
+test('heights are as predicted, for the fonts that ship @long', async ({ page }) => {
   const faces: Record<string, [string, string]> = {
     literata: ['literata', 'Literata Variable'],
     'schibsted-grotesk': ['schibsted-grotesk', 'Schibsted Grotesk Variable'],

@@ -7,6 +7,7 @@
   import { clock } from '../../parts/clock.svelte';
   import Situation from '../../parts/Situation.svelte';
   import type { Bench } from '../bench.svelte';
+  import { tokenName } from './names';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
@@ -108,7 +109,7 @@
         <span class="swatches" aria-hidden="true"
           >{#each colours(one).filter(([token]) => token !== 'behind') as [token, value] (token)}<i
               style:background={value}
-              title={token}
+              title={tokenName(token)}
             ></i>{/each}</span
         >
         <span>{one.name}</span>
@@ -135,7 +136,10 @@
         <tbody>
           {#each section.evidence as one (one.token)}
             <tr>
-              <td>{one.token.split('.')[1]}{one.token.startsWith('dark.') && !section.isDark ? ', in the dark' : ''}</td
+              <td
+                >{tokenName(one.token.split('.')[1] ?? '')}{one.token.startsWith('dark.') && !section.isDark
+                  ? ', in the dark'
+                  : ''}</td
               >
               <td
                 >{#if /^#[0-9a-f]{6,8}$/.test(String(one.value))}<i class="swatch" style:background={String(one.value)}

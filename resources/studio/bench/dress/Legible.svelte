@@ -2,21 +2,11 @@
   import type { WholeBrief } from '../../api/client';
   import Choice from '../../clauses/Choice.svelte';
   import type { Bench } from '../bench.svelte';
+  import { tokenName } from './names';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
   const account = $derived(bench.proof?.dress);
-  const NAMES: Record<string, string> = {
-    ground: 'The ground',
-    groundTo: 'The end of the gradient',
-    surface: 'The ground of cards',
-    ink: 'Ink',
-    quiet: 'Small print',
-    accent: 'Accent',
-    rating: 'Ratings',
-    link: 'Links',
-    control: 'Controls',
-  };
   type Finding = NonNullable<typeof account>['findings'][number];
   // One row a token: what failed of it is told in one.
   const rows = $derived.by(() => {
@@ -58,7 +48,7 @@
   type="checkbox"
   checked={brief.dress.mend}
   onchange={() => bench.change(({ dress }) => (dress.mend = !dress.mend))}
-  >Mend what cannot be read, by the smallest change of lightness</Choice
+  >Fix what cannot be read, by the smallest change of lightness</Choice
 >
 {#if rows.length === 0}
   <p>
@@ -76,11 +66,7 @@
             >{/if}
         </span>
         <span>
-          <strong
-            >{NAMES[first.token] ?? first.token}{account?.look.scheme === first.scheme
-              ? ''
-              : `, ${first.scheme}`}</strong
-          >
+          <strong>{tokenName(first.token)}{account?.look.scheme === first.scheme ? '' : `, ${first.scheme}`}</strong>
           {texts.join('. ')}.
           {#if first.contrast !== null && first.least !== null}
             <span class="quiet"
@@ -94,7 +80,7 @@
         </span>
         {#if first.contrast !== null && brief.dress.mend && (first.isRefused || first.to !== first.from)}
           <button class="plain link" onclick={() => refuse(key)}
-            >{first.isRefused ? 'Mend it' : 'Leave it as it was'}</button
+            >{first.isRefused ? 'Fix it' : 'Leave it as it was'}</button
           >
         {/if}
       </li>

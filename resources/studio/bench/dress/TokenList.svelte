@@ -3,6 +3,7 @@
   import type { Bench } from '../bench.svelte';
   import Select from '../shape/Select.svelte';
   import ColourField from './ColourField.svelte';
+  import { COLOURS, tokenName } from './names';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
@@ -26,41 +27,6 @@
         ? (['dark'] as const)
         : (['light', 'dark'] as const),
   );
-  const NAMES: Record<string, string> = {
-    angle: 'Angle of the gradient',
-    picture: 'Picture behind everything',
-    text: 'Font of the text',
-    headings: 'Font of the headings',
-    size: 'Text size, %',
-    weight: 'Heading weight',
-    leading: 'Line height, %',
-    corner: 'Corners, px',
-    rule: 'Lines between cards, px',
-    edge: 'Line around cards, px',
-    shadow: 'Shadow',
-    gap: 'Between cards, px',
-    inset: 'Within cards, px',
-    pictureCorner: 'Corners of pictures, px',
-    pictureEdge: 'Line around pictures, px',
-    glyph: 'Rating glyphs',
-    glyphSize: 'Size of glyphs, %',
-    hover: 'Under the pointer',
-    quotes: 'Quotation marks',
-  };
-  const COLOURS: Record<string, string> = {
-    ground: 'Background',
-    groundTo: 'Gradient to',
-    surface: 'Cards',
-    ink: 'Text',
-    quiet: 'Small print',
-    line: 'Lines',
-    accent: 'Accent',
-    rating: 'Ratings',
-    link: 'Links',
-    control: 'Controls',
-    behind: 'Background of the page',
-    behindTo: 'Background, end of gradient',
-  };
   const set = (token: string, value: unknown): void =>
     bench.change(({ dress }) => Object.assign(dress.tokens, { [token]: value }));
   const is = (token: string): unknown => brief.dress.tokens[token as keyof Tokens] ?? look?.tokens[token] ?? null;
@@ -87,14 +53,14 @@
   {#each Object.entries(members) as [token, member] (token)}
     {#if choices(member).length > 0}
       <Select
-        label={NAMES[token] ?? token}
+        label={tokenName(token)}
         value={String(is(token) ?? '')}
         options={choices(member).map((one) => [one.const, one.title] as const)}
         onchange={(value) => set(token, value)}
       />
     {:else if member.maximum === 1}
       <label class="token"
-        ><span>{NAMES[token] ?? token}</span>
+        ><span>{tokenName(token)}</span>
         <input
           type="checkbox"
           checked={is(token) === 1}
@@ -103,7 +69,7 @@
       >
     {:else if member.maximum !== undefined}
       <label class="token"
-        ><span>{NAMES[token] ?? token}</span>
+        ><span>{tokenName(token)}</span>
         <input
           class="field"
           type="number"
@@ -120,7 +86,7 @@
       >
     {:else}
       <label class="token wide"
-        ><span>{NAMES[token] ?? token}</span>
+        ><span>{tokenName(token)}</span>
         <input
           class="field"
           type={token === 'picture' ? 'url' : 'text'}
