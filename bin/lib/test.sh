@@ -52,7 +52,6 @@ run_phpunit() {
 
 run_vitest() { step "Vitest" npx vitest run --config tests/units/vitest.config.ts; }
 
-# What needs no demo runs while PHPUnit does.
 run_rendered() { step "Playwright, widgets by themselves" npx playwright test -c playwright.rendered.config.ts; }
 
 # A demo each, side by side: most of the time is spent waiting for what comes by itself.
@@ -61,11 +60,10 @@ stories_of_making() { stories making 18080; }
 stories_of_keeping() { stories keeping 18090; }
 stories() { GNOMIC_TEST_PORT=$2 step "Playwright, stories: $1" npx playwright test --project="$1"; }
 
-run_widgets_and_stories() { run_rendered && run_stories; }
+run_browser() { run_vitest && run_rendered && run_stories; }
 
-run_browser() { run_vitest && run_widgets_and_stories; }
-
-run_all() { together check_style run_vitest && together run_phpunit run_widgets_and_stories; }
+# One after another: each keeps both cores busy by itself, and two of them at once get in each other's way.
+run_all() { together check_style run_vitest && run_phpunit && run_rendered && run_stories; }
 
 # The slowest of all that ran, so that what has become slow is seen.
 tell_slowest() {
