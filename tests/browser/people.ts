@@ -56,6 +56,7 @@ interface Looked {
 /** WCAG 2.2 AA, by axe: nothing is wrong on the page as it is now, frames and shadow roots included. */
 export async function expectAccessible(page: Page, looked: Looked = {}): Promise<void> {
   const { except = [], part } = looked;
+  if (part === undefined) await expect(page.locator('h1').first()).toBeAttached(); // it has come
   const hasFrames = part === undefined && page.frames().length > 1;
   const rules = Object.fromEntries(except.map((rule) => [rule, { enabled: false }]));
   const violations = hasFrames
