@@ -73,7 +73,7 @@
               >Contrast {first.contrast} of {first.least}{first.isRefused
                 ? ', left as it is.'
                 : first.to === first.from
-                  ? `; ${first.after} on the ground as it is now.`
+                  ? `; ${first.after} on the background as it is now.`
                   : `; ${first.from} became ${first.to}, ${first.after}.`}</span
             >
           {:else}<span class="quiet">{first.from ?? 'plain'} became {first.to}.</span>{/if}

@@ -36,7 +36,7 @@
     <button class="plain" aria-pressed={chosen === key} onclick={() => (chosen = key)}>
       {name}{#if wrong[key]}<span class="mark attention">
           {wrong[key]}</span
-        >{/if}{#if key === 'legible' && mended > 0}<span class="mark">&nbsp;{mended} mended</span>{/if}
+        >{/if}{#if key === 'legible' && mended > 0}<span class="mark">&nbsp;{mended} fixed</span>{/if}
     </button>
   {/each}
 </div>
