@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Fetching\Fetcher;
+use App\Host\KnowsHost;
 use Gnomic\Json\Value;
 use Gnomic\Place\Check\CheckFinding;
 use Gnomic\Place\Check\Expected;
@@ -16,6 +17,7 @@ use Illuminate\Console\Command;
 
 final class CheckCommand extends Command
 {
+    use KnowsHost;
     use TellsProblems;
 
     protected $signature = 'gnomic:check
@@ -32,7 +34,7 @@ final class CheckCommand extends Command
     public function handle(Fetcher $fetcher): int
     {
         return $this->tell(function () use ($fetcher): void {
-            $host = rtrim($this->chosen('host') === '' ? Value::text(config('app.url')) : $this->chosen('host'), '/');
+            $host = rtrim(Words::filled($this->chosen('host')) ?? $this->host(), '/');
             $page = $this->page($fetcher);
             $tags = PageTags::of($page, $host);
             $there = array_map(fn ($tag): string => $tag->key, [...$tags->elements, ...$tags->frames]);

@@ -179,7 +179,7 @@ final readonly class Duplicates
                 if ($now !== [
                     Value::whole($row->id),
                     Value::whole($row->duplicate),
-                    $row->speaker_id === null ? null : Value::whole($row->speaker_id),
+                    Value::wholeOrNull($row->speaker_id),
                     $row->duplicate_of,
                 ]) {
                     $changed[Value::whole($row->id)] = $now;

@@ -89,7 +89,7 @@ final readonly class EntryStore
             $known[Value::text($row->source_entry_id)] = new Known(
                 Value::text($row->digest),
                 $row->gone_at !== null,
-                $row->published === null ? null : Value::whole($row->published),
+                Value::wholeOrNull($row->published),
             );
         }
 

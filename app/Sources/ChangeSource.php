@@ -35,7 +35,7 @@ final readonly class ChangeSource
                 $source->fill(['accepts_loss' => (bool) $given['acceptsLoss'], 'next_at' => now()]);
             }
             $moves = array_key_exists('subject', $given)
-                && $this->move($source, $given['subject'] === null ? null : Value::text($given['subject']));
+                && $this->move($source, Value::textOrNull($given['subject']));
             $shows = $moves || $source->isDirty(['name', 'profile']);
             $source->save();
             if ($shows) {

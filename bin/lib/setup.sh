@@ -27,13 +27,6 @@ setup_debian() {
     DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing >/dev/null
 }
 
-setup_faster() {
-    if [ "$(id -u)" != 0 ] || ! command -v apt-get >/dev/null || dpkg-query -s $FASTER >/dev/null 2>&1; then return 0; fi
-    say "setup: installing $FASTER"
-    { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $FASTER; } >/dev/null 2>&1 \
-        || say "setup: $FASTER cannot be installed; the tests take longer"
-}
-
 # Runs the rest of its arguments unless the files named by the pattern are as they were the last time.
 when_changed() {
     stamp=$1
@@ -48,6 +41,16 @@ when_changed() {
 # What the build itself writes does not count, or every second setup would build anew.
 digest_of() {
     find "$@" -type f ! -path '*/node_modules/*' ! -path 'resources/studio/api/*.d.ts' -print0 | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum
+}
+
+# Tried once: without a network that takes long.
+setup_faster() { when_changed var/.faster "$FASTER" install_faster; }
+
+install_faster() {
+    if [ "$(id -u)" != 0 ] || ! command -v apt-get >/dev/null || dpkg-query -s $FASTER >/dev/null 2>&1; then return 0; fi
+    say "setup: installing $FASTER"
+    { timeout 60 apt-get update -qq && DEBIAN_FRONTEND=noninteractive timeout 300 apt-get install -y -qq --no-install-recommends $FASTER; } >/dev/null 2>&1 \
+        || say "setup: $FASTER cannot be installed; the tests take longer"
 }
 
 setup_composer() {

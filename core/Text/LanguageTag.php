@@ -24,7 +24,7 @@ final class LanguageTag
         return strtolower($tag) !== 'und' && self::isSensible($tag) ? $tag : null;
     }
 
-    /** In English: "German", "Brazilian Portuguese"; the tag itself where it has no name. */
+    /** In English: "German", "Portuguese (Brazil)"; the tag itself where it has no name. */
     public static function named(string $tag): string
     {
         $name = Locale::getDisplayName($tag, 'en');

@@ -86,7 +86,7 @@ final readonly class CapCounts
         $caps = new Caps(new Most($most, null), $this->pins);
         foreach ($caps->apply(
             [...$pins, ...$rows],
-            fn (array $row): array => [Value::text($row[0]), Value::text($row[1]), $row[2] === null ? null : Value::text($row[2])],
+            fn (array $row): array => [Value::text($row[0]), Value::text($row[1]), Value::textOrNull($row[2])],
         )['out']['mostOfAuthor'] as $row) {
             $dropped[Value::text($row[1])] = ($dropped[Value::text($row[1])] ?? 0) + 1;
         }

@@ -101,7 +101,7 @@ final readonly class PassingQuery
     {
         $typed = [];
         foreach ($rows as [$ref, $source, $author]) {
-            $typed[] = [Value::text($ref), Value::text($source), $author === null ? null : Value::text($author)];
+            $typed[] = [Value::text($ref), Value::text($source), Value::textOrNull($author)];
         }
 
         return $typed;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Host\KnowsHost;
 use App\Models\Widget;
 use App\Placing\Codes;
-use Gnomic\Json\Value;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use XMLWriter;
@@ -14,13 +14,15 @@ use XMLWriter;
 /** A widget by its address, for editors that embed so (oEmbed 1.0, oembed.com). Public, without a session. */
 final class EmbedController
 {
+    use KnowsHost;
+
     private const USUAL_WIDTH = 720;
 
     private const NARROWEST = 120;
 
     public function __invoke(Request $request, Codes $codes): Response
     {
-        $host = rtrim(Value::text(config('app.url')), '/');
+        $host = $this->host();
         $asked = $request->query('format', 'json');
         $format = is_string($asked) ? strtolower($asked) : '';
         if (! in_array($format, ['json', 'xml'], true)) {

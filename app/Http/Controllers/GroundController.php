@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Bench\Grounds\Grounds;
 use App\Editions\Behaviours;
 use App\Host\HostLocks;
+use App\Host\KnowsHost;
 use App\Http\Requests\ReadLookOfPage;
 use App\Http\Requests\ShowGround;
 use App\Models\Ground;
@@ -23,6 +24,8 @@ use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
 /** Pages of the owner's website: looks are read from them, and widgets are proofed on them. */
 final class GroundController
 {
+    use KnowsHost;
+
     /** Pages that are fetched at a time, and seconds after which somebody may try again. */
     private const AT_ONCE = 2;
 
@@ -54,7 +57,7 @@ final class GroundController
     public function show(ShowGround $request, Site $site, Behaviours $behaviours): Response
     {
         $given = $request->given();
-        $host = rtrim(Value::text(config('app.url')), '/');
+        $host = $this->host();
         $ground = isset($given['address']) ? Ground::at($site->id, Value::text($given['address'])) : null;
         $html = $ground->html ?? view('ground', ['script' => "$host/b/".$behaviours->file('proof'), 'host' => $host])->render();
         // What was fetched before a script was another names the earlier one.

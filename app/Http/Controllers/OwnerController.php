@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Host\KnowsHost;
 use App\Http\Requests\OpenOwnPage;
 use App\Models\Site;
 use App\Placing\Owner\OwnerLinks;
@@ -16,6 +17,8 @@ use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
 /** Links on the owner's own pages: how they are opened, and what they say. */
 final class OwnerController
 {
+    use KnowsHost;
+
     /** The address that opens a page with the links on it. */
     public function open(OpenOwnPage $request, Site $site, OwnerLinks $links): JsonResponse
     {
@@ -44,7 +47,7 @@ final class OwnerController
         $views = DB::table('counted')->join('widgets', 'widgets.id', '=', 'counted.widget_id')->where('widgets.site_id', $site->id)
             ->where('day', $today)->groupBy('of')->selectRaw('COALESCE(variant_of, widgets.id) AS of, SUM(views) AS views')
             ->pluck('views', 'of');
-        $host = rtrim(Value::text(config('app.url')), '/');
+        $host = $this->host();
         $query = $site->allWidgets();
         $all = $query->whereNull('removed_at')->get()->keyBy('id');
         $widgets = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Host\KnowsHost;
 use App\Http\Requests\EndTrial;
 use App\Http\Requests\ShowCounts;
 use App\Models\Site;
@@ -25,6 +26,8 @@ use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 /** What of a widget goes out into the world: its codes, what visitors do with it, and two versions of it against each other. */
 final class PlacingController
 {
+    use KnowsHost;
+
     public function codes(Site $site, Codes $codes, string $key): JsonResponse
     {
         $widget = $this->widget($site, $key);
@@ -142,7 +145,7 @@ final class PlacingController
         foreach ($query->get() as $subject) {
             $form = $forms["s$record->id.$subject->key"] ?? null;
             if ($form !== null && $form->removed_at === null) {
-                $host = rtrim(Value::text(config('app.url')), '/');
+                $host = $this->host();
                 $rows[] = ['name' => $subject->name, 'key' => $form->key, 'tag' => $codes->tag($form), 'frame' => $codes->frame($form),
                     'address' => "$host/w/$form->key", 'isOut' => $form->edition_id !== null];
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Host\LockIsHeld;
-use App\Http\Requests\ComeIn;
+use App\Http\Requests\SignInWithPassword;
 use App\Models\User;
 use App\People\SignIn;
 use Gnomic\Json\Value;
@@ -35,7 +35,7 @@ final class SessionController
     }
 
     /** @throws ValidationException|TooManyRequestsHttpException */
-    public function store(ComeIn $request, SignIn $signIn): JsonResponse
+    public function store(SignInWithPassword $request, SignIn $signIn): JsonResponse
     {
         $given = $request->given();
         try {

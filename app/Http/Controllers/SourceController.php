@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\ChangeSettings;
+use App\Http\Requests\ChangeSourceSettings;
 use App\Http\Requests\ConnectSource;
 use App\Http\Resources\SourceResource;
 use App\Models\Site;
@@ -43,7 +43,7 @@ final class SourceController
         );
     }
 
-    public function update(ChangeSettings $request, Site $site, string $key, ChangeSource $change): SourceResource
+    public function update(ChangeSourceSettings $request, Site $site, string $key, ChangeSource $change): SourceResource
     {
         $given = $request->given();
         $change->source($site->sources()->where('key', $key)->firstOrFail(), $given);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** Whose spots. */
+/** The spots of one widget; of all where none is named. */
 final class ListSpots extends Asked
 {
     /** @return array<string, list<mixed>> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** Of how many days. */
+/** How many days the counts are of. */
 final class ShowCounts extends Asked
 {
     /** @return array<string, list<mixed>> */

@@ -30,12 +30,14 @@ final readonly class TrialAccount
         return new self(SequentialTest::over($moments === [] ? [[new Arm(0, 0), new Arm(0, 0)]] : $moments), count($days));
     }
 
-    /** What is written down of it when it ends. @param  'this'|'other'  $kept */
+    /** What is written down of it when it ends, the kept one's share first. @param  'this'|'other'  $kept */
     public function cause(string $kept): string
     {
-        $which = $kept === 'other' ? 'The other version was kept' : 'It was kept as it was';
+        [$which, $mine, $theirs] = $kept === 'other'
+            ? ['The other version was kept', $this->test->other, $this->test->one]
+            : ['It was kept as it was', $this->test->one, $this->test->other];
 
-        return "$which after a trial: ".self::share($this->test->other).' against '.self::share($this->test->one);
+        return "$which after a trial: ".self::share($mine).' against '.self::share($theirs);
     }
 
     /**

@@ -14,6 +14,8 @@ use Gnomic\Entry\Scale;
 use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Shape\Columns;
 use Gnomic\Shape\Frame;
+use Gnomic\Shape\Layout;
+use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Parts\DatePart;
 use Gnomic\Shape\Parts\RatingPart;
 use Gnomic\Shape\Parts\SourcePart;
@@ -127,6 +129,16 @@ final class ShapeTest extends TestCase
             $overall,
         )->cards[0];
         self::assertSame([], $bare->blocks);
+    }
+
+    public function test_layouts_are_equal_where_their_settings_are(): void
+    {
+        $of = fn (mixed $layout): Layout => BriefReader::read(['version' => 3, 'shape' => ['layout' => $layout]])->shape->layout;
+        foreach (Layouts::ALL as $layout) {
+            self::assertTrue($of(['name' => $layout::name()])->equals($of(['name' => $layout::name()])), $layout::name());
+        }
+        self::assertFalse($of(['name' => 'grid', 'last' => 'centred'])->equals($of(['name' => 'grid'])));
+        self::assertFalse($of(['name' => 'list'])->equals($of(['name' => 'masonry'])));
     }
 
     public function test_nothing_more_is_offered_where_nothing_can_come(): void

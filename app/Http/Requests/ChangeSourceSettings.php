@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 /** What the owner sets for a source. */
-final class ChangeSettings extends Asked
+final class ChangeSourceSettings extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** Who comes in, and how they show it. */
-final class ComeIn extends Asked
+/** Somebody who signs in. */
+final class SignInWithPassword extends Asked
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
