@@ -33,7 +33,8 @@ abstract readonly class Layout
     /** Whether the other is the same with the same settings. */
     final public function equals(self $other): bool
     {
-        return $this === $other || var_export($this, true) === var_export($other, true);
+        return $this === $other
+            || ($this::class === $other::class && var_export($this, true) === var_export($other, true));
     }
 
     /** "three across in a carousel". */
