@@ -16,7 +16,7 @@ use Gnomic\Text\Numbers;
 final class Sentence
 {
     /** Characters of a sentence in a list, beyond which some of its conditions are only counted. */
-    private const SHORT = 96;
+    private const SHORT = 130;
 
     /** @return list<Phrase> joined, the texts of those that are no offers are the sentence */
     public static function of(Brief $brief, SentenceContext $context): array
@@ -78,17 +78,28 @@ final class Sentence
             fn (Phrase $phrase): bool => $phrase->key !== null,
         ));
         $told = ucfirst(Limit::phrase($brief->criteria, $context->site));
+        $before = ($conditions[0]->key ?? '') === 'sources' ? ' ' : ', ';
         // The two most telling, which are the first; one, where two are too long.
         for ($many = min(2, count($conditions)); $many > 0; $many--) {
             $texts = array_map(fn (Phrase $phrase): string => $phrase->text, array_slice($conditions, 0, $many));
             $left = count($conditions) - $many;
-            $said = "$told ".implode(', ', $texts).($left === 0 ? '' : ' and '.Numbers::spoken($left).' more').$layout;
+            $said = $told.$before.implode(', ', $texts).self::more($left).$layout;
             if ($many === 1 || mb_strlen($said) <= self::SHORT) {
                 return $said;
             }
         }
 
         return $told.$layout;
+    }
+
+    /** ", and three more conditions". */
+    private static function more(int $count): string
+    {
+        return match ($count) {
+            0 => '',
+            1 => ', and one more condition',
+            default => ', and '.Numbers::spoken($count).' more conditions',
+        };
     }
 
     /** @return list<Phrase> "the newest nine reviews from the Dome, four stars and up, with words" */
