@@ -49,7 +49,7 @@ final class BriefTest extends TestCase
 
     public function test_in_a_line_the_two_most_telling_conditions_stand_behind_a_comma_or_behind_from(): void
     {
-        $sift = ['stars' => ['from' => 4], 'withWords' => true, 'withReply' => true, 'length' => ['from' => 40], 'order' => 'liked'];
+        $sift = ['stars' => ['from' => 4], 'withWords' => true, 'withReply' => true, 'length' => ['from' => 40], 'withPictures' => true, 'order' => 'liked'];
         $short = fn (array $gather): string => Sentence::short(BriefReader::read(['version' => 3, 'gather' => $gather, 'sift' => $sift]), new SentenceContext(self::site()));
         self::assertSame(
             'The ten most liked entries, four stars and up, with words, and two more conditions, three across in a carousel',
