@@ -12,7 +12,8 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   reporter: [['list'], ['./tests/browser/slowest.ts']],
-  use: BROWSER,
+  // One context that is emptied between stories: the studio's scripts are compiled once.
+  use: { ...BROWSER, reuseContext: true },
   // What takes over a minute is for `./gnomic test long`.
   ...(process.env['GNOMIC_LONG'] ? {} : { grepInvert: /@long/ }),
   projects: [

@@ -7,7 +7,7 @@ export default defineConfig({
   outputDir: 'var/playwright-rendered',
   timeout: 300_000, // on machines that are busy with something else, too
   expect: { timeout: 20_000 },
-  workers: 2,
+  workers: 3, // some wait for what others do
   fullyParallel: true,
   // What takes over a minute is for `./gnomic test long`.
   ...(process.env['GNOMIC_LONG'] ? {} : { grepInvert: /@long/ }),

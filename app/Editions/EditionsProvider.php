@@ -41,6 +41,6 @@ final class EditionsProvider extends ServiceProvider
             ),
         );
         $this->app->singleton(ParsedBriefs::class);
-        $this->app->bind(RatingPicture::class, fn (): RatingPicture => new RatingPicture(config()->string('gnomic.font')));
+        $this->app->singleton(RatingPicture::class, fn (): RatingPicture => new RatingPicture(config()->string('gnomic.font')));
     }
 }

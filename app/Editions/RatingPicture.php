@@ -14,7 +14,7 @@ use Gnomic\Text\Catalogue;
  * The overall rating as a picture, for where no widget can be: e-mails, feeds, documents. The figure, five lozenges filled to a twentieth,
  * and what it rests on; in the colours of the widget's look.
  */
-final readonly class RatingPicture
+final class RatingPicture
 {
     private const WIDTH = 360;
 
@@ -26,8 +26,14 @@ final readonly class RatingPicture
     /** Corners of a lozenge, in CSS pixels from its upper left. */
     private const LOZENGE = [[9, 0], [18, 10], [9, 20], [0, 10]];
 
+    /** Pictures that are remembered at once, of some five kilobytes each. */
+    private const REMEMBERED = 64;
+
+    /** @var array<string, string> PNGs by all that is drawn on them: widgets of one site mostly show one rating */
+    private array $drawn = [];
+
     /** @param  string  $font  a TrueType file for the PNG */
-    public function __construct(private string $font)
+    public function __construct(private readonly string $font)
     {
     }
 
@@ -65,24 +71,31 @@ final readonly class RatingPicture
             return null;
         }
         [$figure, $base] = self::words($input->chosen->overall, $input->words);
-        $colours = array_map(self::rgb(...), self::colours($input));
-        $image = imagecreatetruecolor(self::WIDTH * self::DENSITY, self::HEIGHT * self::DENSITY);
-        if ($image === false) {
-            return null;
+        $mean = $input->chosen->overall->mean ?? 0.0;
+        $colours = self::colours($input);
+        $name = implode("\n", [$figure, $base, $mean, ...$colours]);
+        if (! isset($this->drawn[$name])) {
+            $this->drawn = array_slice($this->drawn, 1 - self::REMEMBERED, preserve_keys: true);
+            $this->drawn[$name] = $this->drawing($figure, $base, $mean, array_map(self::rgb(...), $colours));
         }
+
+        return $this->drawn[$name];
+    }
+
+    /**
+     * @param  float  $mean  on five stars
+     * @param  array<"ground"|"ink"|"quiet"|"rating", array{int<0, 255>, int<0, 255>, int<0, 255>}>  $colours
+     */
+    private function drawing(string $figure, string $base, float $mean, array $colours): string
+    {
+        $image = imagecreatetruecolor(self::WIDTH * self::DENSITY, self::HEIGHT * self::DENSITY);
         imageantialias($image, true);
         $colour = fn (string $name): int => (int) imagecolorallocate($image, ...$colours[$name]);
         imagefilledrectangle($image, 0, 0, self::WIDTH * self::DENSITY, self::HEIGHT * self::DENSITY, $colour('ground'));
         $this->write($image, $figure, 34, 14, 54, 74, $colour('ink'));
         foreach (range(0, 4) as $place) {
-            $this->lozenge(
-                $image,
-                96 + $place * 24,
-                12,
-                max(0.0, min(1.0, ($input->chosen->overall->mean ?? 0) - $place)),
-                $colour('rating'),
-                $colour('ground'),
-            );
+            $share = max(0.0, min(1.0, $mean - $place));
+            $this->lozenge($image, 96 + $place * 24, 12, $share, $colour('rating'), $colour('ground'));
         }
         $this->write($image, $base, 10.5, 96, 55, self::WIDTH - 106, $colour('quiet'));
         ob_start();

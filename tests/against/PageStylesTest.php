@@ -16,14 +16,17 @@ final class PageStylesTest extends TestCase
 {
     private const SELECTORS = ['body', 'h2', 'p a', 'button', '.card'];
 
+    /** How pages are seen: how wide, and whether dark. */
+    private const VIEWS = [[1280, false], [1280, true], [420, false]];
+
     /** Of all values that are compared. */
     private const RIGHT = 0.95;
 
-    /** @return array<string, array<string, array<string, mixed>|null>> by path */
-    private static function reference(int $width, bool $isDark): array
+    /** @return list<array<string, array<string, array<string, mixed>|null>>> by view and path */
+    private static function reference(): array
     {
-        $process = new Process(['node', __DIR__.'/computed.mjs', (string) $width, $isDark ? 'dark' : 'light', (string) json_encode(self::SELECTORS),
-            ...self::pages()], dirname(__DIR__, 2), timeout: 120);
+        $process = new Process(['node', __DIR__.'/computed.mjs', (string) json_encode(self::VIEWS), (string) json_encode(self::SELECTORS),
+            ...self::pages()], dirname(__DIR__, 2), timeout: 240);
         $process->mustRun();
 
         return json_decode($process->getOutput(), true, flags: JSON_THROW_ON_ERROR);
@@ -40,8 +43,9 @@ final class PageStylesTest extends TestCase
         self::assertGreaterThanOrEqual(12, count(self::pages()));
         $wrong = [];
         $all = 0;
-        foreach ([[1280, false], [1280, true], [420, false]] as [$width, $isDark]) {
-            foreach (self::reference($width, $isDark) as $path => $elements) {
+        foreach (self::reference() as $view => $seen) {
+            [$width, $isDark] = self::VIEWS[$view];
+            foreach ($seen as $path => $elements) {
                 $own = (new LoadPage(app(Fetcher::class)))->file($path)->computed(new Viewport($width, 800, $isDark), self::SELECTORS);
                 foreach ($elements as $selector => $wanted) {
                     foreach ($wanted ?? [] as $property => $value) {

@@ -107,12 +107,13 @@ final class KilledTest extends TestCase
 
     public function test_an_import(): void
     {
+        $count = Effort::of(1_000, 3_000);
         $rows = implode(
             "\n",
             array_map(
                 fn (int $number): string => "P $number,Gazette,2026-01-01,4,\"Visit number $number was nothing like the one before, "
                     ."and we counted $number lamps on the way.\"",
-                range(1, 3_000),
+                range(1, $count),
             ),
         );
         file_put_contents("$this->data/storage/app/imports/1.table", "author,said at,date,rating,text\n$rows\n");
@@ -167,14 +168,14 @@ final class KilledTest extends TestCase
         self::assertSame('1', $mend()->mustRun()->getOutput());
         $work()->mustRun();
         self::assertSame(
-            [3_000, 1, 'done'],
+            [$count, 1, 'done'],
             [
                 (int) $this->sql('SELECT COUNT(*) FROM entries'),
                 (int) $this->sql('SELECT COUNT(*) FROM sources'),
                 $this->sql('SELECT state FROM imports'),
             ],
         );
-        self::assertSame(3_000, (int) $this->sql('SELECT COUNT(DISTINCT source_entry_id) FROM entries'));
+        self::assertSame($count, (int) $this->sql('SELECT COUNT(DISTINCT source_entry_id) FROM entries'));
         self::assertSame('ok', $this->sql('PRAGMA integrity_check'));
     }
 
@@ -247,7 +248,7 @@ final class KilledTest extends TestCase
         $steps = $this->roundKilledAt(0);
         self::assertGreaterThan(40, $steps);
         $items = 4;
-        foreach ([...range(3, $steps, Effort::of(28, 4)), $steps - 1, $steps] as $step) {
+        foreach ([...range(3, $steps, Effort::of(40, 4)), $steps - 1, $steps] as $step) {
             $this->writeFeed(++$items);
             $this->roundKilledAt($step);
             $this->assertWhole("killed at $step");
@@ -285,7 +286,8 @@ final class KilledTest extends TestCase
 
     public function test_a_round(): void
     {
-        $server = $this->feedOf(4_000);
+        $count = Effort::of(1_500, 4_000);
+        $server = $this->feedOf($count);
         // The round has told what it read, and is writing it.
         $this->kill(
             $this->php('artisan', 'gnomic:round', 'feed'),
@@ -295,11 +297,11 @@ final class KilledTest extends TestCase
         $this->php('artisan', 'gnomic:round', 'feed')->mustRun();
         $server->stop();
         self::assertSame(
-            [4_000, 4_000],
+            [$count, $count],
             [(int) $this->sql('SELECT COUNT(*) FROM entries'), (int) $this->sql('SELECT COUNT(DISTINCT source_entry_id) FROM entries')],
         );
         self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'failed' AND reason LIKE 'It was interrupted%'"));
-        self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'changed' AND added = 4000"));
+        self::assertSame(1, (int) $this->sql("SELECT COUNT(*) FROM rounds WHERE outcome = 'changed' AND added = $count"));
     }
 
     /** A hundred times, at whatever it is just doing, while more is being written: every view is counted, and none twice. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use CurlHandle;
 use PDO;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
@@ -23,6 +24,8 @@ final class ServedTest extends TestCase
         'SESSION_DRIVER' => false, 'APP_URL' => false, 'APP_KEY' => false, 'BCRYPT_ROUNDS' => false];
 
     private static string $data = '';
+
+    private static ?CurlHandle $curl = null;
 
     private static int $inner = 0;
 
@@ -44,6 +47,7 @@ final class ServedTest extends TestCase
             'APP_KEY=base64:MDEyMzQ1Njc4OTAxMjM0NTY3ODkwMTIzNDU2Nzg5MDE=',
             'APP_ENV=production',
             "APP_URL=$url",
+            'BCRYPT_ROUNDS=4',
             'GNOMIC_TRUSTED_PROXIES=127.0.0.1',
             'GNOMIC_TICKETWICK=http://127.0.0.1:9',
             '',
@@ -146,21 +150,36 @@ final class ServedTest extends TestCase
     /**
      * Asked of the second server, by its name.
      *
-     * @param  list<string>  $more  for curl
+     * @param  array<int, mixed>  $more  for curl; what has none goes over one connection
      * @return array{status: int, headers: string, body: string}
      */
     private static function asked(string $path, array $more = []): array
     {
+        self::$curl ??= curl_init();
+        $curl = $more === [] ? self::$curl : curl_init();
         $name = self::NAME.':'.self::$outer;
-        $curl = new Process(['curl', '-s', '-k', '-i', '--path-as-is', '--max-time', '20', '--resolve', "$name:127.0.0.1", ...$more, "https://$name$path"]);
-        $curl->run();
-        [$headers, $body] = explode("\r\n\r\n", $curl->getOutput()."\r\n\r\n", 2);
+        curl_setopt_array($curl, [
+            CURLOPT_URL => "https://$name$path",
+            CURLOPT_RESOLVE => ["$name:127.0.0.1"],
+            CURLOPT_PATH_AS_IS => true,
+            CURLOPT_SSL_VERIFYPEER => false,
+            CURLOPT_TIMEOUT => 20,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HEADER => true,
+        ] + $more);
+        [$headers, $body] = explode("\r\n\r\n", curl_exec($curl)."\r\n\r\n", 2);
 
         return [
-            'status' => preg_match('~^HTTP/[\d.]+ (\d{3})~', $headers, $found) === 1 ? (int) $found[1] : 0,
+            'status' => (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE),
             'headers' => strtolower($headers),
             'body' => rtrim($body, "\r\n"),
         ];
+    }
+
+    /** @return list<string> headers of who sends JSON, with the token that a cookie brought */
+    private static function asJson(string $token): array
+    {
+        return ['Content-Type: application/json', 'Accept: application/json', 'X-XSRF-TOKEN: '.urldecode($token)];
     }
 
     /** @return list<array{string, string}> address and what it answers with */
@@ -261,10 +280,10 @@ final class ServedTest extends TestCase
     public function test_a_database_that_others_hold_is_said_to_be_busy(): void
     {
         $jar = self::$data.'/jar-of-busy';
-        self::asked('/', ['-c', $jar]);
+        self::asked('/', [CURLOPT_COOKIEJAR => $jar]);
         preg_match('/XSRF-TOKEN\s+(\S+)/', (string) file_get_contents($jar), $token);
-        $signIn = fn (): array => self::asked('/api/session', ['-b', $jar, '-X', 'POST', '-H', 'Content-Type: application/json',
-            '-H', 'Accept: application/json', '-H', 'X-XSRF-TOKEN: '.urldecode($token[1] ?? ''), '-d', '{"email":"nobody@example.org","password":"x"}']);
+        $signIn = fn (): array => self::asked('/api/session', [CURLOPT_COOKIEFILE => $jar, CURLOPT_POSTFIELDS => '{"email":"nobody@example.org","password":"x"}',
+            CURLOPT_HTTPHEADER => self::asJson($token[1] ?? '')]);
         self::assertSame(422, $signIn()['status']);
         $other = new PDO('sqlite:'.self::$data.'/gnomic.sqlite');
         $other->exec('BEGIN IMMEDIATE');
@@ -279,13 +298,12 @@ final class ServedTest extends TestCase
     public function test_addresses_are_built_from_the_one_that_was_set(): void
     {
         $jar = self::$data.'/jar';
-        self::asked('/', ['-c', $jar]);
+        self::asked('/', [CURLOPT_COOKIEJAR => $jar]);
         $cookies = (string) file_get_contents($jar);
         preg_match('/XSRF-TOKEN\s+(\S+)/', $cookies, $token);
         $json = function (string $path, array $body, string $from) use ($jar, &$token): array {
-            return self::asked($path, ['-b', $jar, '-c', $jar, '-X', 'POST',
-                '-H', 'Content-Type: application/json', '-H', 'Accept: application/json', '-H', 'X-XSRF-TOKEN: '.urldecode($token[1] ?? ''),
-                '-H', "X-Test-Address: $from", '-d', (string) json_encode($body)]);
+            return self::asked($path, [CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar, CURLOPT_POSTFIELDS => (string) json_encode($body),
+                CURLOPT_HTTPHEADER => [...self::asJson($token[1] ?? ''), "X-Test-Address: $from"]]);
         };
         self::assertMatchesRegularExpression('/\tTRUE\t\d+\tgnomic_session/', $cookies, 'by TLS alone');
         $password = (string) file_get_contents(self::$data.'/password');
@@ -299,7 +317,7 @@ final class ServedTest extends TestCase
         parse_str((string) parse_url((string) ($begun['address'] ?? ''), PHP_URL_QUERY), $query);
         $here = 'https://'.self::NAME.':'.self::$outer;
         self::assertSame("$here/grants/ticketwick/return", $query['redirect_uri'] ?? null);
-        $back = self::asked('/grants/ticketwick/return?error=access_denied&state='.urlencode(is_string($query['state'] ?? null) ? $query['state'] : ''), ['-b', $jar]);
+        $back = self::asked('/grants/ticketwick/return?error=access_denied&state='.urlencode(is_string($query['state'] ?? null) ? $query['state'] : ''), [CURLOPT_COOKIEFILE => $jar]);
         self::assertSame(302, $back['status']);
         self::assertStringContainsString("location: $here/sources/add/ticketwick?refused=", $back['headers']);
         self::assertStringContainsString('src="/build/assets/', self::asked('/sources')['body'], 'its parts are asked of where it was opened');

@@ -1,5 +1,5 @@
 import type { Page, Route } from '@playwright/test';
-import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { layoutsIn, schemaOf } from './drawn';
@@ -91,6 +91,7 @@ export function picture(route: Route): Promise<void> {
 }
 
 const folder = mkdtempSync(join(tmpdir(), 'gnomic-rendered-'));
+process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
 let files = 0;
 
 const rendered = new Map<string, string>();
@@ -143,7 +144,7 @@ const folders = new Map<string, string>();
 /** Where the files of a widget lie. */
 function served({ shape, of, rest }: Widget): string {
   const asked = JSON.stringify([shape, of, rest]);
-  const out = folders.get(asked) ?? mkdtempSync(join(tmpdir(), 'gnomic-served-'));
+  const out = folders.get(asked) ?? mkdtempSync(join(folder, 'served-'));
   if (!folders.has(asked)) printed(shape, of, [`--out=${out}`], rest);
   folders.set(asked, out);
   return out;
