@@ -13,6 +13,24 @@ const each = Object.entries(LAYOUTS);
 const dressed = (dress: object, shape: object = { layout: { name: 'grid' } }, of = entries('both')): string =>
   element(render(shape as Record<string, unknown>, of, [], { dress }));
 
+/** Paints every gradient in its first colour (0) or its last (-1) alone, and lifts links off cards; how many gradients there are. */
+const flattened = (page: Page, end: number): Promise<number> =>
+  page.locator('gnomic-widget').evaluateAll((hosts, end) => {
+    let found = 0;
+    for (const one of hosts.flatMap((host) => [...host.shadowRoot!.querySelectorAll<HTMLElement>('*')])) {
+      const image = one.dataset['gradient'] ?? getComputedStyle(one).backgroundImage;
+      const colour = image.startsWith('linear-gradient') ? image.match(/[a-z]+\([\d.,/ %e-]+\)/g)?.at(end) : undefined;
+      if (colour === undefined) continue;
+      found++;
+      one.dataset['gradient'] = image;
+      one.style.setProperty('background', colour, 'important');
+    }
+    // Of what lies under a link over a whole card, axe says nothing either.
+    for (const host of hosts)
+      for (const link of host.shadowRoot!.querySelectorAll<HTMLElement>('.open')) link.style.visibility = 'hidden';
+    return found;
+  }, end);
+
 for (const [turn, look] of LOOKS.entries())
   test(`the look ${look} fits every layout, can be read in each, and is as high as predicted`, async ({ page }) => {
     await page.setViewportSize({ width: 1400, height: 900 });
@@ -26,13 +44,14 @@ for (const [turn, look] of LOOKS.entries())
       expect.soft(await faultsOfAll(page, width), `at ${width}`).toEqual({});
       expect.soft(await cut(page), `at ${width}`).toEqual([]);
     }
-    const violations = await axeIn(page, '#w', { runOnly: ['color-contrast', 'link-in-text-block'] });
-    expect
-      .soft(
-        violations.map(({ nodes }) => nodes.map(({ html, target }) => `${String(target)}: ${html}`)),
-        'contrast',
-      )
-      .toEqual([]);
+    // Before a gradient axe says nothing: each of its ends is looked at by itself.
+    for (const end of [0, -1]) {
+      const gradients = await flattened(page, end);
+      const violations = await axeIn(page, '#w', { runOnly: ['color-contrast', 'link-in-text-block'] });
+      const said = violations.map(({ nodes }) => nodes.map(({ html, target }) => `${String(target)}: ${html}`));
+      expect.soft(said, 'contrast').toEqual([]);
+      if (gradients === 0) break;
+    }
     const width = 900;
     await faultsOfAll(page, width);
     for (const name of ['grid', 'list', 'masonry', 'carousel']) {
