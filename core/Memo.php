@@ -10,6 +10,11 @@ final class Memo
     /** @var array<string, mixed> */
     private array $kept = [];
 
+    /** @param  int  $most  that are kept at once; beyond, all are forgotten, so that what lives long does not grow */
+    public function __construct(private readonly int $most = PHP_INT_MAX)
+    {
+    }
+
     /**
      * @template T
      *
@@ -18,6 +23,10 @@ final class Memo
      */
     public function of(string $name, callable $work): mixed
     {
+        if (count($this->kept) >= $this->most && ! isset($this->kept[$name])) {
+            $this->kept = [];
+        }
+
         /** @var T */
         return $this->kept[$name] ??= $work();
     }

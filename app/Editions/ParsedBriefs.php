@@ -6,23 +6,26 @@ namespace App\Editions;
 
 use App\Models\Edition;
 use Gnomic\Brief\Brief;
+use Gnomic\Memo;
 
 /** Published briefs, each parsed once by a worker, however often the outbox asks for it. */
-final class ParsedBriefs
+final readonly class ParsedBriefs
 {
-    /** Beyond, all are forgotten: a worker looks after many sites. */
+    /** A worker looks after many sites. */
     private const MOST = 5_000;
 
-    /** @var array<string, Brief> by what is written */
-    private array $parsed = [];
+    /** By what is written. */
+    private Memo $parsed;
+
+    public function __construct()
+    {
+        $this->parsed = new Memo(self::MOST);
+    }
 
     public function of(Edition $edition): Brief
     {
         $written = hash('xxh128', json_encode($edition->brief, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
-        if (count($this->parsed) >= self::MOST) {
-            $this->parsed = [];
-        }
 
-        return $this->parsed[$written] ??= $edition->toBrief();
+        return $this->parsed->of($written, $edition->toBrief(...));
     }
 }

@@ -7,6 +7,7 @@ namespace App\Editions;
 use GdImage;
 use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Json\Value;
+use Gnomic\Memo;
 use Gnomic\Standing\Overall;
 use Gnomic\Text\Catalogue;
 
@@ -14,7 +15,7 @@ use Gnomic\Text\Catalogue;
  * The overall rating as a picture, for where no widget can be: e-mails, feeds, documents. The figure, five lozenges filled to a twentieth,
  * and what it rests on; in the colours of the widget's look.
  */
-final class RatingPicture
+final readonly class RatingPicture
 {
     private const WIDTH = 360;
 
@@ -26,15 +27,16 @@ final class RatingPicture
     /** Corners of a lozenge, in CSS pixels from its upper left. */
     private const LOZENGE = [[9, 0], [18, 10], [9, 20], [0, 10]];
 
-    /** Pictures that are remembered at once, of some five kilobytes each. */
+    /** PNGs that are remembered, of some five kilobytes each. */
     private const REMEMBERED = 64;
 
-    /** @var array<string, string> PNGs by all that is drawn on them: widgets of one site mostly show one rating */
-    private array $drawn = [];
+    /** By all that is drawn on them: widgets of one site mostly show one rating. */
+    private Memo $drawn;
 
     /** @param  string  $font  a TrueType file for the PNG */
-    public function __construct(private readonly string $font)
+    public function __construct(private string $font)
     {
+        $this->drawn = new Memo(self::REMEMBERED);
     }
 
     public function svg(VariantInput $input): string
@@ -74,12 +76,8 @@ final class RatingPicture
         $mean = $input->chosen->overall->mean ?? 0.0;
         $colours = self::colours($input);
         $name = implode("\n", [$figure, $base, $mean, ...$colours]);
-        if (! isset($this->drawn[$name])) {
-            $this->drawn = array_slice($this->drawn, 1 - self::REMEMBERED, preserve_keys: true);
-            $this->drawn[$name] = $this->drawing($figure, $base, $mean, array_map(self::rgb(...), $colours));
-        }
 
-        return $this->drawn[$name];
+        return $this->drawn->of($name, fn (): string => $this->drawing($figure, $base, $mean, array_map(self::rgb(...), $colours)));
     }
 
     /**

@@ -28,10 +28,9 @@ together() {
 # Where hundreds of commands are started, and what they write is read but not weighed: PHP compiled once for all of them, and packing
 # that does not try for the smallest.
 in_a_hurry() {
-    GNOMIC_COMPILED=$GNOMIC_DATA/compiled
-    mkdir -p "$GNOMIC_COMPILED"
+    mkdir -p "$GNOMIC_DATA/compiled"
     (
-        export GNOMIC_COMPILED PHP_INI_SCAN_DIR=":$ROOT/tests/ini" PATH="$ROOT/tests/bin:$PATH"
+        export GNOMIC_COMPILED="$GNOMIC_DATA/compiled" PHP_INI_SCAN_DIR=":$ROOT/tests/ini" PATH="$ROOT/tests/bin:$PATH"
         "$@"
     )
 }
