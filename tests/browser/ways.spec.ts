@@ -1,13 +1,10 @@
 import ExcelJS from 'exceljs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { atStandins, expectAccessible, openTopic, signIn } from './people';
 import { GNOMIC, SITE, STANDINS } from './setting';
 
-// Every way in, as an owner goes it, against the stand-ins on their own origin.
-
-// One that fails does not keep the others from being looked at.
+// Every way in, as an owner goes it, against the stand-ins on their own origin. One that fails does not keep the others from being
+// looked at.
 
 const rowOf = (page: Page, name: string | RegExp): Locator => page.getByRole('row', { name });
 
@@ -158,7 +155,7 @@ test('by spreadsheet: looked at, put right, imported; the second time changes no
   ]);
   sheet.addRow(['Eben Cross', 'Hill Gazette', '05/04/2026', '4 of 5', 'Cold feet, warm welcome, clear sky.', '']);
   sheet.addRow(['Nobody', 'Hill Gazette', '99/99/2026', 'splendid', 'Neither date nor rating.', '']);
-  const file = join(tmpdir(), `gnomic-past-${process.pid}.xlsx`);
+  const file = test.info().outputPath('past.xlsx');
   await book.xlsx.writeFile(file);
 
   await page.goto('/sources/add/table');

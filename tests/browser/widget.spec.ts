@@ -2,8 +2,7 @@ import { expect, test } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { atFourthOrigin, expectAccessible } from './people';
 import { GNOMIC, SITE } from './setting';
@@ -79,7 +78,7 @@ test('a carousel that moves by itself can be stopped, and stands still for who w
   page,
   browser,
 }) => {
-  const folder = mkdtempSync(join(tmpdir(), 'gnomic-moving-'));
+  const folder = test.info().outputPath();
   const layout = { name: 'carousel', across: 3, autoplay: 4 };
   writeFileSync(join(folder, 'brief.json'), JSON.stringify({ version: 2, sift: { limit: 9 }, shape: { layout } }));
   const entries = Array.from({ length: 9 }, (_, index) => ({
@@ -179,7 +178,7 @@ test('both layouts and dressings are accessible on their pages and as documents'
 });
 
 test('what is published is without errors for the Nu Html Checker @long', async ({ request }) => {
-  const folder = mkdtempSync(join(tmpdir(), 'gnomic-nu-'));
+  const folder = test.info().outputPath();
   const files = await Promise.all(
     WIDGETS.flatMap((key) => [
       { name: `${key}-document.html`, path: `/w/${key}`, wrap: (html: string) => html },

@@ -1,7 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { atFourthOrigin } from '../people';
 
@@ -37,7 +36,7 @@ const VECTORS = [
 ];
 
 test('nothing that comes from outside runs', async ({ page }) => {
-  const folder = mkdtempSync(join(tmpdir(), 'gnomic-hostile-'));
+  const folder = test.info().outputPath();
   const entries = VECTORS.flatMap((vector, index) => [
     {
       id: `t${index}`,

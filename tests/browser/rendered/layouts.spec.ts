@@ -1,7 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { cut, faults, faultsOfAll, show, showAll } from '../faults';
 import { axeIn } from '../people';
@@ -243,7 +242,7 @@ test('every layout is accessible', async ({ page }) => {
 });
 
 test('every layout is without errors for the Nu Html Checker', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'gnomic-nu-'));
+  const folder = test.info().outputPath();
   const files = Object.entries(LAYOUTS).map(([name, layout]) => {
     const file = join(folder, `${name.replaceAll(/\W+/g, '-')}.html`);
     writeFileSync(file, render({ layout, click: 'enlarge', more: 'button', markup: true }, entries('both', 20)));
