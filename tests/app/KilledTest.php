@@ -107,7 +107,7 @@ final class KilledTest extends TestCase
 
     public function test_an_import(): void
     {
-        $count = Effort::of(1_000, 3_000);
+        $count = Effort::of(700, 3_000);
         $rows = implode(
             "\n",
             array_map(
@@ -248,7 +248,7 @@ final class KilledTest extends TestCase
         $steps = $this->roundKilledAt(0);
         self::assertGreaterThan(40, $steps);
         $items = 4;
-        foreach ([...range(3, $steps, Effort::of(40, 4)), $steps - 1, $steps] as $step) {
+        foreach ([...range(3, $steps, Effort::of(60, 4)), $steps - 1, $steps] as $step) {
             $this->writeFeed(++$items);
             $this->roundKilledAt($step);
             $this->assertWhole("killed at $step");
@@ -286,7 +286,7 @@ final class KilledTest extends TestCase
 
     public function test_a_round(): void
     {
-        $count = Effort::of(1_500, 4_000);
+        $count = Effort::of(1_000, 4_000);
         $server = $this->feedOf($count);
         // The round has told what it read, and is writing it.
         $this->kill(
@@ -313,7 +313,7 @@ final class KilledTest extends TestCase
         $written = $killed = $times = 0;
         $chance = new Randomizer(new Mt19937(11));
         $longest = 500_000;
-        $kills = Effort::of(7, 100);
+        $kills = Effort::of(5, 100);
         $line = fn (int $number): string => '1795767087.1 h=quillmoor.example&p=/page-'.($number % 50).'&d=count1test.9.1.1.1.0.0.1.~0000000'
             .($number % 9).".1.0.0\n";
         for ($time = 0; $killed < $kills; $time = ++$times) {

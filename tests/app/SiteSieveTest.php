@@ -99,7 +99,7 @@ final class SiteSieveTest extends TestCase
             );
         }
         $kept = $letIn = [];
-        for ($round = 0; $round < Effort::of(60, 400); $round++) {
+        for ($round = 0; $round < Effort::of(40, 400); $round++) {
             $json = $this->brief($refs);
             $at = $around->at(
                 $this->pick([null, 'de', 'en-GB', 'ja']),
@@ -160,7 +160,7 @@ final class SiteSieveTest extends TestCase
                 ->orWhere('held', true)
                 ->orWhere('gone', true),
         )->pluck('ref')->all();
-        for ($round = 0; $round < Effort::of(12, 60); $round++) {
+        for ($round = 0; $round < Effort::of(8, 60); $round++) {
             $json = $this->brief(array_values(array_filter($never, is_string(...))));
             $shown = SiteSieve::of($site, BriefReader::read($json)->criteria)->selection()->shown;
             self::assertSame([], array_intersect($never, $shown), (string) json_encode($json));
@@ -172,7 +172,7 @@ final class SiteSieveTest extends TestCase
         $site = $this->site();
         $this->fill($site);
         $all = SiteSieve::of($site, BriefReader::read(['version' => 1])->criteria)->tally()->overall();
-        for ($round = 0; $round < Effort::of(9, 40); $round++) {
+        for ($round = 0; $round < Effort::of(6, 40); $round++) {
             $json = $this->brief(array_values(array_filter(EntryRecord::query()->pluck('ref')->all(), is_string(...))));
             unset($json['gather']['sources'], $json['gather']['channels'], $json['gather']['subjects']);
             self::assertEquals($all, SiteSieve::of($site, BriefReader::read($json)->criteria)->tally()->overall());

@@ -149,7 +149,7 @@ test('what leaves nothing is named, and the smallest change that gives enough is
   await expect(warning).toBeVisible();
 });
 
-test('the honest line speaks the language of the page, and leads to everything', async ({ page }) => {
+test('the honest line speaks the language of the page, and leads to everything @long', async ({ page }) => {
   for (const [language, says] of [
     ['en', 'A selection: four stars and up, with words. See all'],
     ['de', 'Eine Auswahl: ab 4 Sternen, mit Text. Alle ansehen'],
@@ -174,7 +174,7 @@ test('the honest line speaks the language of the page, and leads to everything',
   await expectAccessible(page);
 });
 
-test('a widget fits its page and its visit: language first, an order for each visit, labels by page', async ({
+test('a widget fits its page and its visit: language first, an order for each visit, labels by page @long', async ({
   page,
 }) => {
   await signIn(page, '/widgets');

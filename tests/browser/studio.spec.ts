@@ -92,7 +92,7 @@ test('the bench works by keys alone', async ({ page }) => {
   await page.keyboard.press('Escape');
 });
 
-test('a brief that leaves nothing says which clause did it, and leads there', async ({ page }) => {
+test('a brief that leaves nothing says which clause did it, and leads there @long', async ({ page }) => {
   await signIn(page, '/widgets');
   await page.getByRole('button', { name: 'New widget' }).click();
   await page.locator('[data-phrase=order]').click();

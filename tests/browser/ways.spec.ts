@@ -13,7 +13,7 @@ async function expectEntries(page: Page, name: RegExp, count: number): Promise<v
   await expect(rowOf(page, name).getByRole('cell').nth(1)).toHaveText(String(count));
 }
 
-test('by name: an address at the directory names the place; another channel’s is led there', async ({ page }) => {
+test('by name: an address at the directory names the place; another channel’s is led there @long', async ({ page }) => {
   await signIn(page, '/sources/add/name');
   await page.getByLabel('Name, and town').fill(`${STANDINS}/wayleaf/places/wl-inn`);
   await page.getByRole('button', { name: 'Look up' }).click();
@@ -95,7 +95,7 @@ test('access taken back at the service is told, everything is kept, and granting
   await expect(row).toContainText('Healthy', { timeout: 30_000 });
 });
 
-test('by granting access to a photo account: posts, mentions, hashtags', async ({ page }) => {
+test('by granting access to a photo account: posts, mentions, hashtags @long', async ({ page }) => {
   await signIn(page, '/sources/add/shutterfen');
   await page.getByRole('button', { name: 'Continue to Shutterfen' }).click();
   await page.getByRole('button', { name: 'Allow' }).click();
@@ -273,7 +273,7 @@ test('removing a source says what goes, and can be undone', async ({ page }) => 
   await expect(row.getByRole('cell').nth(1)).toHaveText('3');
 });
 
-test('a widget shows the pictures of a photo account, and they are ours', async ({ page, browser }) => {
+test('a widget shows the pictures of a photo account, and they are ours @long', async ({ page, browser }) => {
   await signIn(page, '/widgets/hill4posts0');
   await openTopic(page, 'sources');
   await page.getByLabel('Rookcall', { exact: true }).uncheck();

@@ -11,5 +11,6 @@ export default defineConfig({
     environmentOptions: { jsdom: { url: 'http://gnomic.test/' } },
     setupFiles: ['tests/units/setup.ts'],
     mockReset: true,
+    isolate: false, // a window for each file takes longer than all that is tested in it
   },
 });

@@ -222,7 +222,8 @@ test('what is long, endless, empty, foreign or broken breaks no layout', async (
       expect.soft(await cut(page), `${name} at ${width}`).toEqual([]);
     }
     await show(page, element(render({ layout, card }, hard.slice(0, 1))));
-    for (const width of ALL) expect.soft(await faults(page, width), `one in ${name} at ${width}`).toEqual([]);
+    for (const width of process.env['GNOMIC_LONG'] ? ALL : [120, 390, 1280])
+      expect.soft(await faults(page, width), `one in ${name} at ${width}`).toEqual([]);
     await show(page, element(render({ layout, card }, [])));
     expect(await page.locator('gnomic-widget').evaluate((host) => (host as HTMLElement).offsetHeight), name).toBe(0);
   }

@@ -44,7 +44,7 @@ final class GuardTest extends TestCase
     /** What is true of every set of tokens, over ten thousand drawn by chance (fewer at each change). */
     public function test_nothing_fails_after_repair_and_what_passed_is_not_touched(): void
     {
-        foreach (self::random(Effort::of(800, 10_000)) as $palette) {
+        foreach (self::random(Effort::of(400, 10_000)) as $palette) {
             $failing = Guard::failing($palette);
             [$mended, $findings] = Guard::mended($palette, 'light');
             $said = (string) json_encode($palette->colours);
@@ -76,7 +76,7 @@ final class GuardTest extends TestCase
 
     public function test_the_change_is_the_smallest(): void
     {
-        foreach (self::random(Effort::of(60, 150)) as $palette) {
+        foreach (self::random(Effort::of(40, 150)) as $palette) {
             [$mended] = Guard::mended($palette, 'light');
             foreach (Guard::failing($palette) as $token) {
                 $from = Oklch::of($palette->sure($token));

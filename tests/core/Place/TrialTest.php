@@ -10,6 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Effort;
 
 /** Looking every day does not make two versions that are alike look different more often than it is stated. */
 final class TrialTest extends TestCase
@@ -23,17 +24,18 @@ final class TrialTest extends TestCase
         yield 'four in ten' => [0.4, 60];
     }
 
-    /** The error that is stated, by simulation: 600 trials of 60 days, with a look at each. */
+    /** The error that is stated, by simulation: trials of 60 days, with a look at each. */
     #[DataProvider('rates')]
     public function test_alike_versions_are_seldom_told_apart(float $rate, int $aDay): void
     {
         $chance = new Randomizer(new Mt19937(1926));
         $wrong = 0;
-        for ($trial = 0; $trial < 600; $trial++) {
+        $trials = Effort::of(200, 600);
+        for ($trial = 0; $trial < $trials; $trial++) {
             $wrong += (int) (SequentialTest::over(self::days($chance, $rate, $rate, $aDay, 60))->says === 'enough');
         }
-        // Five in a hundred, and three standard errors of 600.
-        self::assertLessThanOrEqual(SequentialTest::ERROR + 3 * sqrt(0.05 * 0.95 / 600), $wrong / 600);
+        // Five in a hundred, and three standard errors of so many.
+        self::assertLessThanOrEqual(SequentialTest::ERROR + 3 * sqrt(0.05 * 0.95 / $trials), $wrong / $trials);
     }
 
     public function test_a_difference_is_found_and_the_right_one_named(): void
@@ -51,11 +53,12 @@ final class TrialTest extends TestCase
     {
         $chance = new Randomizer(new Mt19937(11));
         $out = 0;
-        for ($trial = 0; $trial < 300; $trial++) {
+        $trials = Effort::of(100, 300);
+        for ($trial = 0; $trial < $trials; $trial++) {
             $interval = SequentialTest::over(self::days($chance, 0.06, 0.08, 150, 40))->interval;
             $out += (int) ($interval === null || $interval[0] > 0.02 || $interval[1] < 0.02);
         }
-        self::assertLessThanOrEqual(0.05 + 3 * sqrt(0.05 * 0.95 / 300), $out / 300);
+        self::assertLessThanOrEqual(0.05 + 3 * sqrt(0.05 * 0.95 / $trials), $out / $trials);
     }
 
     public function test_little_says_nothing_and_much_of_the_same_says_so(): void
