@@ -2,7 +2,18 @@ import svelte from 'eslint-plugin-svelte';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['vendor/', 'node_modules/', 'var/', 'public/', 'storage/', 'test-results/', '**/*.d.ts'] },
+  {
+    ignores: [
+      'vendor/',
+      'node_modules/',
+      'var/',
+      'public/',
+      'storage/',
+      'test-results/',
+      '.svelte-check/',
+      '**/*.d.ts',
+    ],
+  },
   ...ts.configs.recommended,
   ...svelte.configs.recommended,
   {

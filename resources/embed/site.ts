@@ -10,10 +10,8 @@ declare const GNOMIC_HOST: string;
 declare const GNOMIC_RULES: Rule[];
 declare const GNOMIC_PLACES: Place[];
 
-/** What tells of a page that is another without loading, where the browser has it. */
 declare global {
   interface Window {
-    navigation?: EventTarget;
     gnomicSite?: boolean;
   }
 }
@@ -65,12 +63,12 @@ function start(): void {
   decide();
   addEventListener('load', wait);
   // At once: what is still being fetched for the page that was must not come into being on this one.
-  window.navigation?.addEventListener('currententrychange', decide);
+  (window as { navigation?: EventTarget }).navigation?.addEventListener('currententrychange', decide);
   addEventListener('popstate', decide);
   if (!document.querySelector(`script[src="${GNOMIC_HOST}/gnomic.js"]`)) {
     const script = document.createElement('script');
     script.src = `${GNOMIC_HOST}/gnomic.js`;
-    script.nonce = self?.nonce;
+    script.nonce = self?.nonce ?? '';
     script.async = true;
     document.head.append(script);
   }

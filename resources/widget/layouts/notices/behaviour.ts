@@ -33,7 +33,7 @@ export default function notices(root: ShadowRoot, signal: AbortSignal): void {
   mover(root, signal, {
     button,
     seconds: Number(all.dataset['every']),
-    waits: () => all.hidden || all.style.visibility === 'hidden' || all.querySelector('.more[open]') !== null,
+    waits: () => Boolean(all.hidden) || all.style.visibility === 'hidden' || all.querySelector('.more[open]') !== null,
     on: () => {
       at = (at + 1) % items.length;
       show();
