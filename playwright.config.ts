@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { BROWSER, PORTS, serverAt } from './tests/browser/setting';
+import { BROWSER, LONG, PORTS, serverAt } from './tests/browser/setting';
 
 // Stories of the whole: each project has a demo of its own, and its stories come one after another. The projects run side by side.
 const of = (...names: string[]): string[] => names.map((name) => `${name}.spec.ts`);
@@ -15,7 +15,7 @@ export default defineConfig({
   // One context that is emptied between stories: the studio's scripts are compiled once.
   use: { ...BROWSER, reuseContext: true },
   // What takes over a minute is for `./gnomic test long`.
-  ...(process.env['GNOMIC_LONG'] ? {} : { grepInvert: /@long/ }),
+  ...(LONG ? {} : { grepInvert: /@long/ }),
   projects: [
     { name: 'making', testMatch: of('story', 'sift', 'dressing', 'placing') },
     { name: 'keeping', testMatch: of('ways', 'weeding', 'widget', 'element', 'studio') },

@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { BROWSER } from './tests/browser/setting';
+import { BROWSER, LONG } from './tests/browser/setting';
 
 // What needs no demo: widgets as the command line renders them, in pages of the test's own. Each test may stand beside any other.
 export default defineConfig({
@@ -10,7 +10,7 @@ export default defineConfig({
   workers: 3, // some wait for what others do
   fullyParallel: true,
   // What takes over a minute is for `./gnomic test long`.
-  ...(process.env['GNOMIC_LONG'] ? {} : { grepInvert: /@long/ }),
+  ...(LONG ? {} : { grepInvert: /@long/ }),
   reporter: [['list'], ['./tests/browser/slowest.ts']],
   use: BROWSER,
 });

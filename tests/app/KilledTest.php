@@ -248,7 +248,7 @@ final class KilledTest extends TestCase
         $steps = $this->roundKilledAt(0);
         self::assertGreaterThan(40, $steps);
         $items = 4;
-        foreach ([...range(3, $steps, Effort::of(60, 4)), $steps - 1, $steps] as $step) {
+        foreach ([...range(3, $steps, Effort::of(30, 4)), $steps - 1, $steps] as $step) {
             $this->writeFeed(++$items);
             $this->roundKilledAt($step);
             $this->assertWhole("killed at $step");

@@ -2,6 +2,9 @@ import type { PlaywrightTestConfig } from '@playwright/test';
 import { resolve } from 'node:path';
 import { CHROMIUM } from './chromium.mjs';
 
+/** Whether there is time for all of it: `./gnomic test long`. */
+export const LONG = process.env['GNOMIC_LONG'] !== undefined;
+
 /** Ports of their own, so that a demo may run beside the tests, and another of them beside these. */
 const FIRST = Number(process.env['GNOMIC_TEST_PORT'] ?? 18_080);
 export const PORTS = { gnomic: FIRST, standins: FIRST + 1, site: FIRST + 2 };

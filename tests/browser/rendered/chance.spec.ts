@@ -2,12 +2,13 @@ import { expect, test, type Page } from '@playwright/test';
 import { Chance, layoutsIn, schemaOf } from '../drawn';
 import { cut, faults, show } from '../faults';
 import { element, entries, picture, render, type Written } from '../rendered';
+import { LONG } from '../setting';
 
 // Briefs that nobody thought of, drawn by chance: always the same ones, as chance begins with a number that is written here.
 
 const FIRST = 7;
 // Each layout once, and four times in the long run.
-const MANY = process.env['GNOMIC_LONG'] ? 52 : 13;
+const MANY = LONG ? 52 : 13;
 const WIDTHS = [120, 320, 700, 1024, 1600];
 
 const SHAPE = schemaOf('shape');

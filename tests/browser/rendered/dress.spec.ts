@@ -3,6 +3,7 @@ import { readdirSync } from 'node:fs';
 import { cut, faultsOfAll, show, showAll } from '../faults';
 import { axeIn } from '../people';
 import { element, entries, LAYOUTS, render } from '../rendered';
+import { LONG } from '../setting';
 
 // How widgets look: every look over every layout, in several scripts, on light pages and dark ones, and with rules of the owner's own
 // that would reach out of the widget.
@@ -36,11 +37,11 @@ for (const [turn, look] of LOOKS.entries())
     await page.setViewportSize({ width: 1400, height: 900 });
     const dress = { name: look };
     // One of each kind; more of them in the long run.
-    const few = entries('both', process.env['GNOMIC_LONG'] ? 4 : 2);
+    const few = entries('both', LONG ? 4 : 2);
     const all = each.map(([name, layout]) => [name, element(render({ layout }, few, [], { dress }))]);
     await showAll(page, Object.fromEntries(all) as Record<string, string>);
     // Each look at one width in turn, so that every layout is seen at all of them; each at all in the long run.
-    const widths = process.env['GNOMIC_LONG'] ? WIDTHS : [WIDTHS[turn % WIDTHS.length]!];
+    const widths = LONG ? WIDTHS : [WIDTHS[turn % WIDTHS.length]!];
     for (const width of widths) {
       expect.soft(await faultsOfAll(page, width), `at ${width}`).toEqual({});
       expect.soft(await cut(page), `at ${width}`).toEqual([]);

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { alive, entries, one, pageWith, type Widget } from '../rendered';
+import { LONG } from '../setting';
 
 // Entries beside those that are shown first: all of them can be had, at every width, and each looks as it would among the first.
 
@@ -53,8 +54,8 @@ test('every entry can be had, by pages or by a button, wherever fewer are shown 
     await page.setViewportSize({ width, height: 800 });
     for (const [place, layout] of layouts.entries()) {
       // Each layout in both ways and at each width; all of them together in the long run.
-      const isLong = process.env['GNOMIC_LONG'] !== undefined;
-      if (isLong || (turn + place) % 2 === 0) {
+      const isLong = LONG;
+      if (LONG || (turn + place) % 2 === 0) {
         await show(page, one({ layout, more: 'pages' }, entries('reviews', 17), 7, fewer));
         const seen = new Set<string>();
         for (const number of [3, 2, 1]) {
@@ -67,7 +68,7 @@ test('every entry can be had, by pages or by a button, wherever fewer are shown 
         }
         expect(seen.size, `pages of ${layout.name} at ${width}`).toBe(17);
       }
-      if (isLong || (turn + place) % 2 === 1) {
+      if (LONG || (turn + place) % 2 === 1) {
         await show(page, one({ layout, more: 'button' }, entries('reviews', 17), 7, fewer));
         for (const count of [14, 17]) {
           await page.getByRole('button', { name: 'Show more' }).click();

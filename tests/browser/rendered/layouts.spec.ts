@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { cut, faults, faultsOfAll, show, showAll } from '../faults';
 import { axeIn } from '../people';
 import { element, entries, LAYOUTS, render, type Written } from '../rendered';
+import { LONG } from '../setting';
 
 // Every layout over every kind of entry: whole rows, nothing beyond the container, readable without scripts, accessible, valid.
 
@@ -222,7 +223,7 @@ test('what is long, endless, empty, foreign or broken breaks no layout', async (
       expect.soft(await cut(page), `${name} at ${width}`).toEqual([]);
     }
     await show(page, element(render({ layout, card }, hard.slice(0, 1))));
-    for (const width of process.env['GNOMIC_LONG'] ? ALL : [120, 390, 1280])
+    for (const width of LONG ? ALL : [120, 390, 1280])
       expect.soft(await faults(page, width), `one in ${name} at ${width}`).toEqual([]);
     await show(page, element(render({ layout, card }, [])));
     expect(await page.locator('gnomic-widget').evaluate((host) => (host as HTMLElement).offsetHeight), name).toBe(0);
