@@ -54,7 +54,6 @@ test('every entry can be had, by pages or by a button, wherever fewer are shown 
     await page.setViewportSize({ width, height: 800 });
     for (const [place, layout] of layouts.entries()) {
       // Each layout in both ways and at each width; all of them together in the long run.
-      const isLong = LONG;
       if (LONG || (turn + place) % 2 === 0) {
         await show(page, one({ layout, more: 'pages' }, entries('reviews', 17), 7, fewer));
         const seen = new Set<string>();
