@@ -17,8 +17,8 @@ export default defineConfig({
   // What takes over a minute is for `./gnomic test long`.
   ...(LONG ? {} : { grepInvert: /@long/ }),
   projects: [
-    { name: 'making', testMatch: of('story', 'sift', 'dressing', 'placing') },
-    { name: 'keeping', testMatch: of('ways', 'weeding', 'widget', 'element', 'studio') },
+    { name: 'making', testMatch: of('story', 'dressing', 'element', 'placing') },
+    { name: 'keeping', testMatch: of('ways', 'weeding', 'widget', 'sift', 'studio') },
   ],
   webServer: serverAt(`var/browser-${PORTS.gnomic}`, { GNOMIC_CADENCE: '5', GNOMIC_WORK_EVERY: '1000' }),
 });

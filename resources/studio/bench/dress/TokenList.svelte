@@ -16,6 +16,10 @@
   }
   type Tokens = WholeBrief['dress']['tokens'];
   const look = $derived(bench.proof?.dress.look);
+  /** Tokens of the look before, until the new one is proved: what is typed into them must not become the new one's. */
+  const isOfOther = $derived(
+    bench.wrong === '' && (bench.proof?.brief as WholeBrief | undefined)?.dress.name !== brief.dress.name,
+  );
   const members = $derived(
     ((bench.offered?.dress.schema as { properties?: { tokens?: { properties?: Record<string, Member> } } })?.properties
       ?.tokens?.properties ?? {}) as Record<string, Member>,
@@ -33,72 +37,74 @@
   const choices = (member: Member): { const: string; title: string }[] => member.anyOf?.[0]?.oneOf ?? [];
 </script>
 
-<div class="schemes">
-  {#each schemes as scheme (scheme)}
-    <fieldset>
-      <legend>{scheme === 'light' ? 'Colours on light' : 'Colours on dark'}</legend>
-      {#each Object.entries(COLOURS) as [token, name] (token)}
-        <ColourField
-          label={name}
-          about={bench.offered?.dress.colours[token] ?? ''}
-          value={look?.[scheme][token] ?? null}
-          isOwn={brief.dress[scheme][token as keyof WholeBrief['dress']['light']] !== null}
-          onchange={(value) => bench.change(({ dress }) => Object.assign(dress[scheme], { [token]: value }))}
+<fieldset disabled={isOfOther}>
+  <div class="schemes">
+    {#each schemes as scheme (scheme)}
+      <fieldset>
+        <legend>{scheme === 'light' ? 'Colours on light' : 'Colours on dark'}</legend>
+        {#each Object.entries(COLOURS) as [token, name] (token)}
+          <ColourField
+            label={name}
+            about={bench.offered?.dress.colours[token] ?? ''}
+            value={look?.[scheme][token] ?? null}
+            isOwn={brief.dress[scheme][token as keyof WholeBrief['dress']['light']] !== null}
+            onchange={(value) => bench.change(({ dress }) => Object.assign(dress[scheme], { [token]: value }))}
+          />
+        {/each}
+      </fieldset>
+    {/each}
+  </div>
+  <div class="tokens">
+    {#each Object.entries(members) as [token, member] (token)}
+      {#if choices(member).length > 0}
+        <Select
+          label={tokenName(token)}
+          value={String(is(token) ?? '')}
+          options={choices(member).map((one) => [one.const, one.title] as const)}
+          onchange={(value) => set(token, value)}
         />
-      {/each}
-    </fieldset>
-  {/each}
-</div>
-<div class="tokens">
-  {#each Object.entries(members) as [token, member] (token)}
-    {#if choices(member).length > 0}
-      <Select
-        label={tokenName(token)}
-        value={String(is(token) ?? '')}
-        options={choices(member).map((one) => [one.const, one.title] as const)}
-        onchange={(value) => set(token, value)}
-      />
-    {:else if member.maximum === 1}
-      <label class="token"
-        ><span>{tokenName(token)}</span>
-        <input
-          type="checkbox"
-          checked={is(token) === 1}
-          onchange={(event) => set(token, event.currentTarget.checked ? 1 : 0)}
-        /></label
-      >
-    {:else if member.maximum !== undefined}
-      <label class="token"
-        ><span>{tokenName(token)}</span>
-        <input
-          class="field"
-          type="number"
-          min={member.minimum}
-          max={member.maximum}
-          value={is(token) ?? ''}
-          placeholder="usual"
-          onchange={(event) => {
-            if (event.currentTarget.checkValidity())
-              set(token, event.currentTarget.value === '' ? null : event.currentTarget.valueAsNumber);
-            else event.currentTarget.reportValidity();
-          }}
-        /></label
-      >
-    {:else}
-      <label class="token wide"
-        ><span>{tokenName(token)}</span>
-        <input
-          class="field"
-          type={token === 'picture' ? 'url' : 'text'}
-          value={is(token) ?? ''}
-          placeholder={token === 'picture' ? 'https://' : "the page's own"}
-          onchange={(event) =>
-            set(token, event.currentTarget.value.trim() === '' ? null : event.currentTarget.value.trim())}
-        /></label
-      >
-    {/if}
-  {/each}
-</div>
+      {:else if member.maximum === 1}
+        <label class="token"
+          ><span>{tokenName(token)}</span>
+          <input
+            type="checkbox"
+            checked={is(token) === 1}
+            onchange={(event) => set(token, event.currentTarget.checked ? 1 : 0)}
+          /></label
+        >
+      {:else if member.maximum !== undefined}
+        <label class="token"
+          ><span>{tokenName(token)}</span>
+          <input
+            class="field"
+            type="number"
+            min={member.minimum}
+            max={member.maximum}
+            value={is(token) ?? ''}
+            placeholder="usual"
+            onchange={(event) => {
+              if (event.currentTarget.checkValidity())
+                set(token, event.currentTarget.value === '' ? null : event.currentTarget.valueAsNumber);
+              else event.currentTarget.reportValidity();
+            }}
+          /></label
+        >
+      {:else}
+        <label class="token wide"
+          ><span>{tokenName(token)}</span>
+          <input
+            class="field"
+            type={token === 'picture' ? 'url' : 'text'}
+            value={is(token) ?? ''}
+            placeholder={token === 'picture' ? 'https://' : "the page's own"}
+            onchange={(event) =>
+              set(token, event.currentTarget.value.trim() === '' ? null : event.currentTarget.value.trim())}
+          /></label
+        >
+      {/if}
+    {/each}
+  </div>
+</fieldset>
 
 <style>
   .schemes,
@@ -111,6 +117,10 @@
   fieldset {
     border: 0;
     padding: 0;
+    margin: 0;
+    min-width: 0;
+  }
+  .schemes fieldset {
     margin: 0 0 12px;
     display: flex;
     flex-wrap: wrap;
