@@ -37,12 +37,15 @@ in_a_hurry() {
 
 # A failing command in a function that is asked for its success ends nothing by itself, hence the &&.
 check_php() {
-    step "PHP style" vendor/bin/pint --test --quiet \
+    step "PHP style" compiled vendor/bin/pint --test --quiet \
         && step "PHP types, core and app" analyse phpstan.neon \
         && step "PHP types, around it" analyse phpstan.around.neon
 }
 
-analyse() { vendor/bin/phpstan analyse -c "$1" --no-progress --memory-limit=1G; }
+# To machine code, for what goes over all of our PHP: Pint takes a third less.
+compiled() { (export PHP_INI_SCAN_DIR=":$ROOT/tests/ini/lint"; "$@"); }
+
+analyse() { compiled vendor/bin/phpstan analyse -c "$1" --no-progress --memory-limit=1G; }
 
 check_scripts() {
     step "Svelte and TypeScript" npm run --silent check \

@@ -312,7 +312,7 @@ test('views, openings, readings and clicks are counted to the last', async ({ pa
   await expect(page.locator('[data-key=home3band0]').getByRole('link', { name: /views? in 30 days/ })).toBeVisible();
 });
 
-test('a page that becomes another without loading has the widgets of that one, counted for it', async ({
+test('a page that becomes another without loading has the widgets of that one, counted for it @long', async ({
   page,
   browser,
 }) => {
@@ -479,7 +479,7 @@ test('an address that is not allowed shows a link to the site, and the others sh
   }
 });
 
-test('the owner sees links on the own page, and nobody else does', async ({ page, browser }) => {
+test('the owner sees links on the own page, and nobody else does @long', async ({ page, browser }) => {
   await signIn(page);
   await openPage(page, '/visit');
   const opened = page.waitForEvent('popup');

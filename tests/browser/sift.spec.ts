@@ -85,7 +85,7 @@ test('from an empty brief to a good one, by the sentence and keys alone', async 
   await expect(page.getByText('Edition 1, published')).toBeVisible();
 });
 
-test('the sieve says what each clause costs, and a number of it opens the way to loosen it', async ({ page }) => {
+test('the sieve says what each clause costs, and a number of it opens the way to loosen it @long', async ({ page }) => {
   await signIn(page, '/widgets');
   await page.getByRole('button', { name: 'New widget' }).click();
   const sentence = page.locator('.sentence');

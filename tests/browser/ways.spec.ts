@@ -29,7 +29,7 @@ test('by name: an address at the directory names the place; another channel’s 
   await expect(page.getByRole('button', { name: 'Continue to Ticketwick' })).toBeVisible();
 });
 
-test('by granting access: refused, empty, then venues chosen; told once where both services have it', async ({
+test('by granting access: refused, empty, then venues chosen; told once where both services have it @long', async ({
   page,
 }) => {
   await signIn(page, '/sources/add/ticketwick');
@@ -79,7 +79,7 @@ test('by granting access: refused, empty, then venues chosen; told once where bo
   await expect(counted).toContainText(`${told} entries`);
 });
 
-test('access taken back at the service is told, everything is kept, and granting again mends it', async ({ page }) => {
+test('access taken back at the service is told, everything is kept, and granting again mends it @long', async ({ page }) => {
   await signIn(page);
   await atStandins(page, { do: 'withdraw', service: 'ticketwick' });
   await page.goto('/sources');

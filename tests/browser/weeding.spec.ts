@@ -8,7 +8,7 @@ async function published(request: import('@playwright/test').APIRequestContext, 
   return (await request.get(`${GNOMIC}/w/${key}.html`)).text();
 }
 
-test('a hundred and more are hidden at once by keys, and all of them come back', async ({ page }) => {
+test('a hundred and more are hidden at once by keys, and all of them come back @long', async ({ page }) => {
   await signIn(page, '/entries');
   const counted = page.locator('.selected');
   await expect(counted).toContainText('entries');
