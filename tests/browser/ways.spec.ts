@@ -79,7 +79,9 @@ test('by granting access: refused, empty, then venues chosen; told once where bo
   await expect(counted).toContainText(`${told} entries`);
 });
 
-test('access taken back at the service is told, everything is kept, and granting again mends it @long', async ({ page }) => {
+test('access taken back at the service is told, everything is kept, and granting again mends it @long', async ({
+  page,
+}) => {
   await signIn(page);
   await atStandins(page, { do: 'withdraw', service: 'ticketwick' });
   await page.goto('/sources');
