@@ -35,7 +35,7 @@ test('a widget shows where the page holds the script inline', async ({ page, req
   close();
 });
 
-test('a visitor gets no cookie, fetches one edition, and leaves no more than the origin of the page', async ({
+test('a visitor gets no cookie, fetches one edition, and leaves no more than the origin of the page @long', async ({
   browser,
 }) => {
   const visitor = await browser.newContext();

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { layoutsIn, schemaOf } from './drawn';
 import { rendering } from './renderer';
+import { LONG } from './setting';
 
 /** Layouts with settings that show what they are. */
 const SHOWN: Record<string, Record<string, unknown>> = {
@@ -38,6 +39,11 @@ export const LAYOUTS: Record<string, Record<string, unknown>> = {
       .map((name) => [name, { name }]),
   ),
 };
+
+/** Those of them where more differs than rows, for what rows do not change; all of them in the long run. */
+export const DIFFERENT = Object.entries(LAYOUTS).filter(
+  ([name]) => LONG || !/column|, (centred|stretched)|of two rows/.test(name),
+);
 
 const PARTS = ['rating', 'title', 'words', 'pictures', 'face', 'name', 'date', 'source'];
 

@@ -171,7 +171,7 @@ test('nothing on the page moves when the widget is included', async ({ page }) =
   expect(await page.evaluate(() => (window as unknown as { shift: number }).shift)).toBe(0);
 });
 
-test('both layouts and dressings are accessible on their pages and as documents', async ({ page }) => {
+test('both layouts and dressings are accessible on their pages and as documents @long', async ({ page }) => {
   for (const path of [`${SITE}/visit`, `${SITE}/planetarium`, ...WIDGETS.map((key) => `${GNOMIC}/w/${key}`)]) {
     await page.goto(path);
     await expect(page.locator('gnomic-widget article').first()).toBeVisible();

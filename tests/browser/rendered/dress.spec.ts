@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { readdirSync } from 'node:fs';
 import { cut, faultsOfAll, show, showAll } from '../faults';
 import { axeIn } from '../people';
-import { element, entries, LAYOUTS, render } from '../rendered';
+import { DIFFERENT, element, entries, LAYOUTS, render } from '../rendered';
 import { LONG } from '../setting';
 
 // How widgets look: every look over every layout, in several scripts, on light pages and dark ones, and with rules of the owner's own
@@ -10,7 +10,6 @@ import { LONG } from '../setting';
 
 const LOOKS = readdirSync('resources/looks').map((file) => file.replace('.json', ''));
 const WIDTHS = [320, 768, 1280];
-const each = Object.entries(LAYOUTS);
 const dressed = (dress: object, shape: object = { layout: { name: 'grid' } }, of = entries('both')): string =>
   element(render(shape as Record<string, unknown>, of, [], { dress }));
 
@@ -38,7 +37,7 @@ for (const [turn, look] of LOOKS.entries())
     const dress = { name: look };
     // One of each kind; more of them in the long run.
     const few = entries('both', LONG ? 4 : 2);
-    const all = each.map(([name, layout]) => [name, element(render({ layout }, few, [], { dress }))]);
+    const all = DIFFERENT.map(([name, layout]) => [name, element(render({ layout }, few, [], { dress }))]);
     await showAll(page, Object.fromEntries(all) as Record<string, string>);
     // Each look at one width in turn, so that every layout is seen at all of them; each at all in the long run.
     const widths = LONG ? WIDTHS : [WIDTHS[turn % WIDTHS.length]!];
@@ -90,7 +89,7 @@ for (const [language, text] of Object.entries(SCRIPTS))
   }) => {
     await page.setViewportSize({ width: 1400, height: 900 });
     const of = entries('both').map((entry, index) => ({ ...entry, text: text.repeat(1 + (index % 4)), language }));
-    const all = each.map(([name, layout]) => {
+    const all = DIFFERENT.map(([name, layout]) => {
       const shape = { layout, actions: [{ does: 'review' }, { does: 'all' }], more: 'button' };
       return [name, element(render(shape, of, [`--language=${language}`]))];
     });

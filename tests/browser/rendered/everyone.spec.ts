@@ -1,6 +1,6 @@
 import { chromium, expect, test, type Page } from '@playwright/test';
 import { cut, faults, show } from '../faults';
-import { alive, element, entries, LAYOUTS, one, pageWith, render } from '../rendered';
+import { alive, DIFFERENT, element, entries, one, pageWith, render } from '../rendered';
 import { BROWSER, LONG } from '../setting';
 
 // Every layout for everyone: by keys alone, with letters set wide or large, from right to left, in the colours that a visitor chose,
@@ -11,7 +11,6 @@ const actions = [{ does: 'all' }, { does: 'link', text: 'Plan your night', url: 
 const arabic = entries('both').map((entry, index) =>
   index % 3 ? entry : { ...entry, text: 'ليلة ساحرة جدا في المرصد مع الأصدقاء والعائلة. '.repeat(6), language: 'ar' },
 );
-const each = Object.entries(LAYOUTS);
 
 /** Tabs from one link to another; what had the focus on the way, and what did not or could not be seen with it. */
 async function tabbed(page: Page): Promise<{ reached: number; wrong: string[] }> {
@@ -73,10 +72,8 @@ const moving = (page: Page): Promise<string[]> =>
 test('every layout is gone through by keys alone: all that can be pressed is reached, seen, and left again', async ({
   page,
 }) => {
-  // What differs by its rows alone has the same to press: all of them in the long run.
-  const isFirst = (name: string): boolean => LONG || !/column|, (centred|stretched)|of two rows/.test(name);
   const around = (html: string): string => `<a href="#a">Before</a>${html}<a href="#b">After</a>`;
-  for (const [name, layout] of each.filter(([name]) => isFirst(name)))
+  for (const [name, layout] of DIFFERENT)
     // As visitors have it; in the long run without scripts, too.
     for (const scripts of LONG ? [true, false] : [true]) {
       const shape = { layout, actions, more: 'button', click: 'enlarge' };
@@ -98,7 +95,7 @@ test('every layout is gone through by keys alone: all that can be pressed is rea
 
 test('letters set wide, as WCAG 1.4.12 has them, cut nothing off that cannot be read on', async ({ page }) => {
   await page.setViewportSize({ width: 1400, height: 900 });
-  for (const [name, layout] of each) {
+  for (const [name, layout] of DIFFERENT) {
     await show(page, element(render({ layout, actions }, entries('both'))));
     await page.evaluate(() => {
       const root = document.querySelector('gnomic-widget')!.shadowRoot;
@@ -118,7 +115,7 @@ test('letters of twice the size, the page at four times its own: everything keep
   const args = [...(BROWSER?.launchOptions?.args ?? []), '--blink-settings=defaultFontSize=32'];
   const browser = await chromium.launch({ ...BROWSER?.launchOptions, args });
   const page = await browser.newPage({ viewport: { width: 1400, height: 900 } });
-  for (const [name, layout] of each) {
+  for (const [name, layout] of DIFFERENT) {
     await show(page, element(render({ layout, actions }, entries('both'))));
     const letters = page.locator('gnomic-widget .g');
     await expect(letters, name).toHaveCSS('font-size', '32px');
@@ -132,7 +129,7 @@ test('letters of twice the size, the page at four times its own: everything keep
 
 test('from right to left, both mixed, every layout keeps to its place', async ({ page }) => {
   await page.setViewportSize({ width: 1400, height: 900 });
-  for (const [name, layout] of each) {
+  for (const [name, layout] of DIFFERENT) {
     await show(page, element(render({ layout, actions }, arabic)), 'html{direction:rtl}');
     for (const width of WIDTHS) expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
   }
@@ -142,7 +139,7 @@ test('styles that would take everything take nothing, from any layout', async ({
   await page.setViewportSize({ width: 1400, height: 900 });
   const hostile =
     '* { all: unset !important } img { display: none !important } html { font-size: 40px !important } div, article { position: absolute !important; float: left !important }';
-  for (const [name, layout] of each) {
+  for (const [name, layout] of DIFFERENT) {
     await show(page, element(render({ layout, actions }, entries('both'))), hostile);
     for (const width of WIDTHS) expect.soft(await faults(page, width), `${name} at ${width}`).toEqual([]);
     const heights = await page
@@ -154,7 +151,7 @@ test('styles that would take everything take nothing, from any layout', async ({
 
 test('in colours that a visitor chose, everything drawn is drawn in them', async ({ page }) => {
   await page.emulateMedia({ forcedColors: 'active' });
-  for (const [name, layout] of each) {
+  for (const [name, layout] of DIFFERENT) {
     await show(page, element(render({ layout, actions }, entries('both'))));
     const unseen = await page.evaluate(() => {
       const probe = document.body.appendChild(document.createElement('i'));
