@@ -12,10 +12,7 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   reporter: [['list'], ['./tests/browser/slowest.ts']],
-  // One context that is emptied between stories: the studio's scripts are compiled once.
-  use: { ...BROWSER, reuseContext: true, actionTimeout: 60_000 },
-  // Chromium has been seen to stand still for minutes before a form that was there: told as flaky when the second time passes.
-  retries: 1,
+  use: { ...BROWSER, actionTimeout: 60_000 }, // what stands still is told where it stands, not by the story's end
   // What takes over a minute is for `./gnomic test long`.
   ...(LONG ? {} : { grepInvert: /@long/ }),
   projects: [

@@ -40,9 +40,11 @@ export const LAYOUTS: Record<string, Record<string, unknown>> = {
   ),
 };
 
-/** Those of them where more differs than rows, for what rows do not change; all of them in the long run. */
+const kindOf = (layout: Record<string, unknown>): string => `${String(layout['name'])} ${String(layout['form'])}`;
+
+/** The first of each layout and form, for what their other settings do not change; all of them in the long run. */
 export const DIFFERENT = Object.entries(LAYOUTS).filter(
-  ([name]) => LONG || !/column|, (centred|stretched)|of two rows/.test(name),
+  ([, layout], place, all) => LONG || all.findIndex(([, other]) => kindOf(other) === kindOf(layout)) === place,
 );
 
 const PARTS = ['rating', 'title', 'words', 'pictures', 'face', 'name', 'date', 'source'];
