@@ -37,7 +37,7 @@
   const choices = (member: Member): { const: string; title: string }[] => member.anyOf?.[0]?.oneOf ?? [];
 </script>
 
-<fieldset disabled={isOfOther}>
+<fieldset disabled={isOfOther} aria-busy={isOfOther}>
   <div class="schemes">
     {#each schemes as scheme (scheme)}
       <fieldset>
@@ -119,6 +119,12 @@
     padding: 0;
     margin: 0;
     min-width: 0;
+  }
+  /* Not at once: mostly the proof is there before anybody has seen that it was not. */
+  fieldset[aria-busy='true'] {
+    opacity: 0.5;
+    cursor: progress;
+    transition: opacity 0.1s 0.25s;
   }
   .schemes fieldset {
     margin: 0 0 12px;
