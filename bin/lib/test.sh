@@ -77,8 +77,24 @@ stories() { GNOMIC_TEST_PORT=$2 step "Playwright, stories: $1" npx playwright te
 
 run_browser() { run_vitest && run_rendered && run_stories; }
 
-# One after another: each keeps both cores busy by itself, and two of them at once get in each other's way.
-run_all() { together check_style run_vitest && run_phpunit && run_rendered && run_stories; }
+# The suites one after another: each keeps both cores busy by itself, and two of them at once get in each other's way. Style and types
+# take what the suites leave over; where they have failed, no further suite is begun.
+run_all() {
+    style_log="$GNOMIC_DATA/logs/style.log"
+    style_failed="$GNOMIC_DATA/logs/style.failed"
+    rm -f "$style_failed"
+    # That little shell's parent is the one that goes on with the checks.
+    (sh -c 'renice -n 19 $PPID' && { check_style && run_vitest || { touch "$style_failed"; exit 1; }; }) >"$style_log" 2>&1 &
+    style=$!
+    suites=well
+    for suite in run_phpunit run_rendered run_stories; do
+        if [ -f "$style_failed" ]; then break; fi
+        if ! "$suite"; then suites=failed; break; fi
+    done
+    wait "$style" || suites=failed
+    cat "$style_log"
+    [ $suites = well ]
+}
 
 # The slowest of all that ran, so that what has become slow is seen.
 tell_slowest() {

@@ -284,16 +284,20 @@ test('views, openings, readings and clicks are counted to the last', async ({ pa
   for (const url of beacons) expect(url).not.toContain('cookie');
 
   // Whoever asks not to be followed is not, and neither is a robot.
-  for (const who of [{ asks: 'gpc' }, { asks: 'dnt' }, { userAgent: 'ExampleBot/1.0 (+https://bot.example)' }] as const)
-    await visit(
-      browser,
-      async (visitor) => {
-        await visitor.goto(`${SITE}/`);
-        await visitor.locator('gnomic-widget[key=home3band0]').scrollIntoViewIfNeeded();
-        await visitor.waitForTimeout(1300);
-      },
-      who,
-    );
+  const unseen = [{ asks: 'gpc' }, { asks: 'dnt' }, { userAgent: 'ExampleBot/1.0 (+https://bot.example)' }] as const;
+  await Promise.all(
+    unseen.map((who) =>
+      visit(
+        browser,
+        async (visitor) => {
+          await visitor.goto(`${SITE}/`);
+          await visitor.locator('gnomic-widget[key=home3band0]').scrollIntoViewIfNeeded();
+          await visitor.waitForTimeout(1300);
+        },
+        who,
+      ),
+    ),
+  );
   // The server heeds them, too, whoever sends what.
   const beacon = `${GNOMIC}/t?h=x&p=/&d=home3band0.9.1.1.0.0.0.0.`;
   for (const headers of [{ 'Sec-GPC': '1' }, { DNT: '1' }] as Record<string, string>[])

@@ -82,7 +82,7 @@ test('every layout is gone through by keys alone: all that can be pressed is rea
         const turning = 'autoplay' in layout || name === 'one at a time' ? { ...layout, autoplay: 2 } : layout;
         await alive(
           page,
-          { keys1: one({ ...shape, layout: turning }, entries('both', 8), 4) },
+          { keys1: one({ ...shape, layout: turning }, entries('both', LONG ? 8 : 6), LONG ? 4 : 3) },
           pageWith(around('<gnomic-widget key="keys1"></gnomic-widget>')),
         );
         expect.soft(await moving(page), `${name}, where less motion is wished`).toEqual([]);
