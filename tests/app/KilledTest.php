@@ -107,7 +107,7 @@ final class KilledTest extends TestCase
 
     public function test_an_import(): void
     {
-        $count = Effort::of(400, 3_000);
+        $count = Effort::of(700, 3_000);
         $rows = implode(
             "\n",
             array_map(
@@ -248,7 +248,7 @@ final class KilledTest extends TestCase
         $steps = $this->roundKilledAt(0);
         self::assertGreaterThan(40, $steps);
         $items = 4;
-        foreach ([...range(3, $steps, Effort::of(50, 4)), $steps - 1, $steps] as $step) {
+        foreach ([...range(3, $steps, Effort::of(30, 4)), $steps - 1, $steps] as $step) {
             $this->writeFeed(++$items);
             $this->roundKilledAt($step);
             $this->assertWhole("killed at $step");
@@ -286,7 +286,7 @@ final class KilledTest extends TestCase
 
     public function test_a_round(): void
     {
-        $count = Effort::of(600, 4_000);
+        $count = Effort::of(1_000, 4_000);
         $server = $this->feedOf($count);
         // The round has told what it read, and is writing it.
         $this->kill(

@@ -99,7 +99,7 @@ final class SiteSieveTest extends TestCase
             );
         }
         $kept = $letIn = [];
-        for ($round = 0; $round < Effort::of(25, 400); $round++) {
+        for ($round = 0; $round < Effort::of(40, 400); $round++) {
             $json = $this->brief($refs);
             $at = $around->at(
                 $this->pick([null, 'de', 'en-GB', 'ja']),
