@@ -125,7 +125,7 @@ test('by token: boards are chosen; a token of another service is told', async ({
   await expectEntries(page, /^Night skies/, 7);
 });
 
-test('by a page that marks up its reviews; one with several products asks which @long', async ({ page }) => {
+test('by a page that marks up its reviews; one with several products asks which', async ({ page }) => {
   await signIn(page, '/sources/add/address');
   await page.getByLabel('Address of a feed').fill(`${STANDINS}/barrowfair/items/star-wheel`);
   await page.getByRole('button', { name: 'Look' }).click();
