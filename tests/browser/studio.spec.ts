@@ -45,6 +45,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(page.getByText('Which one is yours?')).toBeVisible();
     await expectAccessible(page, { contrast: true });
     await page.goto('/widgets/dome4visit');
+    await expect(page.locator('[data-phrase=order]')).toBeVisible();
     // The proof is the same widget on three pages: its landmarks stand there three times, in three frames.
     const thrice = { except: ['landmark-unique'], contrast: true };
     await expectAccessible(page, thrice);
