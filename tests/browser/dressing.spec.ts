@@ -65,7 +65,7 @@ test('what cannot be read is mended, shown before and after, and left where the 
   await expect.poll(stroke).not.toBe('rgb(29, 35, 51)');
 });
 
-test('moves, a kept look, words and rules of their own', async ({ page }) => {
+test('moves, a kept look, words and rules of their own @long', async ({ page }) => {
   await openDress(page, 'about1line');
   await page.getByRole('radio', { name: 'Linen' }).click();
   await expect.poll(() => styleOf(page, '.card', 'border-top-left-radius')).toBe('10px');

@@ -21,7 +21,7 @@ async function tabTo(page: Page, name: RegExp): Promise<void> {
   throw new Error(`Tab does not lead to ${name}`);
 }
 
-test('from an empty brief to a good one, by the sentence and keys alone', async ({ page }) => {
+test('from an empty brief to a good one, by the sentence and keys alone @long', async ({ page }) => {
   await signIn(page);
   await press(page, 'g');
   await press(page, 'w');

@@ -211,7 +211,9 @@ test('by spreadsheet: a table of subjects with their addresses @long', async ({ 
   await expectAccessible(page);
 });
 
-test('by hand: a testimonial with a picture, edited with its history, removed and brought back', async ({ page }) => {
+test('by hand: a testimonial with a picture, edited with its history, removed and brought back @long', async ({
+  page,
+}) => {
   await signIn(page, '/sources/add/hand');
   await page.getByLabel('Who said it').fill('Juno Park');
   await page.getByLabel('Role or company').fill('Teacher');
