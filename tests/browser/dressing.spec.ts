@@ -65,6 +65,40 @@ test('what cannot be read is mended, shown before and after, and left where the 
   await expect.poll(stroke).not.toBe('rgb(29, 35, 51)');
 });
 
+test('single tokens wait until they are those of the chosen look and scheme', async ({ page }) => {
+  await openDress(page, 'about1line');
+  await page.getByRole('radio', { name: 'Paper' }).click();
+  await part(page, 'Single tokens');
+  const onLight = page.getByRole('group', { name: 'Colours on light' }).getByLabel('Background', { exact: true });
+  const onDark = page.getByRole('group', { name: 'Colours on dark' }).getByLabel('Background', { exact: true });
+  await expect(onLight).toBeEnabled();
+  // The proof is slow, and then it fails: what is typed meanwhile would go to the scheme before.
+  let answer = (): void => undefined;
+  const asked = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/api/proof', async (route) => {
+    await asked;
+    await route.abort();
+  });
+  await part(page, /^Ready and kept looks/);
+  await page.getByLabel('Light or dark').selectOption('dark');
+  await part(page, 'Single tokens');
+  await expect(onLight).toBeDisabled();
+  answer();
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await expect(onLight).toBeDisabled();
+  // Whatever is changed next is proved again.
+  await page.unroute('**/api/proof');
+  await page.keyboard.press('Control+z');
+  await expect(onLight).toBeEnabled();
+  await part(page, /^Ready and kept looks/);
+  await page.getByLabel('Light or dark').selectOption('dark');
+  await part(page, 'Single tokens');
+  await expect(onDark).toBeEnabled();
+  await onDark.fill('#102030');
+  await onDark.blur();
+  await expect.poll(() => styleOf(page, 'gnomic-widget .g', 'background-color')).toBe('rgb(16, 32, 48)');
+});
+
 test('moves, a kept look, words and rules of their own @long', async ({ page }) => {
   await openDress(page, 'about1line');
   await page.getByRole('radio', { name: 'Linen' }).click();

@@ -16,10 +16,9 @@
   }
   type Tokens = WholeBrief['dress']['tokens'];
   const look = $derived(bench.proof?.dress.look);
-  /** Tokens of the look before, until the new one is proved: what is typed into them must not become the new one's. */
-  const isOfOther = $derived(
-    bench.wrong === '' && (bench.proof?.brief as WholeBrief | undefined)?.dress.name !== brief.dress.name,
-  );
+  const proved = $derived((bench.proof?.brief as WholeBrief | undefined)?.dress);
+  /** Tokens of another look or scheme, until this one is proved: what is typed into them must not become this one's. */
+  const isOfOther = $derived(proved?.name !== brief.dress.name || proved.scheme !== brief.dress.scheme);
   const members = $derived(
     ((bench.offered?.dress.schema as { properties?: { tokens?: { properties?: Record<string, Member> } } })?.properties
       ?.tokens?.properties ?? {}) as Record<string, Member>,
