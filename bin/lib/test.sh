@@ -37,15 +37,15 @@ in_a_hurry() {
 
 # A failing command in a function that is asked for its success ends nothing by itself, hence the &&.
 check_php() {
-    step "PHP style" compiled vendor/bin/pint --test --quiet \
+    step "PHP style" with_jit vendor/bin/pint --test --quiet \
         && step "PHP types, core and app" analyse phpstan.neon \
         && step "PHP types, around it" analyse phpstan.around.neon
 }
 
-# To machine code, for what goes over all of our PHP: Pint takes a third less.
-compiled() { (export PHP_INI_SCAN_DIR=":$ROOT/tests/ini/lint"; "$@"); }
+# Code that goes over all of our PHP is compiled as it runs: Pint takes a third less.
+with_jit() { (export PHP_INI_SCAN_DIR=":$ROOT/tests/ini/lint"; "$@"); }
 
-analyse() { compiled vendor/bin/phpstan analyse -c "$1" --no-progress --memory-limit=1G; }
+analyse() { with_jit vendor/bin/phpstan analyse -c "$1" --no-progress --memory-limit=1G; }
 
 check_scripts() {
     step "Svelte and TypeScript" npm run --silent check \
@@ -77,23 +77,27 @@ stories() { GNOMIC_TEST_PORT=$2 step "Playwright, stories: $1" npx playwright te
 
 run_browser() { run_vitest && run_rendered && run_stories; }
 
-# The suites one after another: each keeps both cores busy by itself, and two of them at once get in each other's way. Style and types
-# take what the suites leave over; where they have failed, no further suite is begun.
+# Style and types take what the suites leave over; where they have failed, no further suite is begun.
 run_all() {
-    style_log="$GNOMIC_DATA/logs/style.log"
-    style_failed="$GNOMIC_DATA/logs/style.failed"
-    rm -f "$style_failed"
-    # That little shell's parent is the one that goes on with the checks.
-    (sh -c 'renice -n 19 $PPID' && { check_style && run_vitest || { touch "$style_failed"; exit 1; }; }) >"$style_log" 2>&1 &
-    style=$!
-    suites=well
+    aside_failed="$GNOMIC_DATA/logs/aside.failed"
+    rm -f "$aside_failed"
+    together run_suites run_aside
+}
+
+# One after another: each keeps both cores busy by itself, and two of them at once get in each other's way.
+run_suites() {
     for suite in run_phpunit run_rendered run_stories; do
-        if [ -f "$style_failed" ]; then break; fi
-        if ! "$suite"; then suites=failed; break; fi
+        if [ -f "$aside_failed" ] || ! "$suite"; then return 1; fi
     done
-    wait "$style" || suites=failed
-    cat "$style_log"
-    [ $suites = well ]
+}
+
+# The parent of that little shell is the one that goes on with the checks.
+run_aside() {
+    sh -c 'renice -n 19 $PPID >/dev/null'
+    if ! { check_style && run_vitest; }; then
+        touch "$aside_failed"
+        return 1
+    fi
 }
 
 # The slowest of all that ran, so that what has become slow is seen.
