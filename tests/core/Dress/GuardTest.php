@@ -44,7 +44,7 @@ final class GuardTest extends TestCase
     /** What is true of every set of tokens, over ten thousand drawn by chance (fewer at each change). */
     public function test_nothing_fails_after_repair_and_what_passed_is_not_touched(): void
     {
-        foreach (self::random(Effort::of(200, 10_000)) as $palette) {
+        foreach (self::random(Effort::of(400, 10_000)) as $palette) {
             $failing = Guard::failing($palette);
             [$mended, $findings] = Guard::mended($palette, 'light');
             $said = (string) json_encode($palette->colours);
