@@ -122,6 +122,15 @@ test('a screen whose answer does not come says so and can be tried again', async
   await page.unroute('**/api/entries*');
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.locator('.sentence')).toContainText('Entries, newest first');
+  // The bench has nothing to show before its first proof.
+  await page.route('**/api/proof', (route) => route.abort());
+  await page.goto('/widgets/dome4visit');
+  await expect(page.getByText('This widget cannot be opened')).toBeVisible();
+  await expect(page.getByText('Gnomic does not answer.')).toBeVisible();
+  await expectAccessible(page);
+  await page.unroute('**/api/proof');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.locator('.sentence')).toContainText('reviews');
 });
 
 test('a new site is empty and says what to do first', async ({ page }) => {

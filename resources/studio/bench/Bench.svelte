@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import Button from 'flowbite-svelte/Button.svelte';
-  import type { WholeBrief } from '../api/client';
+  import { Refused, type WholeBrief } from '../api/client';
   import { clock } from '../parts/clock.svelte';
   import { since } from '../parts/times';
   import { inDialog, isTyping } from '../parts/keys';
@@ -82,6 +82,8 @@
     else if (event.key === 'u' && bench.undo()) event.preventDefault();
   }
 
+  /** What asks for another change, and not for another try. */
+  const isOfBrief = $derived(bench.wrong instanceof Refused && bench.wrong.status === 422);
   const changes = $derived(
     ['', '1 unpublished change'][bench.changes.length] ?? `${bench.changes.length} unpublished changes`,
   );
@@ -123,7 +125,12 @@
         open={bench.open}
         onopen={(phrase) => open(phrase === bench.open ? null : phrase, false)}
       />
-      {#if bench.wrong}<p class="wrong" role="alert">✕ {bench.wrong}</p>{/if}
+      {#if bench.wrong}
+        <p class="wrong" role="alert">
+          ✕ {bench.wrong.message}
+          {#if !isOfBrief}<button class="plain link" onclick={() => bench.again()}>Try again</button>{/if}
+        </p>
+      {/if}
       {#each bench.proof.warnings as warning (warning.text)}
         <p class="warning" role="status">
           ▲ {warning.text}
@@ -147,10 +154,18 @@
     <SieveBar {bench} />
     {#if history}<History {bench} onclose={() => (history = false)} />{/if}
   </div>
-{:else if bench.broken}
+{:else if bench.broken || bench.wrong}
   <div class="alone">
-    <Situation alone kind="broken" title="This widget cannot be opened" text={bench.broken}>
-      {#snippet step()}<a class="link" href="/widgets">All widgets</a>{/snippet}
+    <Situation
+      alone
+      kind="broken"
+      title="This widget cannot be opened"
+      text={bench.broken || (bench.wrong?.message ?? '')}
+    >
+      {#snippet step()}
+        <button class="plain link" onclick={() => bench.load()}>Try again</button>
+        <a class="link" href="/widgets">All widgets</a>
+      {/snippet}
     </Situation>
   </div>
 {:else}

@@ -28,7 +28,7 @@ export class Bench implements Holder {
   open = $state<string | null>(null);
   broken = $state('');
   /** Why the brief on the bench cannot be proved; the last proof that could stays to be seen. */
-  wrong = $state('');
+  wrong = $state.raw<Error | null>(null);
   publishing = $state(false);
   /** The page that the widget is proofed on; null: a neutral one. */
   ground = $state<Ground | null>(null);
@@ -144,6 +144,11 @@ export class Bench implements Holder {
     return last !== undefined;
   }
 
+  /** Proves and keeps the brief as it is: the last time, Gnomic did not answer. */
+  again(): void {
+    if (this.brief) this.#take(this.brief);
+  }
+
   #take(brief: WholeBrief): void {
     this.brief = brief;
     clearTimeout(this.#proving);
@@ -167,9 +172,9 @@ export class Bench implements Holder {
       );
       if (mine !== this.#asked) return;
       this.proof = proof;
-      this.wrong = '';
+      this.wrong = null;
     } catch (error) {
-      if (mine === this.#asked) this.wrong = (error as Error).message;
+      if (mine === this.#asked) this.wrong = error as Error;
     }
   }
 

@@ -1,7 +1,7 @@
 /** Colours of a look, as the owner reads them wherever they are named. */
 export const COLOURS: Record<string, string> = {
   ground: 'Background',
-  groundTo: 'Gradient to',
+  groundTo: 'Background, gradient to',
   surface: 'Cards',
   ink: 'Text',
   quiet: 'Small print',
@@ -10,8 +10,8 @@ export const COLOURS: Record<string, string> = {
   rating: 'Ratings',
   link: 'Links',
   control: 'Controls',
-  behind: 'Background of the page',
-  behindTo: 'Background, end of gradient',
+  behind: 'Page background',
+  behindTo: 'Page background, gradient to',
 };
 
 const TOKENS: Record<string, string> = {
