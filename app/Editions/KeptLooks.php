@@ -20,7 +20,7 @@ final class KeptLooks
     public function keep(Site $site, Look $look): string
     {
         if ($site->looks()->count() >= self::MOST) {
-            throw new UnprocessableEntityHttpException('A site keeps at most '.self::MOST.' looks. Remove one that no widget wears.');
+            throw new UnprocessableEntityHttpException('A site keeps at most '.self::MOST.' looks. Remove one that no widget uses.');
         }
         $named = mb_substr(Str::slug($look->name), 0, 30);
         $base = 'own-'.($named === '' ? 'look' : $named);

@@ -105,7 +105,7 @@ test('moves, a kept look, words and rules of their own @long', async ({ page }) 
   await page.getByLabel('Keep what is on the bench').fill('Quillmoor linen');
   await part(page, 'Keep this look');
   await expect(page.getByRole('radio', { name: 'Quillmoor linen' })).toHaveAttribute('aria-checked', 'true');
-  await expect(page.getByText('worn by About, one voice')).toBeVisible();
+  await expect(page.getByText('used by About, one voice')).toBeVisible();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Export as design tokens' }).click(),

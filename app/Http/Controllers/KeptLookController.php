@@ -78,7 +78,7 @@ final class KeptLookController
         $names = array_map(fn (Widget $widget): string => $widget->name, $this->kept->wearers($site)[$key] ?? []);
         if ($names !== []) {
             throw new ConflictHttpException(
-                'Widgets wear this look: '.implode(', ', array_slice($names, 0, 5)).'. Give them another first.',
+                'Widgets use this look: '.implode(', ', array_slice($names, 0, 5)).'. Give them another first.',
             );
         }
         $saved->delete();

@@ -64,7 +64,7 @@
     <ul class="missing">
       {#each missing as { first, names } (`${first.page.id} ${first.told?.says}`)}
         <li>
-          <span class="when quiet">since {since(first.since, clock.now)}</span>
+          <span class="when quiet">{since(first.since, clock.now)}</span>
           <span
             ><a class="name" href="/pages/{first.page.id}">{names.join(', ')} on {first.page.path}</a>
             {#if first.told}<Verdict told={first.told} />

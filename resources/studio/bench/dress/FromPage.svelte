@@ -114,7 +114,7 @@
         >
         <span>{one.name}</span>
         <span class="small"
-          >{[one.tags.includes(bench.key) && 'its code stands here', isWorn(one) && 'worn']
+          >{[one.tags.includes(bench.key) && 'its code stands here', isWorn(one) && 'in use']
             .filter(Boolean)
             .join(' · ')}</span
         >

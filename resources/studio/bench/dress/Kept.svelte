@@ -37,7 +37,7 @@
       bench.take(kept.brief as WholeBrief);
       await bench.save();
       name = '';
-      return `Kept as "${body.name}". Any widget of the site can wear it.`;
+      return `Kept as "${body.name}". Any widget of the site can use it.`;
     });
   const change = (look: Saved): Promise<void> =>
     tried(async () => {
@@ -100,8 +100,8 @@
         <strong>{look.name}</strong>
         <span class="quiet"
           >{look.widgets.length === 0
-            ? 'worn by no widget'
-            : `worn by ${look.widgets.map((one) => one.name).join(', ')}`}</span
+            ? 'not used by any widget'
+            : `used by ${look.widgets.map((one) => one.name).join(', ')}`}</span
         >
         {#if worn?.key === look.key}
           <button class="plain link" onclick={() => change(look)}
