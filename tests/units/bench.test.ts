@@ -116,8 +116,14 @@ describe('the proof', () => {
     interfaceAnswers({ ...answers, 'POST /proof': 500 });
     setLimit(11);
     await vi.advanceTimersByTimeAsync(100);
-    expect(bench.wrong).toContain('status 500');
+    expect(bench.wrong?.message).toContain('status 500');
     expect(bench.proof?.brief.sift?.limit).toBe(10);
+    interfaceAnswers(answers);
+    bench.again();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(bench.wrong).toBeNull();
+    expect(bench.proof?.brief.sift?.limit).toBe(11);
+    expect(limits('PATCH /widgets/dome4visit').at(-1)).toBe(11);
   });
 });
 
