@@ -9,6 +9,7 @@ use App\Fetching\Reading\ConfinedReading;
 use App\Host\HostLocks;
 use App\Host\KnowsHost;
 use App\Outbox\Outbox;
+use App\Placing\Counting\BeaconFiles;
 use App\Placing\Counting\CountBeacons;
 use App\Placing\Owner\OwnerLinks;
 use App\Placing\Pages\CheckPage;
@@ -26,7 +27,7 @@ final class PlacingProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind(CountBeacons::class, fn (Application $app): CountBeacons => new CountBeacons(
-            config()->string('gnomic.beacons'),
+            new BeaconFiles(config()->string('gnomic.beacons')),
             $app->make(HostLocks::class),
         ));
         $this->app->bind(Codes::class, fn (): Codes => new Codes(

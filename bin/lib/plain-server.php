@@ -76,10 +76,11 @@ if (preg_match("~^/b/{$paths['behaviour']}\$~D", $path) === 1 && is_file($root.$
 if ($path === $paths['beacon']) {
     $isCounted = ! str_contains(($_SERVER['HTTP_DNT'] ?? '').($_SERVER['HTTP_SEC_GPC'] ?? ''), '1')
         && preg_match("~{$paths['robots']}~i", (string) ($_SERVER['HTTP_USER_AGENT'] ?? '')) !== 1;
-    $query = substr((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_QUERY), 0, 8000);
-    if ($isCounted) {
+    $query = (string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_QUERY);
+    $isBare = (int) ($_SERVER['CONTENT_LENGTH'] ?? 0) === 0 && ! isset($_SERVER['HTTP_TRANSFER_ENCODING']);
+    if ($isCounted && $isBare && strlen($query) <= 4_000 && ! is_file("$data/run/beacons/full")) {
         $line = sprintf('%.3f %s', microtime(true), (string) preg_replace('/[\x00-\x1F\x7F]/', '', $query));
-        file_put_contents("$data/run/beacons/".date('Y-m-d\TH').'.log', "$line\n", FILE_APPEND | LOCK_EX);
+        file_put_contents("$data/run/beacons/".gmdate('Y-m-d\TH').'.log', "$line\n", FILE_APPEND | LOCK_EX);
     }
     http_response_code(204);
     header('Access-Control-Allow-Origin: *');

@@ -38,6 +38,15 @@ $load = is_file($brotli) ? "load_module $brotli;" : '';
 $packed = 'gzip_static on; gzip_vary on;'.($load === '' ? '' : ' brotli_static on;');
 $userLine = $isRoot ? "user $user;" : '';
 
+// Of those in front, the word is taken of who is asking; PHP judges by itself whose word counts, and is told who it was.
+$trusted = array_filter(
+    preg_split('/[\s,]+/', (string) ($settings['GNOMIC_TRUSTED_PROXIES'] ?? '')) ?: [],
+    fn (string $one): bool => $one === '*' || filter_var(explode('/', $one)[0], FILTER_VALIDATE_IP) !== false,
+);
+$networks = array_merge(...array_map(fn (string $one): array => $one === '*' ? ['0.0.0.0/0', '::/0'] : [$one], $trusted));
+$proxies = $networks === [] ? '' : implode(' ', array_map(fn (string $one): string => "set_real_ip_from $one;", $networks))
+    .' real_ip_header X-Forwarded-For; real_ip_recursive on;';
+
 // No script but ours runs in what visitors open, and nothing is taken for another type than it says.
 $homes = array_unique(array_filter(['$scheme://$http_host', $url]));
 $scripts = implode(' ', array_map(fn (string $home): string => "$home/gnomic.js $home/b/", $homes));
@@ -75,6 +84,9 @@ NGINX;
 $studio = implode('|', array_map(fn (string $section): string => preg_quote($section, '/'), array_filter($paths['studio'])));
 $interface = implode('|', $paths['interface']);
 
+$names = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+$months = implode(' ', array_map(fn (string $name, int $at): string => sprintf('"~-%s-" %02d;', $name, $at + 1), $names, array_keys($names)));
+
 file_put_contents("$run/nginx.conf", <<<NGINX
 $load
 $userLine
@@ -100,12 +112,24 @@ http {
     absolute_redirect off;
     client_max_body_size 10m;
     $packed
-    # What visitors do is written down without who they are; whoever asks not to be followed, and robots, are not.
-    map \$time_iso8601 \$beacon_hour { default 0; "~^(?<hour>\d{4}-\d\d-\d\dT\d\d)" \$hour; }
+    # What visitors do is written down without who they are; whoever asks not to be followed, and robots, are not. Nor is what was
+    # refused, has a body, is longer than any page has to tell, or comes while the folder is full.
+    # The hour is UTC's whatever the host's zone is.
+    map \$date_gmt \$beacon_month { $months }
+    map \$date_gmt \$beacon_hour { default 0; "~(?<day>\d\d)-\w+-(?<year>\d{4}) (?<hour>\d\d):" \${year}-\${beacon_month}-\${day}T\${hour}; }
     map \$http_user_agent \$is_robot { default 0; "~*{$paths['robots']}" 1; }
-    map "\$http_dnt\$http_sec_gpc\$is_robot" \$is_counted { default 1; "~1" 0; }
+    map "\$http_dnt\$http_sec_gpc\$is_robot" \$is_asking { default 1; "~1" 0; }
+    map "\$content_length\$http_transfer_encoding" \$is_bare { default 0; "" 1; "0" 1; }
+    map \$args \$is_short { default 1; "~^.{4001}" 0; }
+    map "\$status\$is_asking\$is_bare\$is_short" \$is_counted { default 0; "204111" 1; }
     log_format beacon '\$msec \$args';
     open_log_file_cache max=4 inactive=60s valid=60s min_uses=1;
+    # Who sends how much is known in memory alone, of version 6 by the network that a household has; of all together, so much a minute.
+    $proxies
+    map \$binary_remote_addr \$sender { default \$binary_remote_addr; "~^(?s)(?<net>.{8}).{8}\z" \$net; }
+    limit_req_zone \$sender zone=senders:4m rate=30r/m;
+    limit_req_zone \$server_port zone=everybody:32k rate=50r/s;
+    limit_req_status 429;
     server {
         listen 127.0.0.1:$port;
         $nosniff
@@ -144,10 +168,16 @@ $editions
         location = {$paths['beacon']} {
             root $run;
             access_log $run/beacons/\$beacon_hour.log beacon if=\$is_counted;
+            # What goes wrong here would be told with addresses.
+            error_log /dev/null;
             client_max_body_size 1k;
+            limit_req zone=senders burst=700 nodelay;
+            limit_req zone=everybody burst=2000 nodelay;
             add_header Access-Control-Allow-Origin * always;
             add_header Cache-Control no-store always;
-            return 204;
+            if (-f $run/beacons/full) { return 507; }
+            # Not "return", which would come before the limits.
+            try_files /nothing =204;
         }
         location ~ "^/s/({$paths['site']})\$" {
             alias $data/w/s/\$1;
@@ -182,6 +212,7 @@ $editions
             fastcgi_param SCRIPT_FILENAME $root/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
             fastcgi_param HTTP_HOST \$http_host;
+            fastcgi_param REMOTE_ADDR \$realip_remote_addr;
             fastcgi_hide_header X-Content-Type-Options;
             fastcgi_read_timeout 60s;
             fastcgi_pass unix:$run/fpm.sock;

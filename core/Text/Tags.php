@@ -10,6 +10,9 @@ final class Tags
     /** Bytes before a sign that are looked at for a letter and its marks. */
     private const BEFORE = 64;
 
+    /** Bytes of a sign after its first, as trim understands them. */
+    private const LATER_BYTES = "\x80..\xBF";
+
     /** Stands for a bar within a tag, where tags stand between bars. No tag has it: controls go in folding. */
     private const BAR = "\x1F";
 
@@ -78,10 +81,9 @@ final class Tags
         $tags = [];
         foreach ($found[1] as $index => [$tag]) {
             $at = $found[0][$index][1];
-            if (preg_match(
-                '/[\p{L}\p{N}_]\p{M}*$/uD',
-                mb_strcut($text, max(0, $at - self::BEFORE), min($at, self::BEFORE), 'UTF-8'),
-            ) === 0) {
+            // The first sign of what is before may be cut through; it is not the one that matters.
+            $before = ltrim(substr($text, max(0, $at - self::BEFORE), min($at, self::BEFORE)), self::LATER_BYTES);
+            if (preg_match('/[\p{L}\p{N}_]\p{M}*$/uD', $before) === 0) {
                 $tags[] = $tag;
             }
         }

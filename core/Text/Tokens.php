@@ -14,7 +14,7 @@ use Normalizer;
  */
 final class Tokens
 {
-    private const ALONE = '[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]';
+    private const ALONE = '[\p{sc:Han}\p{sc:Hiragana}\p{sc:Katakana}\p{sc:Thai}\p{sc:Lao}\p{sc:Khmer}\p{sc:Myanmar}ー]';
 
     private const WORD = '/(?=[\p{L}\p{N}\p{M}])'.self::ALONE.'|(?!'.self::ALONE.')[\p{L}\p{N}](?:(?!'.self::ALONE
         .')[\p{L}\p{N}\p{M}])*/u';

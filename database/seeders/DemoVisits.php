@@ -67,7 +67,7 @@ final class DemoVisits
         if (! is_dir($folder)) {
             mkdir($folder, 0755, true);
         }
-        file_put_contents("$folder/{$now->subDay()->format('Y-m-d\TH')}.log", $lines);
+        file_put_contents("$folder/{$now->utc()->subDay()->format('Y-m-d\TH')}.log", $lines);
     }
 
     private function day(CarbonImmutable $day, int $ago): string

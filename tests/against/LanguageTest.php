@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\against;
 
 use Gnomic\Gather\Language\Languages;
+use Gnomic\Text\Tokens;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 use Tests\Effort;
@@ -140,5 +141,35 @@ final class LanguageTest extends TestCase
         foreach ($sentences as $language => $sentence) {
             self::assertSame($language, Languages::of($sentence), $sentence);
         }
+    }
+
+    /** A wrong language is worse than none: hardly one of these short reviews may get it. */
+    public function test_short_reviews_get_no_wrong_language(): void
+    {
+        [$right, $count, $wrong] = [0, 0, []];
+        foreach (file(__DIR__.'/texts/short.txt', FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+            if (! str_starts_with($line, '#')) {
+                [$language, $text] = explode(' ', $line, 2);
+                $found = Languages::of($text);
+                $count++;
+                $right += $found === $language ? 1 : 0;
+                if ($found !== null && $found !== $language) {
+                    $wrong[] = "$language as $found: $text";
+                }
+            }
+        }
+        self::assertGreaterThan(300, $count);
+        self::assertSame([], $wrong);
+        self::assertGreaterThan(0.7 * $count, $right);
+    }
+
+    /** Marks that Chinese and Japanese share are no kana. */
+    public function test_marks_that_scripts_share_tell_nothing(): void
+    {
+        foreach (['這家店的服務非常好，我們下次還會再來。', '很好、很美。', '「土星」太美了！', '〈星〉〜好', '人〆好很喜欢。'] as $text) {
+            self::assertSame('zh', Languages::of($text), $text);
+        }
+        self::assertSame('ja', Languages::of('ラーメン最高。'));
+        self::assertSame(['很', '好', '很', '美'], Tokens::of('很好、很美。'));
     }
 }

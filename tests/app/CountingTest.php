@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Models\Widget;
+use App\Placing\Counting\BeaconFiles;
 use App\Placing\Counting\CountBeacons;
 use App\Placing\Counting\Sums;
 use App\Placing\Counting\WidgetCounts;
 use Gnomic\Brief\Brief;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\Process\InputStream;
+use Symfony\Component\Process\Process;
 use Tests\Effort;
 use Tests\TestCase;
 
@@ -32,9 +35,10 @@ final class CountingTest extends TestCase
         $this->widget = $site->widgets()->create(['key' => 'count1test', 'name' => 'Words', 'brief' => Brief::usual()->toArray()]);
     }
 
-    private function write(string $lines, string $hour = '2026-11-27T08'): void
+    private function write(string $lines, string $hour = '2026-11-27T08', ?int $written = null): void
     {
         file_put_contents("$this->folder/$hour.log", $lines, FILE_APPEND);
+        touch("$this->folder/$hour.log", $written ?? time());
     }
 
     private static function beacon(string $told, string $path = '/visit', string $host = 'quillmoor.example', int $at = 1_795_767_087): string
@@ -101,14 +105,123 @@ final class CountingTest extends TestCase
 
     public function test_files_that_are_over_go_and_nothing_is_counted_again(): void
     {
-        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'), '2020-01-01T00');
+        $over = time() - 700;
+        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'), '2020-01-01T00', $over);
         app(CountBeacons::class)->run();
         self::assertFileDoesNotExist("$this->folder/2020-01-01T00.log");
+        self::assertSame(0, DB::table('counted_files')->count());
         // Somebody was killed between taking the file away and forgetting it; a new one of the name is a new one.
-        DB::table('counted_files')->upsert([['name' => '2020-01-01T00.log', 'inode' => 1, 'offset' => 999]], ['name']);
-        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'), '2020-01-01T00');
+        DB::table('counted_files')->upsert([['name' => md5('another line'), 'offset' => 999]], ['name']);
+        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'), '2020-01-01T00', $over);
         app(CountBeacons::class)->run();
         self::assertSame(2, $this->sum('views'));
+    }
+
+    public function test_what_is_written_now_stays_whatever_its_name_says(): void
+    {
+        // A server names the hour by its own zone, or its clock was put back: the name says that it is over, and it is not.
+        foreach (['2020-01-01T00', '2026-11-27T03', 'strange'] as $hour) {
+            $this->write(self::beacon('count1test.9.1.1.0.0.0.0.', '/'.strlen($hour)).self::beacon('count1test.9.1.1.0.0.0.0.', "/$hour"), $hour);
+        }
+        app(CountBeacons::class)->run();
+        foreach (['2020-01-01T00', '2026-11-27T03', 'strange'] as $hour) {
+            $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'), $hour);
+            self::assertStringContainsString("%2F$hour", (string) file_get_contents("$this->folder/$hour.log"));
+        }
+    }
+
+    public function test_no_file_goes_while_anybody_writes_into_it(): void
+    {
+        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'), '2020-01-01T00', time() - 7_200);
+        $path = "$this->folder/2020-01-01T00.log";
+        $writer = new Process(['php', '-r', '$f = fopen($argv[1], "a"); echo "open"; fgets(STDIN); fwrite($f, $argv[2]);', $path, self::beacon('count1test.9.1.1.0.0.0.0.', '/late')]);
+        $input = new InputStream;
+        $writer->setInput($input);
+        $writer->start();
+        $writer->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'open'));
+        app(CountBeacons::class)->run();
+        self::assertFileExists($path);
+        $input->write("go\n");
+        $input->close();
+        $writer->wait();
+        touch($path, time() - 7_200);
+        app(CountBeacons::class)->run();
+        self::assertFileDoesNotExist($path);
+        self::assertSame(2, $this->sum('views'));
+    }
+
+    public function test_whoever_rotates_logs_loses_nothing_and_doubles_nothing(): void
+    {
+        $line = fn (int $at): string => self::beacon('count1test.9.1.1.0.0.0.0.', at: 1_795_767_000 + $at);
+        $this->write($line(1).$line(2));
+        app(CountBeacons::class)->run();
+        // Renamed after more was written, and a new one begun.
+        $this->write($line(3));
+        rename("$this->folder/2026-11-27T08.log", "$this->folder/2026-11-27T08.log.1");
+        $this->write($line(4));
+        app(CountBeacons::class)->run();
+        self::assertSame(4, $this->sum('views'));
+        // Copied, and emptied.
+        $this->write($line(5));
+        copy("$this->folder/2026-11-27T08.log", "$this->folder/2026-11-27T08.log-20261127");
+        file_put_contents("$this->folder/2026-11-27T08.log", '');
+        $this->write($line(6));
+        app(CountBeacons::class)->run();
+        app(CountBeacons::class)->run();
+        self::assertSame(6, $this->sum('views'));
+    }
+
+    public function test_a_folder_that_is_full_is_marked_and_told(): void
+    {
+        $files = new BeaconFiles($this->folder);
+        $this->write(self::beacon('count1test.9.1.1.0.0.0.0.'));
+        self::assertTrue($files->mark(10));
+        self::assertTrue($files->isFull());
+        app(CountBeacons::class)->run();
+        self::assertFalse($files->isFull(), 'it is looked at again whenever is counted');
+    }
+
+    public function test_a_beacon_counts_for_one_visit(): void
+    {
+        $this->write(str_repeat(self::beacon('count1test.640.1000.1000.0.0.0.1.'), 5).self::beacon('count1test.640.1.1.0.0.0.0.&d=count1test.640.1.1.0.0.0.0.').self::beacon('count1test.0.1.1.0.0.0.0.narrow'));
+        app(CountBeacons::class)->run();
+        self::assertSame([7, 6], [$this->sum('shown'), $this->sum('views')], 'what has no width is not seen');
+    }
+
+    public function test_pages_of_the_site_are_told_apart_however_many(): void
+    {
+        $rows = [];
+        $lines = '';
+        for ($number = 0; $number < 1_000; $number++) {
+            $path = "/products/grün-$number";
+            $rows[] = ['site_id' => $this->widget->site_id, 'address' => "https://quillmoor.example$path", 'digest' => md5($path), 'path' => $number % 2 === 0 ? $path : "/products/gr%C3%BCn-$number", 'branch' => 'products', 'found_by' => 'sitemap'];
+            $lines .= self::beacon('count1test.640.1.1.0.0.0.0.', "/made-up/$number").self::beacon('count1test.640.1.1.0.0.0.0.', $path, $number % 3 === 0 ? 'www.quillmoor.example' : 'quillmoor.example');
+        }
+        DB::table('pages')->insert($rows);
+        $this->write($lines);
+        app(CountBeacons::class)->run();
+        self::assertSame(1_000, DB::table('counted')->where('page', 'like', '/products/%')->distinct()->count('page'));
+        self::assertSame(1_000, DB::table('sightings')->where('page', 'like', '/products/%')->count());
+        self::assertLessThanOrEqual(300, DB::table('sightings')->where('page', 'like', '/made-up/%')->count());
+    }
+
+    public function test_of_hosts_that_the_site_does_not_name_the_host_is_kept_and_nothing_believed(): void
+    {
+        $this->widget->site->update(['allowed' => ['*.partner.example']]);
+        foreach ([0, 1, 2] as $hour) {
+            $this->write(self::beacon('count1test.0.1.0.0.0.0.0.hidden', '/x', 'evil.example', 1_795_767_087 + 3_600 * $hour).self::beacon('count1test.0.1.0.0.0.0.0.hidden', '/x', 'a.partner.example', 1_795_767_087 + 3_600 * $hour));
+        }
+        app(CountBeacons::class)->run();
+        $hours = DB::table('sightings')->pluck('hours', 'page')->all();
+        self::assertSame('{}', $hours['evil.example'] ?? null);
+        self::assertCount(3, (array) json_decode((string) ($hours['a.partner.example/x'] ?? ''), true));
+    }
+
+    public function test_where_it_was_seen_a_month_ago_is_forgotten(): void
+    {
+        DB::table('sightings')->insert(['widget_id' => $this->widget->id, 'page' => '/old', 'first_at' => now()->subDays(40), 'last_at' => now()->subDays(31)]);
+        app(CountBeacons::class)->run();
+        self::assertSame(0, DB::table('sightings')->count());
     }
 
     public function test_nonsense_and_forgeries_are_bounded(): void

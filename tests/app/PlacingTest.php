@@ -17,6 +17,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
+use Gnomic\Place\Check\Evidence;
 use Gnomic\Place\Spot\SubjectDigest;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -277,16 +278,28 @@ final class PlacingTest extends TestCase
         $this->ask('post', '/pages/{id}/checked', [], "/pages/$page->id/checked")->assertOk()->assertJsonPath('findings.0.told.0.label', 'there');
         $this->ask('get', '/pages', at: '/pages?state=placed')->assertJsonPath('total', 1);
 
-        // What the widget says of itself is evidence.
-        DB::table('sightings')->insert(['widget_id' => $this->widget->id, 'page' => '/visit', 'first_at' => now(), 'last_at' => now(),
-            'last_width' => 0, 'last_fault' => 'hidden', 'errors' => '{"hidden":3}']);
+        // What visitors' browsers say is evidence, where three hours of them agree.
+        $say = function (int $width, int ...$hoursAgo): void {
+            $evidence = Evidence::none();
+            foreach ($hoursAgo as $ago) {
+                $evidence = $evidence->plus(now()->subHours($ago)->getTimestamp(), $width, $width === 0);
+            }
+            DB::table('sightings')->upsert([['widget_id' => $this->widget->id, 'page' => '/visit', 'first_at' => now(), 'last_at' => now(),
+                'hours' => json_encode((object) $evidence->toArray())]], ['widget_id', 'page']);
+        };
+        $say(0, 1, 0);
+        self::assertSame('right', $verdict(['body' => $right]), 'two hours are not enough');
+        $say(0, 2, 1, 0);
         self::assertSame('hidden', $verdict(['body' => $right]));
-        DB::table('sightings')->update(['last_width' => 640]);
+        $this->ask('post', '/pages/{id}/checked', [], "/pages/$page->id/checked")->assertOk()->assertJsonPath('findings.0.told.0.label', 'there');
+        self::assertSame('right', $verdict(['body' => $right]), 'the owner had it looked at: what was said before is over');
+        $say(640, 2, 1, 0);
         self::assertSame('missing', $verdict(['body' => '']), 'who saw it before its code was taken out says nothing of now');
-        DB::table('sightings')->update(['last_at' => now()->addMinutes(30)]);
         $this->travel(2)->hours();
+        $say(640, 2, 1, 0);
         self::assertSame('missing', $verdict(['body' => '']), 'pages linger in caches and tabs');
-        DB::table('sightings')->update(['last_at' => now()]);
+        $this->travel(5)->hours();
+        $say(640, 2, 1, 0);
         self::assertSame('right', $verdict(['body' => '']), 'a script of the page puts it in, now');
         self::assertSame('right', $verdict(['body' => $right]));
         self::assertSame('missing', $verdict(['body' => '']), 'it was in the page as it is sent again');

@@ -224,7 +224,7 @@ final class ServedTest extends TestCase
         }
         $folder = self::$data.'/run/beacons';
         foreach (['https://'.self::NAME.':'.self::$outer, "http://127.0.0.1:$plain"] as $host) {
-            array_map(unlink(...), glob("$folder/*.log") ?: []);
+            array_map(fn (string $file): int|false => file_put_contents($file, ''), glob("$folder/*.log") ?: []);
             $send = function (string ...$more): string {
                 $curl = new Process(['curl', '-s', '-k', '-i', '--resolve', self::NAME.':'.self::$outer.':127.0.0.1', '-X', 'POST', ...$more]);
 
@@ -243,6 +243,60 @@ final class ServedTest extends TestCase
             self::assertSame(1, substr_count($written, 'served1234'), $host);
             self::assertDoesNotMatchRegularExpression('/127\.0\.0\.1|Mozilla|Bot/', $written, 'no address and no agent');
         }
+    }
+
+    public function test_the_hour_is_named_in_utc_wherever_the_host_is(): void
+    {
+        foreach (['America/New_York', 'Pacific/Kiritimati', 'Asia/Kolkata', 'Europe/London', 'Pacific/Marquesas'] as $number => $zone) {
+            [$data, $port, $plain] = [self::$data."/zone-$number", self::port(), self::port()];
+            mkdir("$data/run/tmp", 0755, true);
+            mkdir("$data/logs");
+            self::php('bin/lib/server-config.php', $data, (string) $port, self::user())->mustRun();
+            $servers = [
+                new Process(['nginx', '-e', 'stderr', '-p', "$data/run", '-c', "$data/run/nginx.conf"], null, ['TZ' => $zone]),
+                new Process([PHP_BINARY, '-d', "date.timezone=$zone", '-S', "127.0.0.1:$plain", dirname(__DIR__, 2).'/bin/lib/plain-server.php'], null, ['TZ' => $zone, 'GNOMIC_DATA' => $data]),
+            ];
+            foreach ($servers as $at => $server) {
+                array_map(unlink(...), glob("$data/run/beacons/*") ?: []);
+                $server->start();
+                $hour = gmdate('Y-m-d\TH');
+                (new Process(['curl', '-s', '--retry', '40', '--retry-connrefused', '--retry-delay', '0', '--retry-max-time', '10', '-A', 'Mozilla/5.0', '-X', 'POST',
+                    'http://127.0.0.1:'.[$port, $plain][$at].'/t?h=a.example&p=/']))->mustRun();
+                usleep(100_000);
+                self::assertContains(array_map(basename(...), glob("$data/run/beacons/*.log") ?: []), [["$hour.log"], [gmdate('Y-m-d\TH').'.log']], $zone);
+                $server->stop(3);
+            }
+        }
+    }
+
+    public function test_who_sends_too_much_is_not_written_down(): void
+    {
+        $folder = self::$data.'/run/beacons';
+        $sent = fn (): int => substr_count(implode('', array_map(fn (string $file): string => (string) file_get_contents($file), glob("$folder/*.log") ?: [])), "\n");
+        $send = function (int $times, string $from, string ...$more): void {
+            $addresses = implode(' ', array_map(fn (int $n): string => 'http://127.0.0.1:'.self::$inner."/t?n=$n", range(1, $times)));
+            (new Process(['curl', '-s', '--no-progress-meter', '-A', 'Mozilla/5.0', '-X', 'POST', '-H', "X-Forwarded-For: $from", ...$more, ...explode(' ', $addresses)]))->mustRun();
+        };
+        $before = $sent();
+        $send(900, '2001:db8:1:2::1');
+        $bounded = $sent() - $before;
+        self::assertGreaterThanOrEqual(700, $bounded);
+        self::assertLessThan(800, $bounded);
+        $send(20, '2001:db8:1:2:3:4:5:6');
+        self::assertLessThan(820, $sent() - $before, 'of one network');
+        $before = $sent();
+        $send(20, '2001:db8:1:3::1');
+        $send(20, '203.0.113.7');
+        self::assertSame(40, $sent() - $before, 'others are heard');
+        $large = self::$data.'/large';
+        file_put_contents($large, str_repeat('x', 1_000_000));
+        $send(1, '203.0.113.8', '--data-binary', "@$large");
+        $send(1, '203.0.113.8', '-H', 'Transfer-Encoding: chunked', '--data-binary', "@$large");
+        touch("$folder/full");
+        $send(3, '203.0.113.8');
+        unlink("$folder/full");
+        self::assertSame(40, $sent() - $before, 'with a body, or while the folder is full');
+        self::assertStringNotContainsString('203.0.113', implode('', array_map(fn (string $file): string => (string) file_get_contents($file), glob(self::$data.'/{run/beacons,logs}/*.log', GLOB_BRACE) ?: [])));
     }
 
     public function test_only_what_is_meant_to_be_public_is_served(): void

@@ -95,7 +95,7 @@ final class PageController
             throw new TooManyRequestsHttpException(5, 'Gnomic is busy checking other pages. Try again in a moment.');
         }
         try {
-            $check->check($page);
+            $check->check($page, isAsked: true);
         } finally {
             $lock->release();
         }

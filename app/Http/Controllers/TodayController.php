@@ -9,6 +9,7 @@ use App\Models\Finding;
 use App\Models\Round;
 use App\Models\RoundOutcome;
 use App\Models\Site;
+use App\Placing\Counting\BeaconFiles;
 use Illuminate\Http\JsonResponse;
 
 /** What the last rounds did, and what wants attention. */
@@ -30,6 +31,7 @@ final class TodayController
                 'round' => RoundResource::make($round),
             ], $rounds->get()->all()),
             'missing' => self::missing($site),
+            'fullLog' => (new BeaconFiles(config()->string('gnomic.beacons')))->isFull(),
             'held' => $site->entries()->where('held', true)->where('gone', false)->count(),
             'entries' => $site->entries()->where('gone', false)->count(),
             'sources' => $site->sources()->whereNull('disconnected_at')->count(),

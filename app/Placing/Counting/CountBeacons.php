@@ -4,25 +4,29 @@ declare(strict_types=1);
 
 namespace App\Placing\Counting;
 
-use App\Host\Folder;
 use App\Host\HostLocks;
 use Gnomic\Json\Value;
 use Gnomic\Place\Count\Beacon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
 
 /**
  * Adds up what the web server has written down of visitors, a file an hour. How far a file has been read is kept with what was added, in
- * one transaction: whoever is killed in between has done nothing, and nothing is added twice.
+ * one transaction: whoever is killed in between has done nothing, and nothing is added twice. A file is known by its first line, which
+ * says to the millisecond when it was written: it stays the same file when it is renamed or copied by whoever rotates logs.
  */
 final readonly class CountBeacons
 {
     /** Bytes that are read at a time. */
     private const CHUNK = 1_048_576;
 
-    /** Seconds after its hour, after which nobody writes into a file any more. */
-    private const QUIET = 600;
+    /** Longest first line that is looked for, in bytes. */
+    private const LINE = 16_384;
 
-    public function __construct(private string $folder, private HostLocks $locks)
+    /** Days for which it is known where a widget was seen. */
+    private const KEPT_DAYS = 30;
+
+    public function __construct(private BeaconFiles $files, private HostLocks $locks)
     {
     }
 
@@ -34,13 +38,19 @@ final readonly class CountBeacons
             return 0;
         }
         try {
-            $added = 0;
-            $files = array_filter(Folder::names($this->folder), fn (string $name): bool => str_ends_with($name, '.log'));
-            foreach ($files as $name) {
-                $added += $this->file($name);
+            [$added, $heads] = [0, []];
+            foreach ($this->files->names() as $name) {
+                [$of, $head] = $this->file($name);
+                $added += $of;
+                $heads = $head === null ? $heads : [...$heads, $head];
             }
             // Of files that are gone for good, nothing has to be known any more.
-            DB::table('counted_files')->whereNotIn('name', array_values($files))->delete();
+            DB::table('counted_files')->whereNotIn('name', $heads)->delete();
+            DB::table('sightings')->where('last_at', '<', now()->subDays(self::KEPT_DAYS))->delete();
+            $wasFull = $this->files->isFull();
+            if ($this->files->mark() && ! $wasFull) {
+                Log::warning('What visitors do is not written down for now: too much of it is waiting, or the disk is nearly full.');
+            }
 
             return $added;
         } finally {
@@ -48,43 +58,53 @@ final readonly class CountBeacons
         }
     }
 
-    private function file(string $name): int
+    /** @return array{int, string|null} beacons that were added, and what the file is known by; null where it is gone or empty */
+    private function file(string $name): array
     {
-        $path = "$this->folder/$name";
+        $path = $this->files->path($name);
         $file = @fopen($path, 'r');
         if ($file === false) {
-            return 0;
+            return [0, null];
         }
-        $inode = (int) (fstat($file)['ino'] ?? 0);
-        $known = DB::table('counted_files')->where('name', $name)->first();
-        $offset = $known !== null && Value::whole($known->inode) === $inode ? Value::whole($known->offset) : 0;
+        $line = (string) fgets($file, self::LINE);
+        $head = $line === '' || (! str_ends_with($line, "\n") && strlen($line) < self::LINE - 1) ? null : md5($line);
         $added = 0;
-        $isPast = $this->isPast($name);
-        fseek($file, $offset);
-        while (($lines = $this->lines($file)) !== '') {
-            $sums = new Sums;
-            foreach (explode("\n", rtrim($lines, "\n")) as $line) {
-                $beacon = Beacon::read($line);
-                if ($beacon !== null) {
-                    $sums->add($beacon);
-                    $added++;
-                }
+        $offset = 0;
+        // What is over is seen before it is read: what comes after that is not there to be lost.
+        $isOver = $this->files->isOver($name);
+        if ($head !== null) {
+            $offset = Value::whole(DB::table('counted_files')->where('name', $head)->value('offset') ?? 0);
+            fseek($file, $offset);
+            while (($lines = $this->lines($file)) !== '') {
+                $offset += strlen($lines);
+                $added += $this->add($lines, $head, $offset);
             }
-            $offset += strlen($lines);
-            DB::transaction(function () use ($sums, $name, $inode, $offset): void {
-                $sums->write();
-                DB::table('counted_files')->upsert(
-                    [['name' => $name, 'inode' => $inode, 'offset' => $offset]],
-                    ['name'],
-                    ['inode', 'offset'],
-                );
-            });
         }
         fclose($file);
         // The file goes first: one that is there and not known would be read from its beginning.
-        if ($isPast && $offset >= (int) @filesize($path)) {
+        if ($isOver && $offset >= (int) @filesize($path)) {
             @unlink($path);
+            $head = null;
         }
+
+        return [$added, $head];
+    }
+
+    private function add(string $lines, string $head, int $offset): int
+    {
+        $added = 0;
+        $sums = new Sums;
+        foreach (explode("\n", rtrim($lines, "\n")) as $line) {
+            $beacon = Beacon::read($line);
+            if ($beacon !== null) {
+                $sums->add($beacon);
+                $added++;
+            }
+        }
+        DB::transaction(function () use ($sums, $head, $offset): void {
+            $sums->write();
+            DB::table('counted_files')->upsert([['name' => $head, 'offset' => $offset]], ['name'], ['offset']);
+        });
 
         return $added;
     }
@@ -99,16 +119,10 @@ final readonly class CountBeacons
         $at = (int) ftell($file);
         $read = (string) stream_get_contents($file, self::CHUNK);
         $end = strrpos($read, "\n");
-        $lines = $end === false ? '' : substr($read, 0, $end + 1);
+        // A line longer than all of that is none, and is passed by.
+        $lines = $end === false ? (strlen($read) === self::CHUNK ? $read : '') : substr($read, 0, $end + 1);
         fseek($file, $at + strlen($lines));
 
         return $lines;
-    }
-
-    private function isPast(string $name): bool
-    {
-        $hour = strtotime(str_replace('T', ' ', substr($name, 0, 13)).':00');
-
-        return $hour !== false && $hour + 3600 + self::QUIET < now()->getTimestamp();
     }
 }

@@ -16,11 +16,11 @@ use Illuminate\Support\Facades\DB;
  * Beacons added up by widget, page, day and width, until they are written.
  *
  * @phpstan-type Seen array{first: int, last: int, narrowest: int|null, widest: int|null, width: int, fault: string|null,
- *     errors: array<string, int>}
+ *     errors: array<string, int>, told: list<array{int, int, bool}>}
  */
 final class Sums
 {
-    /** Pages of a widget on a day that are told apart; beyond them somebody makes them up. */
+    /** Pages of a widget on a day that are told apart although nobody knows them; beyond them somebody makes them up. */
     private const MOST_PAGES = 500;
 
     /** Entries of a widget on a day. */
@@ -61,47 +61,51 @@ final class Sums
         $widgets = [];
         foreach (array_chunk(array_map(strval(...), array_keys($this->counts)), 500) as $keys) {
             $rows = DB::table('widgets')->join('sites', 'sites.id', '=', 'widgets.site_id')->whereIn('widgets.key', $keys)
-                ->get(['widgets.id', 'widgets.key', 'sites.timezone', 'sites.counts', 'sites.website', 'sites.address']);
+                ->get(['widgets.id', 'widgets.key', 'widgets.site_id', 'sites.timezone', 'sites.counts', 'sites.website', 'sites.address',
+                    'sites.allowed']);
             foreach ($rows as $row) {
                 $widgets[Value::text($row->key)] = $row;
             }
         }
+        $pages = [];
         foreach ($widgets as $key => $widget) {
             if ((bool) $widget->counts) {
-                $this->writeCounts(
-                    Value::whole($widget->id),
-                    $key,
-                    Value::text($widget->timezone),
-                    self::hostOf(Value::textOrNull($widget->website) ?? 'https://'.Value::text($widget->address).'/'),
+                $site = Value::whole($widget->site_id);
+                $pages[$site] ??= SitePages::of(
+                    $site,
+                    Value::textOrNull($widget->website) ?? 'https://'.Value::text($widget->address).'/',
+                    Value::texts(json_decode(Value::textOrNull($widget->allowed) ?? '[]', true)),
                 );
+                $this->writeCounts(Value::whole($widget->id), $key, Value::text($widget->timezone), $pages[$site]);
             }
         }
     }
 
-    private function writeCounts(int $id, string $key, string $zone, string $own): void
+    private function writeCounts(int $id, string $key, string $zone, SitePages $site): void
     {
         $days = [];
         foreach ($this->counts[$key] as $quarter => $places) {
             $day = CarbonImmutable::createFromTimestamp($quarter, $zone)->format('Y-m-d');
             foreach ($places as $place => $counts) {
                 [$host, $path, $width] = explode("\n", $place);
-                $page = self::page($host, $path, $own);
+                $page = $site->name($host, $path);
                 $days[$day]["$page\n$width"] = ($days[$day]["$page\n$width"] ?? new Counts)->plus($counts);
             }
         }
         foreach ($days as $day => $pages) {
-            $known = DB::table('counted')->where('widget_id', $id)->where('day', $day)->distinct()->pluck('page')->flip()->all();
+            $there = DB::table('counted')->where('widget_id', $id)->where('day', $day)->distinct()->pluck('page')->flip()->all();
+            $unknown = array_filter($there, fn (string|int $page): bool => ! $site->isKnown((string) $page), ARRAY_FILTER_USE_KEY);
             foreach ($pages as $place => $counts) {
                 [$page, $width] = explode("\n", $place);
-                if (! isset($known[$page])) {
-                    $page = count($known) >= self::MOST_PAGES ? self::OTHER_PAGES : $page;
-                    $known[$page] = true;
+                if (! $site->isKnown($page) && ! isset($unknown[$page])) {
+                    $page = count($unknown) >= self::MOST_PAGES ? self::OTHER_PAGES : $page;
+                    $unknown[$page] = true;
                 }
                 self::plus('counted', ['widget_id' => $id, 'day' => $day, 'page' => $page, 'width' => $width], $counts->toArray());
             }
         }
         $this->writeEntries($id, $key, $zone);
-        $this->writeSightings($id, $key, $own);
+        (new Sightings($id, $site))->write($this->sightings[$key] ?? []);
     }
 
     private function writeEntries(int $id, string $key, string $zone): void
@@ -122,48 +126,12 @@ final class Sums
         }
     }
 
-    private function writeSightings(int $id, string $key, string $own): void
-    {
-        $known = DB::table('sightings')->where('widget_id', $id)->get()->keyBy('page')->all();
-        foreach ($this->sightings[$key] ?? [] as $place => $seen) {
-            [$host, $path] = explode("\n", $place);
-            $page = self::page($host, $path, $own);
-            $before = $known[$page] ?? null;
-            if ($before === null && count($known) >= self::MOST_PAGES) {
-                continue;
-            }
-            $errors = $before === null ? [] : (array) json_decode(Value::text($before->errors), true);
-            foreach ($seen['errors'] as $error => $times) {
-                $errors[$error] = Value::whole($errors[$error] ?? 0) + $times;
-            }
-            $widths = array_filter(
-                [$before?->narrowest, $seen['narrowest']],
-                fn (mixed $width): bool => $width !== null,
-            );
-            $wides = array_filter([$before?->widest, $seen['widest']], fn (mixed $width): bool => $width !== null);
-            $row = [
-                'widget_id' => $id,
-                'page' => $page,
-                'first_at' => $before->first_at ?? CarbonImmutable::createFromTimestamp($seen['first'])->toDateTimeString(),
-                'last_at' => CarbonImmutable::createFromTimestamp($seen['last'])->toDateTimeString(),
-                'narrowest' => $widths === [] ? null : min($widths),
-                'widest' => $wides === [] ? null : max($wides),
-                'last_width' => $seen['width'],
-                'last_fault' => $seen['fault'],
-                'errors' => json_encode((object) $errors, JSON_THROW_ON_ERROR),
-            ];
-            $new = ['last_at', 'narrowest', 'widest', 'last_width', 'last_fault', 'errors'];
-            DB::table('sightings')->upsert([$row], ['widget_id', 'page'], $new);
-            $known[$page] = (object) $row;
-        }
-    }
-
     private function see(Beacon $beacon, BeaconVisit $told): void
     {
         $place = "$beacon->host\n$beacon->path";
         $seen = $this->sightings[$told->key][$place]
             ?? ['first' => $beacon->at, 'last' => $beacon->at, 'narrowest' => null, 'widest' => null, 'width' => 0, 'fault' => null,
-                'errors' => []];
+                'errors' => [], 'told' => []];
         $seen['last'] = max($seen['last'], $beacon->at);
         $seen['width'] = $told->width;
         if ($told->width > 0) {
@@ -171,6 +139,7 @@ final class Sums
             $seen['widest'] = max($seen['widest'] ?? 0, $told->width);
         }
         $seen['fault'] = $told->fault;
+        $seen['told'][] = [$beacon->at, $told->width, $told->fault === 'hidden'];
         // A page that is left and come back to tells more than once of one time that it was opened.
         if ($told->fault !== null && $told->counts->shown > 0) {
             $seen['errors'][$told->fault] = ($seen['errors'][$told->fault] ?? 0) + 1;
@@ -181,19 +150,6 @@ final class Sums
     private static function class(int $width): string
     {
         return WidthClass::at($width)->value;
-    }
-
-    /** Pages of the site's own are known by their path; others by their host, too. */
-    private static function page(string $host, string $path, string $own): string
-    {
-        return mb_strcut($host === $own ? $path : $host.$path, 0, 300);
-    }
-
-    private static function hostOf(string $front): string
-    {
-        $parts = parse_url($front);
-
-        return strtolower(($parts['host'] ?? '').(isset($parts['port']) ? ":{$parts['port']}" : ''));
     }
 
     /**

@@ -10,9 +10,9 @@ use App\Fetching\HttpResponse;
 use App\Models\Finding;
 use App\Models\Page;
 use App\Models\Widget;
-use Carbon\CarbonImmutable;
 use Gnomic\Json\Value;
 use Gnomic\Place\Check\CheckFinding;
+use Gnomic\Place\Check\Evidence;
 use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\PageFault;
@@ -20,6 +20,7 @@ use Gnomic\Place\Check\PageTags;
 use Gnomic\Place\Check\PlacementVerdict;
 use Gnomic\Place\Check\Sighting;
 use Gnomic\Text\Words;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Fetches a page as a visitor would, and keeps whether the widgets are there that should be. */
@@ -34,7 +35,8 @@ final readonly class CheckPage
     {
     }
 
-    public function check(Page $page): void
+    /** @param  bool  $isAsked  whether the owner wants it looked at now: a look that finds the widget then counts for more than what visitors said before */
+    public function check(Page $page, bool $isAsked = false): void
     {
         $expected = $this->expected->on($page);
         try {
@@ -77,6 +79,9 @@ final readonly class CheckPage
             }
             $finding = $this->finding($page, $widget);
             $finding->learn($told[0]->verdict);
+            if ($isAsked && $told[0]->verdict->shows()) {
+                $this->seen($page, $one)->update(['hours' => null]);
+            }
             $this->keep($finding, $one, $this->sighting($page, $one, $finding)?->beside($told) ?? $told);
         }
         $page->update([
@@ -138,19 +143,22 @@ final readonly class CheckPage
         return null;
     }
 
-    /** What the widget said of itself lately. */
+    /** What visitors' browsers agree about lately. Who saw it before its code was gone says nothing of now. */
     private function sighting(Page $page, Expected $expected, Finding $finding): ?Sighting
     {
-        $seen = DB::table('sightings')->join('widgets', 'widgets.id', '=', 'sightings.widget_id')
-            ->whereIn('widgets.key', $expected->keys)->where('page', self::path($page->address))
-            ->where('last_at', '>', now()->subDays(self::FRESH_DAYS))->orderByDesc('last_at')->first();
-
-        return $seen === null ? null : new Sighting(
-            CarbonImmutable::parse(Value::text($seen->last_at), 'UTC')->getTimestamp(),
-            Value::whole($seen->last_width),
-            $seen->last_fault === 'hidden',
-            $finding->gone_since?->getTimestamp(),
+        $since = max(
+            now()->subDays(self::FRESH_DAYS)->getTimestamp(),
+            $finding->gone_since === null ? 0 : $finding->gone_since->getTimestamp() + Sighting::LINGERS,
         );
+        $seen = $this->seen($page, $expected)->orderByDesc('last_at')->value('hours');
+
+        return Evidence::of(json_decode(Value::textOrNull($seen) ?? '{}', true))->agreed($since);
+    }
+
+    private function seen(Page $page, Expected $expected): Builder
+    {
+        return DB::table('sightings')->where('page', self::path($page->address))
+            ->whereIn('widget_id', DB::table('widgets')->whereIn('key', $expected->keys)->select('id'));
     }
 
     /** @param  array<int, array{Widget, Expected}>  $expected */

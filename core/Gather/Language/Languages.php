@@ -13,32 +13,32 @@ use Gnomic\Entry\Entry;
  */
 final class Languages
 {
-    /** Scripts by their ranges, and the one language told by each; null where several use it. Kana come before Han. */
+    /** Scripts by their ranges ("sc:": a letter's own script; without it, marks that scripts share would count as each), and the one language told by each; null where several use it. Kana come before Han. */
     private const SCRIPTS = [
-        'Greek' => ['\p{Greek}', 'el'],
-        'Kana' => ['\p{Hiragana}\p{Katakana}ー', 'ja'],
-        'Hangul' => ['\p{Hangul}', 'ko'],
-        'Han' => ['\p{Han}', 'zh'],
-        'Hebrew' => ['\p{Hebrew}', 'he'],
-        'Thai' => ['\p{Thai}', 'th'],
-        'Armenian' => ['\p{Armenian}', 'hy'],
-        'Georgian' => ['\p{Georgian}', 'ka'],
-        'Bengali' => ['\p{Bengali}', 'bn'],
-        'Tamil' => ['\p{Tamil}', 'ta'],
-        'Telugu' => ['\p{Telugu}', 'te'],
-        'Gujarati' => ['\p{Gujarati}', 'gu'],
-        'Gurmukhi' => ['\p{Gurmukhi}', 'pa'],
-        'Kannada' => ['\p{Kannada}', 'kn'],
-        'Malayalam' => ['\p{Malayalam}', 'ml'],
-        'Khmer' => ['\p{Khmer}', 'km'],
-        'Lao' => ['\p{Lao}', 'lo'],
-        'Sinhala' => ['\p{Sinhala}', 'si'],
-        'Ethiopic' => ['\p{Ethiopic}', 'am'],
-        'Myanmar' => ['\p{Myanmar}', 'my'],
-        'Latin' => ['\p{Latin}', null],
-        'Cyrillic' => ['\p{Cyrillic}', null],
-        'Arabic' => ['\p{Arabic}', null],
-        'Devanagari' => ['\p{Devanagari}', null],
+        'Greek' => ['\p{sc:Greek}', 'el'],
+        'Kana' => ['\p{sc:Hiragana}\p{sc:Katakana}ー', 'ja'],
+        'Hangul' => ['\p{sc:Hangul}', 'ko'],
+        'Han' => ['\p{sc:Han}', 'zh'],
+        'Hebrew' => ['\p{sc:Hebrew}', 'he'],
+        'Thai' => ['\p{sc:Thai}', 'th'],
+        'Armenian' => ['\p{sc:Armenian}', 'hy'],
+        'Georgian' => ['\p{sc:Georgian}', 'ka'],
+        'Bengali' => ['\p{sc:Bengali}', 'bn'],
+        'Tamil' => ['\p{sc:Tamil}', 'ta'],
+        'Telugu' => ['\p{sc:Telugu}', 'te'],
+        'Gujarati' => ['\p{sc:Gujarati}', 'gu'],
+        'Gurmukhi' => ['\p{sc:Gurmukhi}', 'pa'],
+        'Kannada' => ['\p{sc:Kannada}', 'kn'],
+        'Malayalam' => ['\p{sc:Malayalam}', 'ml'],
+        'Khmer' => ['\p{sc:Khmer}', 'km'],
+        'Lao' => ['\p{sc:Lao}', 'lo'],
+        'Sinhala' => ['\p{sc:Sinhala}', 'si'],
+        'Ethiopic' => ['\p{sc:Ethiopic}', 'am'],
+        'Myanmar' => ['\p{sc:Myanmar}', 'my'],
+        'Latin' => ['\p{sc:Latin}', null],
+        'Cyrillic' => ['\p{sc:Cyrillic}', null],
+        'Arabic' => ['\p{sc:Arabic}', null],
+        'Devanagari' => ['\p{sc:Devanagari}', null],
     ];
 
     /** Letters that only some alphabets have, and whose. */
@@ -103,6 +103,19 @@ final class Languages
         'ư' => ['vi'],
     ];
 
+    /** Letters that an alphabet has: those of Latin ones beside a to z. What has others is hardly of that language. */
+    private const ALPHABETS = [
+        'en' => 'é', 'de' => 'äöüßé', 'fr' => 'àâæçéèêëîïôœùûüÿ', 'es' => 'áéíñóúü', 'it' => 'àèéìîòù', 'nl' => 'ëïéèöüá', 'pt' => 'ãáàâçéêíóôõúü',
+        'sv' => 'åäöé', 'da' => 'æøåé', 'nb' => 'æøåéòôó', 'pl' => 'ąćęłńóśźż', 'cs' => 'áčďéěíňóřšťúůýž', 'sk' => 'áäčďéíĺľňóôŕšťúýž',
+        'hu' => 'áéíóöőúüű', 'ro' => 'ăâîșşțţ', 'fi' => 'äöåšž', 'tr' => 'çğıöşüâîû', 'hr' => 'čćđšž', 'sl' => 'čšž', 'et' => 'äöõüšž',
+        'lv' => 'āčēģīķļņšūž', 'lt' => 'ąčęėįšųūž', 'ca' => 'àçéèíïóòúü', 'id' => 'é',
+        'ru' => 'абвгдеёжзийклмнопрстуфхцчшщъыьэюя', 'uk' => 'абвгґдеєжзиіїйклмнопрстуфхцчшщьюя', 'be' => 'абвгдеёжзійклмнопрстуўфхцчшыьэюя',
+        'bg' => 'абвгдежзийклмнопрстуфхцчшщъьюяѝ', 'mk' => 'абвгдѓежзѕијклљмнњопрстќуфхцчџшѐѝ', 'sr' => 'абвгдђежзијклљмнњопрстћуфхцчџш',
+    ];
+
+    /** Han as Japan alone writes them: of a text without kana, they tell. */
+    private const JAPANESE_HAN = '気円駅図広売読伝実楽戦験発変応覚価県経検権総続択団徳弾鉄転闘働悩脳払仏辺満訳薬様両緑労録込帰歩黒毎絵説済収焼乗畳処専銭捜巣騒増蔵対滝沢単遅庁聴関囲営栄桜仮拡渓継撃顕剣険厳恵軽雑賛歯児釈従縦塩';
+
     /** Characters of a text that are looked at: more change nothing. */
     private const MOST = 240;
 
@@ -115,8 +128,14 @@ final class Languages
     /** Letters after which a clear lead is believed. */
     private const ENOUGH = 70;
 
+    /** Letters from which on groups of letters are enough. */
+    private const LONG = 100;
+
+    /** Common words of one language alone, by which they decide. */
+    private const SURE = 1.5;
+
     /** Letters below which a script that several languages use tells nothing. */
-    private const LEAST = 26;
+    private const LEAST = 20;
 
     /** @var array<string, array<string, array<string, float>>>|null weight of a trigram for a language, by script and trigram */
     private static ?array $weights = null;
@@ -170,8 +189,10 @@ final class Languages
             $counts['Kana'] = $kana + $counts['Han'];
         }
         arsort($counts);
+        $script = array_key_first($counts);
+        $isJapanese = $script === 'Han' && preg_match('/['.self::JAPANESE_HAN.']/u', $text) === 1;
 
-        return array_key_first($counts);
+        return $isJapanese ? 'Kana' : $script;
     }
 
     private static function byTrigrams(string $text, string $script): ?string
@@ -185,13 +206,15 @@ final class Languages
         $weights = self::weights()[$script] ?? [];
         $scores = array_fill_keys(array_keys(TrigramProfiles::BY_SCRIPT[$script]), 0.0);
         $seen = 0;
+        $isClear = false;
         [$first, $second] = $letters;
         for ($at = 2; $at < $count; $at++) {
             if ($at === self::ENOUGH && $seen > 30) {
                 $ranked = $scores;
                 rsort($ranked);
                 if ($ranked[1] < $ranked[0] * 0.8) {
-                    $count = $at; // as clear as this, the rest changes nothing
+                    $isClear = true; // the rest changes nothing
+                    $count = $at;
                     break;
                 }
             }
@@ -206,20 +229,55 @@ final class Languages
             }
         }
         $times = array_count_values($letters);
+        // Words of other languages are borrowed: one letter says little yet.
+        foreach (array_keys($scores) as $language) {
+            $strange = isset(self::ALPHABETS[$language]) ? preg_match_all('/[^a-z\' '.self::ALPHABETS[$language].']/u', $clean) : 0;
+            $scores[$language] *= ($script === 'Latin' ? 0.7 : 0.4) ** min(4, (int) $strange);
+        }
         foreach (array_intersect_key(self::LETTERS, $times) as $letter => $whose) {
             foreach (array_diff(array_keys($scores), $whose) as $other) {
                 $scores[$other] *= 0.92 ** min(4, $times[$letter]);
             }
         }
         arsort($scores);
-        $best = array_key_first($scores);
         // Words that hardly share a trigram with any language are names, or of a language not told apart here.
-        if ($seen === 0 || $seen < ($count - 2) * 0.35) {
-            return null;
+        $isStrange = $seen === 0 || $seen < ($count - 2) * 0.35;
+        $words = preg_split('/[^\p{L}\p{M}\']+/u', $clean, -1, PREG_SPLIT_NO_EMPTY);
+        if ($isClear || $count >= self::LONG || $words === false) {
+            return $isStrange ? null : (string) array_key_first($scores);
         }
-        $next = array_values($scores)[1] ?? 0.0;
 
-        return $scores[$best] - $next >= $scores[$best] * self::margin($count) ? $best : null;
+        return self::ofShort($scores, CommonWords::speakFor($words, array_keys($scores)), $count, $isStrange);
+    }
+
+    /**
+     * Of a short text, groups of letters alone tell too little: the commonest words of the language have to say the same, or the groups
+     * have to be very clear.
+     *
+     * @param  non-empty-array<string, float>  $scores  by language, the highest first
+     * @param  array<string, float>  $words  by language
+     */
+    private static function ofShort(array $scores, array $words, int $letters, bool $isStrange): ?string
+    {
+        arsort($words);
+        [$best, $named] = [(string) array_key_first($scores), (string) array_key_first($words)];
+        [$lead, $ahead] = [self::lead($scores), array_values($words)[0] - (array_values($words)[1] ?? 0.0)];
+        if ($best === $named && $ahead > 0.0) {
+            return $isStrange || $lead < self::margin($letters) * (1 - min(1.0, $ahead) * 0.7) ? ($ahead >= self::SURE ? $best : null) : $best;
+        }
+        if ($ahead >= self::SURE && $scores[$named] >= $scores[$best] * 0.6) {
+            return $named;
+        }
+
+        return ! $isStrange && $words[$best] >= $words[$named] && $lead >= self::margin($letters) * 2 ? $best : null;
+    }
+
+    /** @param  non-empty-array<string, float>  $scores  the highest first  @return float how far the first is ahead, as a share of it */
+    private static function lead(array $scores): float
+    {
+        [$first, $second] = [array_values($scores)[0], array_values($scores)[1] ?? 0.0];
+
+        return $first > 0.0 ? ($first - $second) / $first : 0.0;
     }
 
     /** How far the best has to be ahead of the next, as a share of it: the shorter a text, the farther. */
@@ -228,8 +286,7 @@ final class Languages
         return match (true) {
             $letters < 30 => 0.2,
             $letters < 50 => 0.12,
-            $letters < 100 => 0.05,
-            default => 0.0,
+            default => 0.05,
         };
     }
 

@@ -6,7 +6,7 @@ namespace Gnomic\Place\Count;
 
 /**
  * What a browser sent when a page was left: as resources/embed/behaviours/count.ts writes it, and as the web server wrote it down. Anybody
- * can send one; nothing of it is trusted beyond its form.
+ * can send one; nothing of it is trusted beyond its form, and it counts for one visit whatever it says.
  */
 final readonly class Beacon
 {
@@ -15,8 +15,8 @@ final readonly class Beacon
 
     private const MOST_ENTRIES = 40;
 
-    /** Of one kind, by one visit of one page: beyond this somebody plays. */
-    private const MOST = 1_000;
+    /** Openings, reads or clicks of one visit of one page: beyond this somebody plays. */
+    private const MOST = 40;
 
     /**
      * @param  int  $at  seconds since 1970
@@ -43,13 +43,13 @@ final readonly class Beacon
             } elseif ($name === 'p') {
                 $path = $value;
             } elseif ($name === 'd' && count($told) < self::MOST_WIDGETS && ($one = self::told($value)) !== null) {
-                $told[] = $one;
+                $told[$one->key] ??= $one;
             }
         }
         $isHost = preg_match('/^[a-z0-9.\-\[\]:]{1,200}$/', $host) === 1;
         $isPath = str_starts_with($path, '/') && mb_check_encoding($path, 'UTF-8') && preg_match('/[\x00-\x1F\x7F]/', $path) !== 1;
 
-        return $isHost && $isPath && $told !== [] ? new self((int) $found[1], $host, mb_strcut($path, 0, 280), $told) : null;
+        return $isHost && $isPath && $told !== [] ? new self((int) $found[1], $host, mb_strcut($path, 0, 280), array_values($told)) : null;
     }
 
     private static function told(string $value): ?BeaconVisit
@@ -71,11 +71,13 @@ final readonly class Beacon
             }
         }
         [$shown, $views, $openings, $reads, $clicks] = array_map(self::bounded(...), array_slice($found, 3, 5));
+        $width = (int) $found[2];
 
         return new BeaconVisit(
             $found[1],
-            (int) $found[2],
-            new Counts($shown, $views, $openings, $reads, $clicks, (int) $found[8]),
+            $width,
+            // What has no width was not seen.
+            new Counts(min(1, $shown), $width > 0 ? min(1, $views) : 0, $openings, $reads, $clicks, (int) $found[8]),
             $found[9] === '' ? null : $found[9],
             $entries,
         );

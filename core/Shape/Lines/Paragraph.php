@@ -16,7 +16,7 @@ final readonly class Paragraph
     /** In thousandths of the size. */
     private int $widest;
 
-    private const WIDE = '\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\x{3000}-\x{303F}\x{FF00}-\x{FFEF}\x{1F000}-\x{1FAFF}';
+    private const WIDE = '\p{sc:Han}\p{sc:Hiragana}\p{sc:Katakana}\p{sc:Hangul}\x{3000}-\x{303F}\x{FF00}-\x{FFEF}\x{1F000}-\x{1FAFF}';
 
     /**
      * @param  list<list<array{int, int}>>  $lines  of each line that the text itself breaks, its pieces: their widths, and those of the

@@ -83,7 +83,7 @@ export default function count(root: ShadowRoot, signal: AbortSignal, host: strin
     const link = target.closest<HTMLAnchorElement>('a[href]');
     // What leads to more of the same is an opening; what leads away is a click to the source.
     if (link) note(isOpening(link, box, host, event as MouseEvent) ? 'openings' : 'clicks', link);
-    else if (target.closest('[popovertarget], .opener')) note('openings', target);
+    else if (target.closest('[popovertarget], .opener, .further button')) note('openings', target);
   };
   root.addEventListener('click', press, { signal, capture: true });
   root.addEventListener('auxclick', (event) => (event as MouseEvent).button === 1 && press(event), {
@@ -130,8 +130,10 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
       clearTimeout(timer);
       if (isSeen) {
         timer = setTimeout(() => {
-          tally.views++;
           tally.width = widthOf(tally.element);
+          // What has no width is not seen, though the page may say that it is in view.
+          if (tally.width === 0) return;
+          tally.views++;
           seen.add(root);
           view.disconnect();
         }, SECOND);

@@ -59,6 +59,12 @@
       > for your decision, not shown anywhere until then.
     </p>
   {/if}
+  {#if today.fullLog}
+    <p class="held">
+      ▲ Visitors are not counted for now: too much is waiting to be added up, or the disk is nearly full. Widgets are
+      shown all the same.
+    </p>
+  {/if}
   {#if today.missing.length > 0}
     <h2>Not where it should be</h2>
     <ul class="missing">

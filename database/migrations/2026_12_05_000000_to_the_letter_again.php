@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+use Gnomic\Json\Value;
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        // What was said of a widget on a page, by the hour: a verdict needs several that agree.
+        Schema::table('sightings', function (Blueprint $table): void {
+            $table->json('hours')->nullable();
+            $table->index('last_at');
+        });
+        // Files are known by their first line, and no longer by name and inode.
+        foreach (DB::table('counted_files')->get(['name', 'offset']) as $row) {
+            $name = Value::text($row->name);
+            $file = @fopen(config()->string('gnomic.beacons')."/$name", 'r');
+            $line = $file === false ? false : fgets($file, 16_384);
+            DB::table('counted_files')->where('name', $name)->delete();
+            if ($line !== false) {
+                DB::table('counted_files')->insertOrIgnore(['name' => md5($line), 'inode' => 0, 'offset' => $row->offset]);
+            }
+        }
+        Schema::table('counted_files', fn (Blueprint $table) => $table->dropColumn('inode'));
+    }
+
+    public function down(): void
+    {
+        Schema::table('sightings', function (Blueprint $table): void {
+            $table->dropIndex(['last_at']);
+            $table->dropColumn('hours');
+        });
+        DB::table('counted_files')->delete();
+        Schema::table('counted_files', fn (Blueprint $table) => $table->unsignedBigInteger('inode')->default(0));
+    }
+};
