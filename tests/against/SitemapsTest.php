@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\against;
 
+use Gnomic\Gather\Page\Robots;
 use Gnomic\Gather\Page\Sitemap;
 use PHPUnit\Framework\TestCase;
 
@@ -50,5 +51,43 @@ final class SitemapsTest extends TestCase
         $news = '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9" xmlns:image="http://www.google.com/schemas/sitemap-image/1.1">'
             .'<url><loc>https://a.example/p</loc><image:image><image:loc>https://a.example/i.jpg</image:loc></image:image></url></urlset>';
         self::assertSame(['https://a.example/p'], Sitemap::read($news, 10)->pages, 'pictures of a page are no pages');
+    }
+
+    /** What programs write that do not keep to the letter; the protocol itself takes text in UTF-8, and feeds (sitemaps.org, "Other Sitemap formats"). */
+    public function test_other_forms(): void
+    {
+        $two = ['https://a.example/x?a=1&b=2', 'https://a.example/y'];
+        $lines = implode("\n", $two)."\n";
+        foreach ([
+            'text with a byte order mark' => "\xEF\xBB\xBF$lines",
+            'text of Windows' => str_replace("\n", "\r\n", $lines),
+            'text of an old Mac' => str_replace("\n", "\r", $lines),
+            'text indented' => "  $two[0]\n\t$two[1]",
+            'text with capitals' => str_replace('https', 'HTTPS', $lines),
+            'text of two bytes a letter' => "\xFF\xFE".mb_convert_encoding($lines, 'UTF-16LE', 'UTF-8'),
+            'text of two bytes the other way round' => "\xFE\xFF".mb_convert_encoding($lines, 'UTF-16BE', 'UTF-8'),
+            'text packed' => gzencode("\xEF\xBB\xBF$lines"),
+            'XML with a mark and an ampersand that is not escaped' => "\xEF\xBB\xBF<?xml version=\"1.0\"?><urlset><url><loc>$two[0]</loc></url><url><loc>$two[1]</loc></url></urlset>",
+            'XML with one that is' => '<urlset><url><loc>https://a.example/x?a=1&amp;b=2</loc></url><url><loc>https://a.example/y</loc></url></urlset>',
+            'XML with one as a number' => '<urlset><url><loc>https://a.example/x?a=1&#38;b=2</loc></url><url><loc>https://a.example/y</loc></url></urlset>',
+            'RSS' => "<rss version='2.0'><channel><link>https://a.example/</link><item><link>$two[0]</link></item><item><link>$two[1]</link></item></channel></rss>",
+            'RSS 1.0' => "<rdf:RDF xmlns:rdf='http://www.w3.org/1999/02/22-rdf-syntax-ns#' xmlns='http://purl.org/rss/1.0/'><channel/><item><link>$two[0]</link></item><item><link>$two[1]</link></item></rdf:RDF>",
+            'Atom' => "<feed xmlns='http://www.w3.org/2005/Atom'><link href='https://a.example/'/><entry><link rel='self' href='https://a.example/z'/><link href='$two[0]'/></entry><entry><link rel='alternate' href='$two[1]'/></entry></feed>",
+        ] as $form => $text) {
+            self::assertSame($two, array_map(fn (string $one): string => str_replace('HTTPS', 'https', $one), Sitemap::read((string) $text, 10)->pages), $form);
+        }
+    }
+
+    public function test_where_robots_say_that_they_are(): void
+    {
+        foreach ([
+            'Sitemap: https://a.example/s.xml # made every night' => ['https://a.example/s.xml'],
+            'Sitemap: https://a.example/s.xml#part' => ['https://a.example/s.xml#part'],
+            "sitemap:https://a.example/s.xml\t#x" => ['https://a.example/s.xml'],
+            'Sitemap: # none' => [],
+            'Sitemap:' => [],
+        ] as $line => $sitemaps) {
+            self::assertSame($sitemaps, Robots::read($line, 'gnomic')->sitemaps, $line);
+        }
     }
 }

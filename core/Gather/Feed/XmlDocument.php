@@ -56,7 +56,27 @@ final readonly class XmlDocument
             $problems[] = new Problem('', 'It holds control characters that XML does not allow; they were left out.');
         }
 
-        return self::withNumericEntities($stripped, $problems);
+        return self::withNumericEntities(self::inSmallLetters($stripped), $problems);
+    }
+
+    /** Names that are written in capitals throughout, as some programs do though XML tells capitals apart, as the formats write them. */
+    private static function inSmallLetters(string $text): string
+    {
+        if (preg_match('/<(?:RSS|RDF:RDF|CHANNEL|FEED)[\s>]/', substr($text, 0, self::LONGEST_ROOT)) !== 1) {
+            return $text;
+        }
+        $name = fn (string $name): string => strtr(strtolower($name), ['pubdate' => 'pubDate', 'ispermalink' => 'isPermaLink']);
+        $small = preg_replace_callback(
+            '~<!\[CDATA\[.*?\]\]>|<!--.*?-->|<(/?)([A-Za-z][\w:.-]*)((?:[^>"\']++|"[^"]*"|\'[^\']*\')*+)>~s',
+            fn (array $tag): string => isset($tag[2]) ? "<$tag[1]{$name($tag[2])}".preg_replace_callback(
+                '/(\s)([A-Za-z][\w:.-]*)(\s*=\s*(?:"[^"]*"|\'[^\']*\'))/',
+                fn (array $attribute): string => $attribute[1].$name($attribute[2]).$attribute[3],
+                $tag[3] ?? '',
+            ).'>' : $tag[0],
+            $text,
+        );
+
+        return $small ?? $text;
     }
 
     /** @param  array<string>  $match */

@@ -73,6 +73,12 @@ final class CommonWords
         return $found;
     }
 
+    /** @param  string  $word  in small letters */
+    public static function has(string $word): bool
+    {
+        return mb_strlen($word) > 1 && isset(self::weights()[$word]);
+    }
+
     /** @return array<string, array<string, float>> */
     private static function weights(): array
     {

@@ -31,8 +31,11 @@ final readonly class Robots
             }
             $field = strtolower($found[1]);
             if ($field === 'sitemap') {
-                // An address may have a number sign of its own.
-                $sitemaps[] = trim((string) preg_replace('/^[^:]*:/', '', $line, 1));
+                // An address may have a number sign of its own: only after a blank it begins a comment.
+                $address = trim((string) preg_replace(['/^[^:]*:/', '/(?:^|\s)#.*$/'], '', $line, 1));
+                if ($address !== '') {
+                    $sitemaps[] = $address;
+                }
             } elseif ($field === 'user-agent') {
                 $names = $inRules ? [] : $names;
                 $inRules = false;

@@ -38,18 +38,33 @@ final readonly class Sitemap
         if (str_starts_with($text, "\x1F\x8B")) {
             $text = (string) @gzdecode($text, self::LARGEST);
         }
+        // What a saved file begins with is none of it; of two bytes a letter, it says so itself.
+        $text = match (true) {
+            str_starts_with($text, "\xFF\xFE") => (string) mb_convert_encoding(substr($text, 2), 'UTF-8', 'UTF-16LE'),
+            str_starts_with($text, "\xFE\xFF") => (string) mb_convert_encoding(substr($text, 2), 'UTF-8', 'UTF-16BE'),
+            default => (string) preg_replace('/^\xEF\xBB\xBF/', '', $text),
+        };
         if (! str_contains($text, '<')) {
             // The protocol has a plain form too: an address a line.
-            preg_match_all('~^https?://\S+~m', $text, $found);
+            preg_match_all('~^[ \t]*(https?://\S+)~mi', (string) preg_replace('/\r\n?/', "\n", $text), $found);
 
-            return new self(array_slice($found[0], 0, $most), [], left: max(0, count($found[0]) - $most));
+            return new self(array_slice($found[1], 0, $most), [], left: max(0, count($found[1]) - $most));
         }
         $document = new DOMDocument;
         $before = libxml_use_internal_errors(true);
         // What is broken is read as far as it can be. No entity is ever resolved.
         $document->recover = true;
         $text = (string) preg_replace('/<!DOCTYPE[^>\[]*(?:\[.*?\]\s*)?>/s', '', $text);
+        // An "&" that begins no entity stands for itself, as those who forget to escape it mean.
+        $text = (string) preg_replace('/&(?!(?:[a-z][a-z0-9]{1,30}|#\d{1,7}|#x[0-9a-f]{1,6});)/i', '&amp;', $text);
         $document->loadXML($text, LIBXML_NONET | LIBXML_COMPACT);
+        $feed = self::feed($document, $most);
+        if ($feed !== null) {
+            libxml_clear_errors();
+            libxml_use_internal_errors($before);
+
+            return $feed;
+        }
         libxml_clear_errors();
         libxml_use_internal_errors($before);
         $found = ['url' => [], 'sitemap' => []];
@@ -79,6 +94,27 @@ final readonly class Sitemap
         }
 
         return new self($found['url'], $found['sitemap'], $modified, $left);
+    }
+
+    /** The protocol takes feeds, too: the addresses that the items of RSS or Atom lead to. */
+    private static function feed(DOMDocument $document, int $most): ?self
+    {
+        $root = strtolower((string) $document->documentElement?->localName);
+        if (! in_array($root, ['rss', 'rdf', 'feed'], true)) {
+            return null;
+        }
+        $pages = [];
+        foreach ($document->getElementsByTagName('*') as $element) {
+            $isLink = strcasecmp((string) $element->localName, 'link') === 0
+                && in_array(strtolower((string) $element->parentNode?->localName), ['item', 'entry'], true)
+                && in_array($element->getAttribute('rel'), ['', 'alternate'], true);
+            $address = trim($element->getAttribute('href') !== '' ? $element->getAttribute('href') : $element->textContent);
+            if ($isLink && Address::isWeb($address) && strlen($address) <= self::LONGEST) {
+                $pages[$address] = true;
+            }
+        }
+
+        return new self(array_map(strval(...), array_slice(array_keys($pages), 0, $most)), [], left: max(0, count($pages) - $most));
     }
 
     private static function beside(DOMElement $element, string $name): string

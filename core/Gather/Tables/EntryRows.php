@@ -115,10 +115,11 @@ final class EntryRows
         $cell = fn (Column $column): string => $this->columns->cell($column, $cells);
         $text = Words::tidy($cell(Column::Text));
         $title = Words::line($cell(Column::Title));
-        $rating = $this->rating($cell, $wrong);
+        $notes = [];
+        $rating = $this->rating($cell, $notes);
         $published = $this->date($cell(Column::Date), $wrong);
         $replied = $this->date($cell(Column::ReplyDate), $wrong);
-        $notes = [];
+        $isRated = $rating !== null || $notes !== [];
         $url = $this->address(
             $cell(Column::Url),
             $this->table->links[$number][$this->columns->places[Column::Url->value] ?? -1] ?? null,
@@ -126,9 +127,10 @@ final class EntryRows
         );
         $picture = Address::webOrNull($cell(Column::Picture), null);
         if ($text === '' && $title === null && $rating === null && $wrong === []) {
-            $wrong[] = 'It has no words, title or rating. Fill in one of them, or leave the row out.';
+            $wrong[] = ($notes[0] ?? null) === null ? 'It has no words, title or rating. Fill in one of them, or leave the row out.'
+                : "{$notes[0]} It has no words and no title either.";
         }
-        $kind = $this->kind($cell(Column::Kind), $rating, $cell(Column::SaidAt), $wrong);
+        $kind = $this->kind($cell(Column::Kind), $isRated, $cell(Column::SaidAt));
         if ($wrong !== []) {
             return new EntryRow($number, null, $wrong);
         }
@@ -169,10 +171,12 @@ final class EntryRows
     }
 
     /**
+     * One that cannot be read is told, and what was said comes in without it.
+     *
      * @param  callable(Column): string  $cell
-     * @param  list<string>  $wrong
+     * @param  list<string>  $notes
      */
-    private function rating(callable $cell, array &$wrong): ?Rating
+    private function rating(callable $cell, array &$notes): ?Rating
     {
         $written = $cell(Column::Rating);
         if ($written === '' || $written === '-' || strtolower($written) === 'n/a') {
@@ -180,7 +184,7 @@ final class EntryRows
         }
         $read = RatingText::read($written);
         if ($read === null) {
-            $wrong[] = Echoed::quoted($written).' is no rating. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.';
+            $notes[] = Echoed::quoted($written).' is no rating and was left out. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.';
 
             return null;
         }
@@ -190,7 +194,7 @@ final class EntryRows
 
             return $read->on(Scale::between($worst, $best));
         } catch (RatingException $outside) {
-            $wrong[] = $outside->getMessage();
+            $notes[] = "{$outside->getMessage()} It was left out.";
 
             return null;
         }
@@ -254,17 +258,12 @@ final class EntryRows
 
     /**
      * What was rated, or said elsewhere, is a review; what was said to the owner is a testimonial.
-     *
-     * @param  list<string>  $wrong
      */
-    private function kind(string $written, ?Rating $rating, string $saidAt, array &$wrong): Kind
+    private function kind(string $written, bool $isRated, string $saidAt): Kind
     {
-        if ($written === '') {
-            return $rating !== null || $saidAt !== '' ? Kind::Review : Kind::Testimonial;
-        }
+        $usual = $isRated || $saidAt !== '' ? Kind::Review : Kind::Testimonial;
 
-        return Kind::tryFrom(rtrim(mb_strtolower($written), 's'))
-            ?? ($rating !== null || $saidAt !== '' ? Kind::Review : Kind::Testimonial);
+        return $written === '' ? $usual : Kind::tryFrom(rtrim(mb_strtolower($written), 's')) ?? $usual;
     }
 
     /** The scale of bare numbers: by the column's name ("rating (of 10)"), else the smallest usual one that holds them all. */

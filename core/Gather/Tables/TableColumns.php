@@ -23,13 +23,9 @@ final readonly class TableColumns
     private const WORDS_OF_SENTENCES = 4;
 
     /** What stands between blanks and has a letter; of scripts without blanks, two characters. */
-    private const WORD = '/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}]{2}|(?<!\S)[^\s\p{L}]*\p{L}\S*/u';
+    private const WORD = '/[\p{sc:Han}\p{sc:Hiragana}\p{sc:Katakana}\p{sc:Thai}]{2}|(?<!\S)[^\s\p{L}]*\p{L}\S*/u';
 
     private const DISTINCT = 0.8;
-
-    /** "Ann van der Hill": words of names, and no sentence. */
-    private const NAME = '/^[\p{Lu}\p{Lt}\p{Lo}][\p{L}.\'’-]*'
-        .'(?:\s(?:[\p{Lu}\p{Lt}\p{Lo}][\p{L}.\'’-]*|v[ao]n|de[rnl]?|d[aiu]|l[ae]|ten|bin|al)){1,4}$/u';
 
     /**
      * @param  array<string, int>  $places  index of a column by the value of Column
@@ -67,11 +63,14 @@ final readonly class TableColumns
             }
         }
         $isNamed = $table->isNamed && $isKnown;
-        foreach ($isNamed ? [Column::Text] : [Column::Text, Column::Author] as $column) {
+        foreach ([Column::Text, Column::Author, Column::Title] as $column) {
+            $taken = array_keys($reasons);
             $index = match (true) {
                 isset($places[$column->value]) => null,
-                $isNamed => self::sentences($table, array_keys($reasons)),
-                default => self::likeliest($table, $column, array_keys($reasons)),
+                $column === Column::Author => Naming::column(self::left($table, $taken), $isNamed),
+                $isNamed => $column === Column::Text ? self::sentences($table, $taken) : null,
+                $column === Column::Text => self::longest($table, $taken),
+                default => isset($places[Column::Text->value]) ? Naming::titles(self::left($table, $taken)) : null,
             };
             if ($index !== null) {
                 $places[$column->value] = $index;
@@ -83,25 +82,37 @@ final readonly class TableColumns
     }
 
     /**
-     * Where nothing is named: of the columns that are left, the one with the longest cells for the words, then one with short ones for
-     * who wrote them.
+     * Where nothing is named: of the columns that are left, the one with the longest cells for the words.
      *
      * @param  list<int>  $taken
      */
-    private static function likeliest(Table $table, Column $column, array $taken): ?int
+    private static function longest(Table $table, array $taken): ?int
     {
-        $lengths = [];
-        foreach (array_diff(array_keys($table->header), $taken) as $index) {
-            $cells = array_slice($table->column($index), 0, 200);
-            $worded = count(array_filter($cells, fn (string $cell): bool => preg_match('/^\P{N}*\p{L}\P{N}*$/u', $cell) === 1));
-            if ($cells !== [] && ! self::areMail($cells) && ($column === Column::Text || $worded > 0.8 * count($cells))) {
-                $lengths[$index] = array_sum(array_map(mb_strwidth(...), $cells)) / count($cells);
-            }
-        }
+        $lengths = array_map(
+            fn (array $cells): float => array_sum(array_map(mb_strwidth(...), $cells)) / count($cells),
+            self::left($table, $taken),
+        );
         arsort($lengths);
         $index = array_key_first($lengths);
 
-        return $index !== null && ($column === Column::Text ? $lengths[$index] >= 12 : $lengths[$index] < 40) ? $index : null;
+        return $index !== null && $lengths[$index] >= 12 ? $index : null;
+    }
+
+    /**
+     * @param  list<int>  $taken
+     * @return array<int, non-empty-list<string>> cells of the columns that are left and hold something, but no addresses of e-mail
+     */
+    private static function left(Table $table, array $taken): array
+    {
+        $left = [];
+        foreach (array_diff(array_keys($table->header), $taken) as $index) {
+            $cells = array_slice($table->column($index), 0, 200);
+            if ($cells !== [] && ! self::areMail($cells)) {
+                $left[$index] = $cells;
+            }
+        }
+
+        return $left;
     }
 
     /**
@@ -230,10 +241,6 @@ final readonly class TableColumns
             $share(fn (string $cell): bool => RatingText::read($cell) !== null && mb_strlen($cell) <= 12) > 0.9
                 && max(array_map(fn (string $cell): float => RatingText::read($cell)->value ?? 0.0, $cells)) <= 100.0 => Column::Rating,
             array_sum(array_map(mb_strwidth(...), $cells)) / count($cells) > 30 => Column::Text,
-            $share(fn (string $cell): bool => preg_match(
-                self::NAME,
-                $cell,
-            ) === 1) > 0.7 => Column::Author,
             default => null,
         };
     }
@@ -259,6 +266,7 @@ final readonly class TableColumns
             Column::Date => 'It holds dates.',
             Column::Rating => 'It holds ratings.',
             Column::Text => 'It holds sentences.',
+            Column::Title => 'It holds titles.',
             default => 'It holds names.',
         };
     }

@@ -239,4 +239,21 @@ final class FeedReaderTest extends TestCase
             array_map(fn (Entry $entry): array => [$entry->title, $entry->url, $entry->text], $reading->entries));
         self::assertNotSame([], $reading->problems);
     }
+
+    /** XML tells capitals apart, and some programs do not. */
+    public function test_tags_in_capitals(): void
+    {
+        $feed = '<RSS VERSION="2.0"><CHANNEL><TITLE>Dome news</TITLE><LINK>https://dome.example/</LINK><ITEM><TITLE>Open NIGHT</TITLE>'
+            .'<LINK>https://dome.example/1</LINK><GUID ISPERMALINK="false">1</GUID><PUBDATE>Fri, 27 Nov 2026 08:00:00 GMT</PUBDATE>'
+            .'<DESCRIPTION><![CDATA[<B>Come</B> A = "B"]]></DESCRIPTION><ENCLOSURE URL="https://dome.example/A.PNG" TYPE="image/png" LENGTH="1"/></ITEM></CHANNEL></RSS>';
+        $mixed = str_replace(['<ITEM>', '</ITEM>', '<TITLE>', '</TITLE>'], ['<Item>', '</Item>', '<Title>', '</Title>'], $feed);
+        foreach ([$feed, $mixed] as $text) {
+            $reading = FeedReader::read($text, 'https://dome.example/feed');
+            $entry = $reading->entries[0] ?? self::fail('no item');
+            self::assertSame(
+                ['Dome news', 'Open NIGHT', 'https://dome.example/1', 'Come A = "B"', '2026-11-27T08:00:00Z', ['https://dome.example/A.PNG']],
+                [$reading->title, $entry->title, $entry->url, $entry->text, EntryJson::date($entry->published), array_map(fn ($media): string => $media->url, $entry->media)],
+            );
+        }
+    }
 }

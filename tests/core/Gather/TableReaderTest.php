@@ -165,9 +165,9 @@ final class TableReaderTest extends TestCase
         $reading = self::reading(
             "author,date,rating,text,url\nA,2026-01-01,5,good,https://a.example/1\nB,2026-99-01,5,x,\nC,2026-01-01,splendid,x,\nD,2026-01-01,,,\nE,2026-01-01,4,fine,not there",
         );
-        self::assertSame(['A', 'E'], array_map(fn (Entry $entry) => $entry->author->name, $reading->entries));
+        self::assertSame(['A', 'C', 'E'], array_map(fn (Entry $entry) => $entry->author->name, $reading->entries));
         self::assertSame(['row 3: "2026-99-01" is no date. Write it as '
-            .'2026-11-25.', 'row 4: "splendid" is no rating. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.',
+            .'2026-11-25.', 'row 4: "splendid" is no rating and was left out. Write it as 4, 4.5, 9.2/10, 80% or ★★★★☆.',
             'row 5: It has no words, title or rating. Fill in one of them, or leave the row out.',
             'row 6: "not there" is no web address; it was left out.'],
             array_map(fn (Problem $problem): string => (string) $problem, $reading->problems));
@@ -232,5 +232,53 @@ final class TableReaderTest extends TestCase
     {
         $names = array_merge(...array_map(fn (Column $column): array => array_values(array_unique($column->names())), Column::cases()));
         self::assertSame([], array_keys(array_filter(array_count_values($names), fn (int $times): bool => $times > 1)));
+    }
+
+    #[DataProvider('strangeRatings')]
+    public function test_what_is_no_rating_is_told_and_the_words_come_in(string $cell): void
+    {
+        $reading = self::reading("author,rating,text\nJo,\"$cell\",Fine words\nMo,4,Others");
+        self::assertSame(['Fine words', 'Others'], array_map(fn (Entry $entry): string => $entry->text, $reading->entries));
+        self::assertNull($reading->entries[0]->rating);
+        self::assertSame(['row 2'], array_map(fn (Problem $problem): string => $problem->where, $reading->problems));
+        $alone = self::reading("author,rating,text\nJo,\"$cell\",\nMo,4,Others");
+        self::assertCount(1, $alone->entries, 'without words, nothing is left');
+    }
+
+    /** @return iterable<array{string}> */
+    public static function strangeRatings(): iterable
+    {
+        foreach (['101%', 'five', '7/5', '-3', '6 of 5', 'good', '4..5', '1e3', 'x', '?'] as $cell) {
+            yield $cell => [$cell];
+        }
+    }
+
+    /** @param  array{string|null, string|null, string}  $first  title, author and words of the first row */
+    #[DataProvider('withoutHeader')]
+    public function test_names_and_titles_without_a_header(string $rows, array $first): void
+    {
+        $entry = self::reading($rows)->entries[0] ?? self::fail('no entry');
+        self::assertSame($first, [$entry->title, $entry->author->name, $entry->text]);
+    }
+
+    /** @return iterable<string, array{string, array{string|null, string|null, string}}> */
+    public static function withoutHeader(): iterable
+    {
+        $words = ['We saw the rings for the first time in our lives.', 'The children did not want to go home again.', 'A bit cold on the roof, but worth it.',
+            'Our guide knew every star by its name.', 'We waited too long in the queue outside.', 'We will be back in the summer with friends.'];
+        $table = fn (array ...$columns): string => implode("\n", array_map(fn (string ...$cells): string => implode(',', array_map(fn (string $cell): string => "\"$cell\"", $cells)), ...$columns));
+        $titles = ['Saturn at last', 'Best night ever', 'Cold but good', 'A guide to remember', 'Too long a queue', 'Back in summer'];
+        $names = ['Mira', 'Jonas', 'Mira', 'Abdul', 'Li', 'Jonas'];
+        $full = ['Mira Holt', 'Jonas Brand', 'Ann van der Hill', 'Abdul Karim', 'Li Wei', 'J. Moss'];
+        yield 'title, name, words' => [$table($titles, $names, $words), ['Saturn at last', 'Mira', $words[0]]];
+        yield 'name, title, words' => [$table($names, $titles, $words), ['Saturn at last', 'Mira', $words[0]]];
+        yield 'words, title, name' => [$table($words, $titles, $names), ['Saturn at last', 'Mira', $words[0]]];
+        yield 'full names' => [$table($titles, $full, $words), ['Saturn at last', 'Mira Holt', $words[0]]];
+        yield 'names and words' => [$table($full, $words), [null, 'Mira Holt', $words[0]]];
+        yield 'titles with capitals' => [$table(array_map(ucwords(...), $titles), $full, $words), ['Saturn At Last', 'Mira Holt', $words[0]]];
+        yield 'titles that shout' => [$table(['Wow!', 'Great evening!', 'Never again?', 'Lovely!', 'So so…', 'Yes, please!'], $names, $words), ['Wow!', 'Mira', $words[0]]];
+        yield 'names in small letters' => [$table(['mira', 'jonas', 'mira', 'abdul', 'li', 'jonas'], $words), [null, 'mira', $words[0]]];
+        yield 'German' => [$table(['Endlich Saturn gesehen', 'Ein toller Abend', 'Kalt aber schön', 'Gute Führung', 'Zu lange gewartet', 'Gerne wieder'], $names, $words), ['Endlich Saturn gesehen', 'Mira', $words[0]]];
+        yield 'with stars and dates' => [$table(['5', '4', '5', '5', '2', '4'], $titles, $names, ['2026-01-02', '2026-01-03', '2026-01-04', '2026-01-05', '2026-01-06', '2026-01-07'], $words), ['Saturn at last', 'Mira', $words[0]]];
     }
 }
