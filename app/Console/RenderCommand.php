@@ -55,7 +55,7 @@ final class RenderCommand extends Command
             $font = Font::tryFrom($this->chosen('font')) ?? throw new InvalidArgumentException(
                 '--font is one of '.implode(', ', array_column(Font::cases(), 'value')).'.',
             );
-            $name = $brief->shape->heading ?? 'Reviews';
+            $name = $brief->shape->title ?? $brief->shape->heading ?? 'Reviews';
             $language = strtolower(explode('-', (string) $site->language)[0]);
             $supply = new FileSupply($reading->entries, $site, $language, $name, $font, $catalogues, $all);
             $input = (new Assembler($supply))->usual($brief, $renderer->frame('preview', $name));

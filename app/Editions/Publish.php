@@ -65,13 +65,14 @@ final readonly class Publish
         // Files that are not there, or not whole, are made again whatever the fingerprint says.
         $isSound = $current !== null && $this->files->isSound($widget->key, $current->hash);
         $before = $current !== null && $isSound ? $this->files->pages($widget->key, $current->hash) : [];
-        $frame = $this->renderer->frame($widget->key, $widget->name);
+        $title = $widget->titleIn($brief);
+        $frame = $this->renderer->frame($widget->key, $title);
         $input = $widget->isEmptied() ? EditionInput::nothing() : $this->input($widget, $brief, $frame, $before);
         $fingerprint = $this->renderer->fingerprint($frame, $input);
         if ($current !== null && $isSound && $current->fingerprint === $fingerprint) {
             return $this->same($widget, $current, $brief, $fingerprint);
         }
-        $rendering = $this->renderer->edition($widget->key, $widget->name, $input);
+        $rendering = $this->renderer->edition($widget->key, $title, $input);
         $this->files->write($widget->key, $rendering, $current?->hash);
         if ($current !== null && $current->hash === $rendering->hash()) {
             return $this->same($widget, $current, $brief, $fingerprint);

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gnomic\Json\Value;
+use Gnomic\Place\Pattern\PathPattern;
+use Gnomic\Place\Pattern\PatternIsWrong;
 use Gnomic\Place\Spot\Spot;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -46,9 +49,20 @@ final class SpotRecord extends Model
         return array_values($query->get()->all());
     }
 
+    /** A pattern that was taken once and is refused by now stands for itself: the owner sees it, and no other spot suffers. */
     public function toCore(): Spot
     {
-        return Spot::read($this->spot);
+        try {
+            return Spot::read($this->spot);
+        } catch (PatternIsWrong) {
+            $read = fn (mixed $pattern): string => PathPattern::readable(Value::text($pattern));
+
+            return Spot::read([
+                ...$this->spot,
+                'pages' => array_map($read, (array) ($this->spot['pages'] ?? [])),
+                'except' => array_map($read, (array) ($this->spot['except'] ?? [])),
+            ]);
+        }
     }
 
     /** @return BelongsTo<Widget, $this> */

@@ -51,6 +51,18 @@ final class Widget extends Model
         return BriefReader::read($this->brief);
     }
 
+    /** What it is called where visitors can read it: never as the owner calls it on the bench. */
+    public function titleIn(Brief $brief): string
+    {
+        return $brief->shape->title ?? $brief->shape->heading ?? $this->site->name;
+    }
+
+    /** As the edition is called that is out. */
+    public function title(): string
+    {
+        return $this->titleIn($this->edition === null ? $this->draft() : BriefReader::read($this->edition->brief));
+    }
+
     /** @return non-empty-list<string> languages that it speaks, the usual one first */
     public function spoken(Site $site): array
     {

@@ -127,7 +127,7 @@ final readonly class Codes
 
     public function frame(Widget $widget): string
     {
-        $name = htmlspecialchars($widget->name, ENT_QUOTES);
+        $name = htmlspecialchars($widget->title(), ENT_QUOTES);
 
         return "<iframe id=\"gnomic-$widget->key\" src=\"$this->host/w/$widget->key\" title=\"$name\" loading=\"lazy\" "
             .'style="width:100%;height:'.$this->height($widget).'px;border:0"></iframe>'
@@ -136,7 +136,7 @@ final readonly class Codes
 
     public function plain(Widget $widget): string
     {
-        $name = htmlspecialchars($widget->name, ENT_QUOTES);
+        $name = htmlspecialchars($widget->title(), ENT_QUOTES);
         $link = "<a href=\"$this->host/w/$widget->key\">";
         $picture = ($widget->edition->room['pictured'] ?? false)
             ? "$link<img src=\"$this->host/w/$widget->key.svg\" width=\"360\" height=\"72\" alt=\"$name\"></a><br>" : '';

@@ -18,6 +18,7 @@ final class Differences
         'rating' => 'how ratings are shown',
         'date' => 'how dates are shown',
         'picture' => 'the shape of pictures',
+        'title' => 'what the widget is called in feeds and frames',
         'heading' => 'the heading',
         'line' => 'the line under the heading',
         'actions' => 'what visitors can do from the head',

@@ -59,6 +59,9 @@ final readonly class Shape
     /** Of HEAD_AT; beside the cards where there is room. */
     public string $headAt;
 
+    /** What the widget is called where it is not seen: in feeds, frames and for those who hear it; null: as its heading. */
+    public ?string $title;
+
     /** A line above everything. */
     public ?string $heading;
 
@@ -114,6 +117,7 @@ final readonly class Shape
         $this->picture = $shape->string('picture');
         $this->head = $shape->strings('head');
         $this->headAt = $shape->string('headAt');
+        $this->title = self::written($shape, 'title');
         $this->heading = self::written($shape, 'heading');
         $this->line = self::written($shape, 'line');
         $actions = [];
@@ -161,6 +165,7 @@ final readonly class Shape
             'picture' => ChoiceSchema::among(self::PICTURES, 'landscape', 'Shape that pictures are cut to; original: as they are.'),
             'head' => ListSchema::of(ChoiceSchema::among(self::HEAD), distinct: true, default: ['overall', 'count', 'spread']),
             'headAt' => ChoiceSchema::among(self::HEAD_AT, 'above', 'Where the head stands; at the left or right where there is room.'),
+            'title' => TextSchema::orNull(120, 'What the widget is called in feeds and frames; null: as its heading.'),
             'heading' => TextSchema::orNull(120),
             'line' => TextSchema::orNull(240, 'A line under the heading.'),
             'actions' => Action::schema(),

@@ -17,21 +17,34 @@ declare global {
 }
 
 const SIDES = { before: 'beforebegin', after: 'afterend', inside: 'beforeend' } as const;
-/** Milliseconds after which places that scripts make have come, or never will. */
-const LATE = 10_000;
-/** How often a widget is put back that the page's scripts took away with what they made anew. */
-const AGAIN = 5;
+/** How often a widget is put back at once that the page's scripts took away with what they made anew; then they are given time. */
+const AT_ONCE = 20;
+/** Milliseconds, doubled each time, and the most that are waited. */
+const PAUSE = 100;
+const LONGEST = 30_000;
+/** Of the page's time, what looking for places may take. */
+const SHARE = 0.02;
 const self = document.currentScript as HTMLScriptElement | null;
 
 function start(): void {
   let path: string | undefined;
   let due: Rule[] = [];
   let timer: ReturnType<typeof setTimeout> | undefined;
-  const shown = new Map<Rule, [widget: Element, times: number]>();
+  /** When may be looked again, and when a rule may be tried again. */
+  let next = 0;
+  const shown = new Map<Rule, { widget: Element; times: number; next: number }>();
   const put = (): void => {
+    timer = undefined;
+    const began = performance.now();
+    let soonest = Infinity;
     due = due.filter((rule) => {
-      const [widget, times] = shown.get(rule) ?? [undefined, 0];
-      if (widget?.isConnected || times >= AGAIN) return true;
+      const before = shown.get(rule);
+      if (before?.widget.isConnected) return true;
+      // Whoever takes it away again and again is not fought.
+      if (before && before.next > began) {
+        soonest = Math.min(soonest, before.next);
+        return true;
+      }
       const [side, selector] = GNOMIC_PLACES[rule[2]]!;
       let at: Element | null = null;
       try {
@@ -40,28 +53,35 @@ function start(): void {
         return false;
       }
       // The end of what the parser has not passed yet is not its end.
-      if (at && (side !== 'inside' || document.readyState !== 'loading' || at.nextSibling))
-        shown.set(rule, [inserted(at, side, rule), times + 1]);
+      if (at && (side !== 'inside' || document.readyState !== 'loading' || at.nextSibling)) {
+        const times = (before?.times ?? 0) + 1;
+        const pause = times < AT_ONCE ? 0 : Math.min(LONGEST, PAUSE * 2 ** (times - AT_ONCE));
+        shown.set(rule, { widget: inserted(at, side, rule), times, next: began + pause });
+      }
       return true;
     });
+    const now = performance.now();
+    next = now + (now - began) / SHARE;
+    if (soonest < Infinity) timer = setTimeout(put, Math.max(soonest, next) - now);
   };
-  const watching = new MutationObserver(put);
-  const wait = (): void => {
-    clearTimeout(timer);
-    timer = setTimeout(() => watching.disconnect(), LATE);
-  };
+  // As long as the page lives: places may come late, and go, and come again.
+  const watching = new MutationObserver(() => {
+    if (performance.now() >= next) {
+      clearTimeout(timer);
+      put();
+    } else timer ??= setTimeout(put, next - performance.now());
+  });
   const decide = (): void => {
     if (path === location.pathname) return;
     path = location.pathname;
-    for (const [widget] of shown.values()) widget.remove();
+    for (const { widget } of shown.values()) widget.remove();
     shown.clear();
     due = decided(GNOMIC_RULES, path, Date.now() / 1000);
+    watching.disconnect();
     if (due.length > 0) watching.observe(document, { childList: true, subtree: true });
     put();
-    if (document.readyState === 'complete') wait();
   };
   decide();
-  addEventListener('load', wait);
   // At once: what is still being fetched for the page that was must not come into being on this one.
   (window as { navigation?: EventTarget }).navigation?.addEventListener('currententrychange', decide);
   addEventListener('popstate', decide);

@@ -111,6 +111,15 @@ final class PatternsTest extends TestCase
         "/a'b" => ["/a'b", '/a%27b'],
     ];
 
+    /** Refused: what sets of sets, references, properties or nothing would be, and what either side reads otherwise. */
+    private const REFUSED = ['/([[a]])', '/([a--b])', '/([a&&b])', '/(\p{L}+)', '/((?:a)\1)', '/(\k<x>)', '/(a++)', '/(*a)', '/([])', '/([^])', '/((?i:x))', '/((?<n>a))',
+        '/([b-a])', '/(a{3,2})', '/(a{2000})', '/(\q)', '/(\cA)', '/((?=a)*)', '/(\u{61})', '/(\xé)', '/([a)', '/(a|*)', '/(\8)', '/(^*)', '/([()|x]+)'];
+
+    private const EXPRESSIONS = [...self::REFUSED, '/([\w-]+)', '/([^/]+)', '/x/(\d+)', '/([\w.-]+)', '/([-\w]+)', '/([a-z-]+)', '/([a-z\-]+)', '/([\d-x]+)', '/([^/?#]+)', '/(a[{}]?)',
+        '/(a{)', '/(a])', '/(a})', '/(\[x\])', '/([\[\]x]+)', '/([.+*?^$]+)', '/(\-x|a-b)', '/(a\-b)', '/([a\/b]+)', '/(a/b)', '/([!-~]+)', '/([%\w]+)', '/([~|]+a)',
+        '/(a{1}b?)', '/(a{1,}.*)', '/(a{,3})', '/((?:a|x)(?:/12)?)', '/((?!x)[^/]+)', '/((?<=/)a)', '/(.+?)', '/(\S+)', '/([\S]+)', '/([\x61-\x63]+)', '/(\u0061)', '/([\b]|a)', '/(\ba\b)',
+        '/([a-z]+~[a-z]+)', '/([\'"`,;<=>@:&a]+)', '/(lamp|LAMP)', '/([A-Za-z]{4})', '/([0-9]{4})/([0-9]{2})/(\d\d)', '/(a%20b)', '/(^a$)', '/([#!]|a)', '/(a\+b)', '/(a&&b)', '/:lang(de|en)/([\w-]+)'];
+
     private const ORDER = ['/*', '*', '/shop/*', '/shop/lamps/*', '/shop/:item', '/shop/basket', '/shop/(\d+)', '/:a/*', '/:a/:b', '/shop/*/x',
         '/shop', '/', '/shop{/x}?', '/shop/:a?', '/shop/:a+', '/shop/:a*', '/*/x', '/shop/lamp-*'];
 
@@ -142,6 +151,29 @@ final class PatternsTest extends TestCase
         foreach ($order as $index => [$one, $other]) {
             self::assertSame($theirs['order'][$index], PathPattern::of($one)->compared(PathPattern::of($other)) <=> 0, "$one and $other");
         }
+    }
+
+    /** Expressions as owners write them: what is taken is one for browsers, too, and means the same there; what is not, is refused here. */
+    public function test_expressions_are_for_browsers_too(): void
+    {
+        $paths = ['/', '/a', '/a-b', '/a_b.c', '/a/b', '/x/12', '/x/1-2', '/caf%C3%A9', '/(x)', '/a{', '/a]', '/[x]', '/a+b', '/a&&b', '/lamp', '/LAMP', '/a~b', '/a|b', '/a%20b', '/2026/11/30'];
+        $accepted = $cases = [];
+        foreach ([...array_keys(self::CASES), ...self::EXPRESSIONS] as $pattern) {
+            try {
+                $read = PathPattern::of($pattern);
+            } catch (PatternIsWrong) {
+                continue;
+            }
+            $compiled = $read->compiled();
+            $accepted[] = $pattern;
+            foreach ($paths as $path) {
+                $cases[] = [$compiled, $path, $read->matches($path), $pattern];
+            }
+        }
+        self::assertSame([], array_values(array_intersect($accepted, self::REFUSED)));
+        self::assertSame([], array_values(array_diff(self::EXPRESSIONS, self::REFUSED, $accepted)));
+        $process = new Process(['node', __DIR__.'/compiled.mjs'], input: (string) json_encode($cases), timeout: 120);
+        self::assertSame([], json_decode($process->mustRun()->getOutput(), true));
     }
 
     private static function ours(string $pattern, string $path): ?bool

@@ -8,10 +8,12 @@ use App\Models\Finding;
 use App\Models\Page;
 use App\Models\Site;
 use App\Models\Widget;
+use App\Placing\Codes;
 use App\Placing\Pages\CheckDuePages;
 use App\Placing\Pages\CheckPage;
 use App\Placing\Pages\FindPages;
 use Gnomic\Brief\Brief;
+use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
@@ -22,6 +24,8 @@ use Gnomic\Place\Spot\SubjectDigest;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
@@ -425,13 +429,34 @@ final class PlacingTest extends TestCase
         $this->ask('delete', '/widgets/{key}/trial', [], "$trial?kept=this")->assertConflict();
     }
 
+    public function test_visitors_are_never_told_what_the_owner_calls_a_widget(): void
+    {
+        $widget = $this->publish($this->mine->widgets()->create(['key' => 'named1test', 'name' => 'Strip above the foot', 'brief' => Brief::usual()->toArray()]));
+        $told = function () use ($widget): string {
+            $codes = implode("\n", array_column(app(Codes::class)->of($this->mine, $widget->refresh()), 'code'));
+            $oembed = (string) $this->get('/oembed?url='.urlencode(rtrim((string) config('app.url'), '/').'/w/named1test'))->assertOk()->getContent();
+            $files = array_filter(iterator_to_array(new RecursiveIteratorIterator(new RecursiveDirectoryIterator(config('gnomic.editions').'/named1test'))), fn ($file): bool => $file->isFile());
+
+            return $codes.$oembed.implode("\n", array_map(fn ($file): string => (string) (str_ends_with((string) $file, '.gz') ? gzdecode((string) file_get_contents((string) $file)) : file_get_contents((string) $file)), $files));
+        };
+        self::assertStringNotContainsString('Strip above', $told());
+        self::assertStringContainsString('<title>Quillmoor Observatory</title>', $told());
+        foreach ([['heading' => 'What guests say'], ['heading' => 'Other', 'title' => 'What guests say']] as $shape) {
+            $widget->update(['brief' => BriefReader::read(['version' => 3, 'shape' => $shape])->toArray()]);
+            $this->publish($widget);
+            self::assertStringContainsString('<title>What guests say</title>', $told());
+            self::assertStringContainsString('title=\"What guests say\"', $told(), 'the frame');
+            self::assertStringNotContainsString('Strip above', $told());
+        }
+    }
+
     public function test_embedding_by_address(): void
     {
         $host = rtrim((string) config('app.url'), '/');
         $at = fn (string $query): TestResponse => $this->get("/oembed?$query");
         $url = urlencode("$host/w/place1test");
         $told = $at("url=$url")->assertOk()->assertHeader('Content-Type', 'application/json')->assertHeaderMissing('Set-Cookie');
-        self::assertSame(['1.0', 'rich', 'Words', 720], [$told->json('version'), $told->json('type'), $told->json('title'), $told->json('width')]);
+        self::assertSame(['1.0', 'rich', 'Quillmoor Observatory', 720], [$told->json('version'), $told->json('type'), $told->json('title'), $told->json('width')]);
         self::assertStringContainsString("<iframe src=\"$host/w/place1test\"", (string) $told->json('html'));
         $small = $at("url=$url&maxwidth=400&maxheight=300&format=json");
         self::assertSame([400, 300, null], [$small->json('width'), $small->json('height'), $small->json('thumbnail_url')]);

@@ -23,6 +23,9 @@ describe('patterns, as they are compiled', () => {
     [{ 0: '/shop', r: '^\\/shop(?:\\/([^\\/]+?))$' }, '/shop/lamp', true],
     [{ 0: '/shop', r: '^\\/shop(?:\\/([^\\/]+?))$' }, '/shop/lamp/red', false],
     [{ 0: '/shop', r: 'not asked' }, '/visit', false],
+    [{ 0: '/', e: '.html', r: 'not asked' }, '/visit', false],
+    [{ 0: '/', m: '/lamps/', r: 'not asked' }, '/visit', false],
+    [{ 0: '/', r: '^\\/([^/]+)$' }, '/visit', false],
   ])('%j on %s', (pattern, path, expected) => expect(fits(pattern, path)).toBe(expected));
 });
 
@@ -50,6 +53,30 @@ test('a thousand rules are few', () => {
   const rules = Array.from({ length: 1000 }, (_, number) => rule([`/part-${number}/`, ''], number % 5, `k${number}`));
   decided(rules, '/part-999/x', 0);
   expect(decided(rules, '/part-999/x', 0).map((one) => one[3])).toEqual(['k999']);
+});
+
+test('one that the browser cannot read is nobody else’s trouble', () => {
+  const rules = [rule({ 0: '/', r: '^\\/([\\w-]+$' }, 0, 'bad'), rule({ 0: '/', r: '^\\/([\\w\\-]+)$' }, 0, 'good')];
+  expect(decided(rules, '/visit', 0).map((one) => one[3])).toEqual(['good']);
+});
+
+test('a thousand rules with expressions ask hardly any of them', () => {
+  let made = 0;
+  vi.stubGlobal(
+    'RegExp',
+    class extends RegExp {
+      constructor(source: string, flags: string) {
+        super(source, flags);
+        made++;
+      }
+    },
+  );
+  const rules = Array.from({ length: 1000 }, (_, number) =>
+    rule({ 0: '/', e: '', m: `/part-${number}/`, r: `^\\/(?:de|en)\\/part-${number}\\/([\\w\\-]+)$` }, 0, `k${number}`),
+  );
+  expect(decided(rules, '/de/part-999/x', 0).map((one) => one[3])).toEqual(['k999']);
+  vi.unstubAllGlobals();
+  expect(made).toBeLessThanOrEqual(1);
 });
 
 test('digests are those of PHP', () => {

@@ -38,11 +38,12 @@ final class EmbedController
         }
         $width = min(self::USUAL_WIDTH, self::most($request, 'maxwidth') ?? self::USUAL_WIDTH);
         $height = min($codes->height($widget), self::most($request, 'maxheight') ?? PHP_INT_MAX);
-        $name = htmlspecialchars($widget->name, ENT_QUOTES);
+        $title = $widget->title();
+        $name = htmlspecialchars($title, ENT_QUOTES);
         $told = [
             'version' => '1.0',
             'type' => 'rich',
-            'title' => $widget->name,
+            'title' => $title,
             'author_name' => $widget->site->name,
             'author_url' => $widget->site->front(),
             'provider_name' => 'Gnomic',

@@ -50,6 +50,16 @@ final class PathPattern
         return $read;
     }
 
+    /** The pattern, where it can be read; else one that fits the words of it alone. */
+    public static function readable(string $pattern): string
+    {
+        try {
+            return self::of($pattern)->pattern;
+        } catch (PatternIsWrong) {
+            return mb_substr((string) preg_replace('~[^\w/-]~', '\\\\$0', $pattern), 0, self::LONGEST);
+        }
+    }
+
     /** @param  string  $path  of an address, with or without its host */
     public function matches(string $path): bool
     {
@@ -93,18 +103,29 @@ final class PathPattern
     }
 
     /**
-     * For scripts, the quickest way to ask: the words of one page, the pieces between stars, or an expression behind its first words.
+     * For scripts, the quickest way to ask: the words of one page, the pieces between stars, or an expression with the words that a path
+     * has to begin with, those that it has to end with, and the longest of the others: where one of them is not there, nobody has to ask
+     * the expression.
      *
-     * @return string|list<string>|array{0: string, r: string}
+     * @return string|list<string>|array{0: string, e: string, m: string, r: string}
      */
     public function compiled(): string|array
     {
         if ($this->glob !== null) {
             return count($this->glob) === 1 ? $this->glob[0] : $this->glob;
         }
-        $first = $this->parts[0] ?? null;
+        $fixed = array_map(
+            fn (PatternPart $part): string => $part->modifier !== '' ? '' : ($part->type === PatternPart::FIXED ? $part->value : $part->prefix),
+            $this->parts,
+        );
+        $last = $this->parts[count($this->parts) - 1] ?? null;
+        $end = $last === null || $last->modifier !== '' ? '' : ($last->type === PatternPart::FIXED ? $last->value : $last->suffix);
+        $middle = '';
+        foreach ($fixed as $words) {
+            $middle = strlen($words) > strlen($middle) ? $words : $middle;
+        }
 
-        return [$first?->type === PatternPart::FIXED && $first->modifier === '' ? $first->value : '', 'r' => $this->source()];
+        return [FixedWords::first($this->source()), 'e' => $end, 'm' => $middle, 'r' => $this->source()];
     }
 
     /** As an expression in ECMAScript's grammar, whole. */
@@ -116,7 +137,8 @@ final class PathPattern
     private function regex(): string
     {
         // In ECMAScript "$" is the very end, and a point any sign but the ends of lines, which no path has.
-        return '~'.str_replace('~', '\\~', $this->source()).'~Du';
+        // No sign of a path ends the expression: those below the blank are written as numbers.
+        return "\x01{$this->source()}\x01Du";
     }
 
     /**

@@ -95,7 +95,7 @@ final class PatternParts
         [$type, $value] = match (true) {
             $group === null, $group->value === '[^\/]+?' => [PatternPart::SEGMENT, ''],
             $group->type === 'asterisk', $group->value === '.*' => [PatternPart::ALL, ''],
-            default => [PatternPart::REGEXP, $group->value],
+            default => [PatternPart::REGEXP, $this->expression($group)],
         };
         $called = $name->value ?? (string) $this->unnamed++;
         foreach ($this->parts as $part) {
@@ -104,6 +104,15 @@ final class PatternParts
             }
         }
         $this->parts[] = new PatternPart($type, $value, $modifier, $called, $this->encoded($prefix), $this->encoded($suffix));
+    }
+
+    private function expression(PatternToken $group): string
+    {
+        try {
+            return PatternExpression::written($group->value);
+        } catch (ExpressionIsWrong $wrong) {
+            throw PatternIsWrong::at($this->pattern, $group->position, $wrong->getMessage());
+        }
     }
 
     private function settle(): void

@@ -63,7 +63,7 @@ final class DifferencesTest extends TestCase
     {
         $others = [
             'layout' => ['name' => 'carousel', 'by' => 'card'], 'shorten' => 40, 'lines' => 2, 'card' => ['name'], 'names' => 'short',
-            'rating' => 'words', 'date' => 'month', 'picture' => 'wide', 'head' => ['count'], 'headAt' => 'left', 'heading' => 'Said',
+            'rating' => 'words', 'date' => 'month', 'picture' => 'wide', 'head' => ['count'], 'headAt' => 'left', 'title' => 'What visitors say', 'heading' => 'Said',
             'line' => 'A line', 'actions' => [['does' => 'all']], 'click' => 'source', 'address' => 'https://quillmoor.example/',
             'addresses' => [['id' => 'e1', 'url' => 'https://quillmoor.example/']], 'newTab' => false, 'rel' => 'noopener',
             'more' => 'button', 'frame' => ['gap' => 4], 'at' => ['phone' => ['lines' => 1]], 'empty' => 'Nothing yet', 'markup' => true,

@@ -14,8 +14,9 @@
     ['spread', 'Their spread, as small bars'],
   ] as const;
   const texts = [
-    ['heading', 'Heading', 120],
-    ['line', 'A line under it', 240],
+    ['heading', 'Heading', 120, () => 'None'],
+    ['line', 'A line under it', 240, () => 'None'],
+    ['title', 'What it is called in feeds and frames', 120, () => shape.heading ?? 'The name of your site'],
   ] as const;
   const shape = $derived(brief.shape);
   /** An account is offered where a source is one. */
@@ -34,7 +35,7 @@
       const has = changed.head.includes(part);
       changed.head = all.map(([name]) => name).filter((name) => (name === part ? !has : changed.head.includes(name)));
     });
-  const write = (member: 'heading' | 'line' | 'empty', text: string): void =>
+  const write = (member: 'heading' | 'line' | 'title' | 'empty', text: string): void =>
     change((changed) => (changed[member] = text.trim() === '' ? null : text));
 </script>
 
@@ -70,14 +71,14 @@
     {/if}
   </fieldset>
   <div>
-    {#each texts as [member, name, longest] (member)}
+    {#each texts as [member, name, longest, usual] (member)}
       <label for={member}>{name}</label><br />
       <input
         id={member}
         class="field"
         maxlength={longest}
         value={shape[member] ?? ''}
-        placeholder="None"
+        placeholder={usual()}
         oninput={(event) => write(member, event.currentTarget.value)}
       /><br />
     {/each}
