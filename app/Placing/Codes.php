@@ -13,6 +13,18 @@ final readonly class Codes
     /** CSS pixels of a frame where nothing is known of the widget yet. */
     private const USUAL_HEIGHT = 600;
 
+    /** Characters of a code that people paste. */
+    private const SHORT = 300;
+
+    /** Where no scripts run, no room is kept; older browsers leave this out. */
+    private const SCRIPTED = ';display:if(media(scripting):block;else:none)';
+
+    /** What the script is called by what waits for it. */
+    private const SCRIPT = 'gno';
+
+    /** Seconds after which nothing will come any more. */
+    private const PATIENCE = 6;
+
     /** @param  string  $folder  of codes of several lines */
     public function __construct(private string $host, private string $folder)
     {
@@ -37,6 +49,13 @@ final readonly class Codes
                 'For a block for custom HTML, or for your own templates.',
                 $this->tag($widget),
                 'The tag',
+            ),
+            $code(
+                'exact',
+                'The same, with its room kept exactly',
+                'Longer: while the widget is fetched, the page keeps just the room that it will take, at every width.',
+                $this->exactTag($widget),
+                'The long tag',
             ),
             $code(
                 'site',
@@ -111,13 +130,48 @@ final readonly class Codes
         return array_values(array_filter($codes, fn (array $one): bool => $isPictured || ! in_array($one['key'], ['svg', 'png'], true)));
     }
 
+    /**
+     * Short, with about the room that the widget will take: as exactly as a few hundred characters allow.
+     */
     public function tag(Widget $widget): string
     {
-        $room = $widget->edition->room['length'] ?? null;
-        // The room that it takes at every width goes with the tag, so that nothing on the page moves when it comes in.
-        $style = $room === null ? '' : " style=\"display:block;--gnomic-room:$room;padding-top:var(--gnomic-room)\"";
+        $room = $widget->edition->room ?? null;
+        $forms = $room === null ? [] : array_unique([(string) ($room['short'] ?? "{$room['wide']}px"), "{$room['wide']}px"]);
+        foreach ($forms as $form) {
+            $tag = $this->tagWith($widget, '', self::kept($form));
+            if (strlen($tag) <= self::SHORT) {
+                return $tag;
+            }
+        }
 
-        return "<script async src=\"$this->host/gnomic.js\"></script><gnomic-widget key=\"$widget->key\"$style></gnomic-widget>";
+        return $this->tagWith($widget, '', '');
+    }
+
+    /** With exactly its room, so that nothing on the page moves when it comes in. */
+    public function exactTag(Widget $widget): string
+    {
+        $room = $widget->edition->room['length'] ?? null;
+
+        return $room === null ? $this->tagWith($widget, '', '')
+            : $this->tagWith($widget, " style=\"--gnomic-room:$room\"", self::kept('var(--gnomic-room)'));
+    }
+
+    private function tagWith(Widget $widget, string $style, string $room): string
+    {
+        $called = $room === '' ? '' : ' id="'.self::SCRIPT.'"';
+
+        return "<script async$called src=\"$this->host/gnomic.js\"></script><gnomic-widget key=\"$widget->key\"$style>$room</gnomic-widget>";
+    }
+
+    /**
+     * Room that gives itself back: at once where the script cannot be had or no scripts run, and after some seconds in any case. An
+     * element without content does so by what browsers do themselves (SMIL 3.0, "event values"; CSS Values 5, "if()"), so that no policy
+     * of the page forbids it; where its style is forbidden, no room is kept.
+     */
+    private static function kept(string $length): string
+    {
+        return "<svg display=block height=0 style=\"padding-top:$length".self::SCRIPTED.'"><set attributeName=display to=none begin='
+            .self::SCRIPT.'.error;'.self::PATIENCE.'s /></svg>';
     }
 
     public function site(Site $site): string

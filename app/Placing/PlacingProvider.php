@@ -49,6 +49,7 @@ final class PlacingProvider extends ServiceProvider
         ));
         $this->app->bind(SiteScript::class, fn (Application $app): SiteScript => new SiteScript(
             public_path('site.js'),
+            public_path('gnomic.js'),
             config()->string('gnomic.editions'),
             $this->host(),
             $app->make(HostLocks::class),

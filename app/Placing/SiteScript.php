@@ -16,8 +16,18 @@ use Symfony\Component\Process\Process;
 /** The one script of a site: the rules of its spots, and what puts widgets there, in a file that the web server hands out. */
 final readonly class SiteScript
 {
-    public function __construct(private string $script, private string $editions, private string $host, private HostLocks $locks)
-    {
+    /**
+     * @param  string  $script  that puts widgets where the rules say
+     * @param  string  $element  the script of the element itself, which goes with it: a page's policy may allow this one file alone, or no
+     *                           script that a script asks for
+     */
+    public function __construct(
+        private string $script,
+        private string $element,
+        private string $editions,
+        private string $host,
+        private HostLocks $locks,
+    ) {
     }
 
     /** Writes it, where it is other than it was. @return bool whether it was */
@@ -70,8 +80,8 @@ final readonly class SiteScript
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_HEX_TAG,
         );
 
-        return '(function(GNOMIC_HOST,GNOMIC_RULES,GNOMIC_PLACES){'.rtrim((string) file_get_contents($this->script))
-            .'})('.$written($this->host).','.$written($rules).','.$written($places).');';
+        return '(function(GNOMIC_HOST,GNOMIC_RULES,GNOMIC_PLACES){'.rtrim((string) file_get_contents($this->element))
+            .rtrim((string) file_get_contents($this->script)).'})('.$written($this->host).','.$written($rules).','.$written($places).');';
     }
 
     /** @return array{list<array<mixed>>, list<array{string, string}>} */

@@ -60,8 +60,9 @@ $include = static function (string $key) use ($gnomic): string {
 $paste = static function (string $key) use ($gnomic): string {
     $room = (require __DIR__.'/codes.php')[$key] ?? '0px';
 
-    return "<script async src=\"$gnomic/gnomic.js\"></script><gnomic-widget key=\"$key\" "
-        ."style=\"display:block;--gnomic-room:$room;padding-top:var(--gnomic-room)\"></gnomic-widget>";
+    return "<script async id=\"gno\" src=\"$gnomic/gnomic.js\"></script><gnomic-widget key=\"$key\" style=\"--gnomic-room:$room\">"
+        .'<svg display=block height=0 style="padding-top:var(--gnomic-room);display:if(media(scripting):block;else:none)">'
+        .'<set attributeName=display to=none begin=gno.error;6s /></svg></gnomic-widget>';
 };
 
 $faults = require __DIR__.'/faults.php';

@@ -24,7 +24,6 @@ const PAUSE = 100;
 const LONGEST = 30_000;
 /** Of the page's time, what looking for places may take. */
 const SHARE = 0.02;
-const self = document.currentScript as HTMLScriptElement | null;
 
 function start(): void {
   let path: string | undefined;
@@ -85,13 +84,6 @@ function start(): void {
   // At once: what is still being fetched for the page that was must not come into being on this one.
   (window as { navigation?: EventTarget }).navigation?.addEventListener('currententrychange', decide);
   addEventListener('popstate', decide);
-  if (!document.querySelector(`script[src="${GNOMIC_HOST}/gnomic.js"]`)) {
-    const script = document.createElement('script');
-    script.src = `${GNOMIC_HOST}/gnomic.js`;
-    script.nonce = self?.nonce ?? '';
-    script.async = true;
-    document.head.append(script);
-  }
 }
 
 function inserted(at: Element, side: Place[0], rule: Rule): Element {

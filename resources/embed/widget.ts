@@ -8,6 +8,12 @@ import { whole } from './whole';
 /** What to ask for on this page, the likeliest first: files of editions, or keys of other widgets. */
 type Decide = (element: Element, told: DOMStringMap, key: string) => string[];
 
+/** Where nothing comes, the room that was kept for it is the page's again; what the page held inside the tag stays. */
+function giveBack(element: HTMLElement): void {
+  element.style.removeProperty('padding-top');
+  for (const kept of element.children) if (kept.matches('svg') && kept.querySelector('set')) kept.remove();
+}
+
 /**
  * `<gnomic-widget key="…">`: shows the edition that is out. Sets no cookie, keeps nothing, asks nobody but its host.
  * Where the page already holds the edition (a declarative shadow root), it only adds the behaviour.
@@ -50,7 +56,8 @@ export class GnomicWidget extends HTMLElement {
     try {
       if (!/^[a-z0-9]{4,40}$/.test(key)) throw noWidget(key);
       const edition = await this.#found(key, signal);
-      if (signal.aborted || !edition) return;
+      if (signal.aborted) return;
+      if (!edition) return giveBack(this);
       const root = there ?? this.attachShadow({ mode: 'open' });
       const content = document.importNode(edition.content, true);
       root.adoptedStyleSheets &&= [];
@@ -61,6 +68,7 @@ export class GnomicWidget extends HTMLElement {
       enliven(this, root, key, this.#host, signal);
     } catch (error) {
       if (signal.aborted) return; // replaced or removed: no failure
+      giveBack(this);
       const failure = error instanceof Failure ? error : broken('Gnomic', (error as Error).message);
       // What the page held inside the tag stays to be seen; nothing broken is shown.
       console.warn(`Gnomic: ${failure.message}. ${failure.next}`);

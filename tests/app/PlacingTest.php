@@ -330,7 +330,7 @@ final class PlacingTest extends TestCase
     {
         $codes = $this->ask('get', '/widgets/{key}/codes', [], '/widgets/place1test/codes')->assertOk();
         $by = array_column((array) $codes->json('codes'), 'code', 'key');
-        self::assertSame(['tag', 'site', 'frame', 'plain', 'php', 'nginx', 'node', 'curl', 'address', 'svg', 'png', 'feed', 'rss', 'atom'], array_keys($by));
+        self::assertSame(['tag', 'exact', 'site', 'frame', 'plain', 'php', 'nginx', 'node', 'curl', 'address', 'svg', 'png', 'feed', 'rss', 'atom'], array_keys($by));
         self::assertStringContainsString('key="place1test"', $by['tag']);
         self::assertStringContainsString('e.origin===', $by['frame']);
         self::assertStringContainsString($by['tag'], (string) $codes->json('mail.body'));
@@ -340,8 +340,43 @@ final class PlacingTest extends TestCase
         // The PHP code is run as it is pasted.
         $php = sys_get_temp_dir().'/gnomic-code-'.getmypid().'.php';
         file_put_contents($php, $by['php']);
-        self::assertStringContainsString('No syntax errors', (string) shell_exec('php -l '.escapeshellarg($php)));
+        $files = $this->servedFrom('<template>Told</template>');
+        file_put_contents($php, str_replace(rtrim((string) config('app.url'), '/'), $files, $by['php']));
+        $folder = sys_get_temp_dir().'/gnomic-'.getmyuid().'-'.substr(hash('sha256', $php), 0, 16);
+        $run = fn (): string => (string) shell_exec('php -d display_errors=1 '.escapeshellarg($php).' 2>&1');
+        // Somebody else on the host was there first: what lies in it is not believed, and not written into.
+        mkdir($folder, 0777);
+        chmod($folder, 0777);
+        file_put_contents("$folder/place1test.html", '<script>evil()</script>');
+        self::assertStringStartsWith('<gnomic-widget key="place1test"><template>Told</template></gnomic-widget>', $run());
+        self::assertSame('<script>evil()</script>', file_get_contents("$folder/place1test.html"));
+        array_map(unlink(...), glob("$folder/*") ?: []);
+        rmdir($folder);
+        symlink(sys_get_temp_dir(), $folder);
+        self::assertStringContainsString('Told', $run());
+        self::assertFileDoesNotExist(sys_get_temp_dir().'/place1test.html', 'nor through a link');
+        unlink($folder);
+        // On one's own host, it is kept, and shown while Gnomic is away.
+        self::assertStringContainsString('Told', $run());
+        self::assertSame('<template>Told</template>', file_get_contents("$folder/place1test.html"));
+        self::assertSame('0700', substr(sprintf('%o', fileperms($folder)), -4));
+        touch("$folder/place1test.html", time() - 999);
+        file_put_contents($php, str_replace($files, 'http://127.0.0.1:9', (string) file_get_contents($php)));
+        self::assertStringContainsString('Told', $run());
+        unlink("$folder/place1test.html");
+        self::assertStringStartsWith('<gnomic-widget key="place1test"></gnomic-widget>', $run());
+        unlink("$folder/place1test.html");
+        rmdir($folder);
         unlink($php);
+    }
+
+    /** @return string the address of a host that answers everything with this */
+    private function servedFrom(string $body): string
+    {
+        $file = sys_get_temp_dir().'/gnomic-served-code-'.getmypid().'.php';
+        file_put_contents($file, '<?php echo '.var_export($body, true).';');
+
+        return $this->serve($file, []);
     }
 
     public function test_the_rating_is_a_picture_and_the_feeds_are_there(): void
@@ -448,6 +483,24 @@ final class PlacingTest extends TestCase
             self::assertStringContainsString('title=\"What guests say\"', $told(), 'the frame');
             self::assertStringNotContainsString('Strip above', $told());
         }
+    }
+
+    public function test_the_code_is_short_and_gives_its_room_back(): void
+    {
+        $codes = array_column(app(Codes::class)->of($this->mine, $this->widget->refresh()), 'code', 'key');
+        $host = rtrim((string) config('app.url'), '/');
+        self::assertLessThanOrEqual(300, strlen((string) $codes['tag']));
+        $kept = ';display:if(media(scripting):block;else:none)"><set attributeName=display to=none begin=gno.error;6s /></svg></gnomic-widget>';
+        foreach (['tag' => '"><svg display=block height=0 style="padding-top:', 'exact' => '" style="--gnomic-room:'] as $key => $then) {
+            self::assertStringStartsWith("<script async id=\"gno\" src=\"$host/gnomic.js\"></script><gnomic-widget key=\"place1test$then", (string) $codes[$key]);
+            self::assertStringEndsWith($kept, (string) $codes[$key]);
+            self::assertDoesNotMatchRegularExpression('/<style|\son\w+=/i', (string) $codes[$key], 'nothing that policies forbid');
+        }
+        self::assertLessThanOrEqual(300, strlen((string) $codes['site']));
+        // Where names are long, less room is kept, and the code stays short.
+        $long = new Codes('https://'.str_repeat('widgets.', 16).'example', base_path('resources/codes'));
+        self::assertLessThanOrEqual(300, strlen($long->tag($this->widget)));
+        self::assertStringNotContainsString('<svg', $long->tag($this->widget));
     }
 
     public function test_embedding_by_address(): void

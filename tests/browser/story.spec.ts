@@ -111,9 +111,9 @@ test('its code, pasted on any origin, shows it: no cookie, nothing from anybody 
   expect((await copy.boundingBox())?.width, 'as wide as its word').toBeLessThan(90);
   const code = (await page.locator('[data-code=tag]').textContent()) ?? '';
   const key = new URL(page.url()).pathname.split('/').pop() ?? '';
-  const tag = `<script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}" style="display:block;--gnomic-room:`;
+  const tag = `<script async id="gno" src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}"><svg `;
   expect(code.slice(0, tag.length)).toBe(tag);
-  expect(code).toMatch(/;padding-top:var\(--gnomic-room\)"><\/gnomic-widget>$/);
+  expect(code.length).toBeLessThanOrEqual(300);
 
   const visitor = await context.browser()!.newContext();
   const theirs = await visitor.newPage();

@@ -111,6 +111,23 @@ test.each(causes)('a failure of the %s is told with its own next step', async (c
   expect(asked).toHaveLength(times);
 });
 
+test.each([404, 503])(
+  'where nothing comes (%d), the room that was kept is given back, and what stands in the tag stays',
+  async (status) => {
+    vi.spyOn(console, 'warn').mockImplementation(() => undefined);
+    interfaceAnswers({ 'GET /w/dome4visit/open.html': () => status });
+    const element = put(
+      'dome4visit',
+      'Ask us<svg style="padding-top:400px"><set attributeName="display"></set></svg><svg id="own"></svg>',
+    );
+    element.style.paddingTop = 'var(--gnomic-room)';
+    await vi.waitFor(() => expect(element.querySelector('set')).toBeNull());
+    expect(element.style.paddingTop).toBe('');
+    expect(element.querySelector('#own')).not.toBeNull();
+    expect(element.textContent).toBe('Ask us');
+  },
+);
+
 test('blanks around a key are no part of it', async () => {
   interfaceAnswers({ 'GET /w/dome4visit/open.html': edition('Clear skies.') });
   const element = put(' dome4visit\n');

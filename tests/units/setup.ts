@@ -8,3 +8,30 @@ globalThis.Request = class extends Plain {
   }
 };
 globalThis.fetch = answer;
+
+/** As browsers do, by the same answers: the document of what was fetched. */
+globalThis.XMLHttpRequest = class {
+  status = 0;
+  responseType = '';
+  responseXML: Document | null = null;
+  onload?: () => void;
+  onerror?: () => void;
+  onabort?: () => void;
+  #address = '';
+  open(_way: string, address: string): void {
+    this.#address = address;
+  }
+  send(): void {
+    fetch(this.#address).then(
+      async (given) => {
+        this.status = given.status;
+        this.responseXML = new DOMParser().parseFromString(await given.text(), 'text/html');
+        this.onload?.();
+      },
+      () => this.onerror?.(),
+    );
+  }
+  abort(): void {
+    this.onabort?.();
+  }
+} as unknown as typeof XMLHttpRequest;

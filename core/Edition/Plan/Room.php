@@ -19,6 +19,18 @@ final readonly class Room
     /** Knots that are enough; more make the code to paste long. */
     private const KNOTS = 14;
 
+    /** Widths of a column on phones and on wide pages, and those at which a short form is to be about right. */
+    private const PHONE = 358;
+
+    private const WIDE = 1000;
+
+    private const ASKED = [328, 358, 398, 440, 560, 700, 760, 880, 1000, 1120];
+
+    private const SLOPES = [5, 10, 20, 30, 40, 60, 80, 100, 130, 170, 220, 300, 400];
+
+    /** CSS pixels that nobody notices. */
+    private const ALIKE = 12;
+
     /** @param  non-empty-array<int, int>  $knots  heights by widths, both in CSS pixels, widths ascending */
     private function __construct(private array $knots)
     {
@@ -68,6 +80,34 @@ final readonly class Room
         }
 
         return count($terms) === 1 ? $terms[0] : 'calc('.strtr(implode(' + ', $terms), ['+ -' => '- ']).')';
+    }
+
+    /**
+     * The same in a few characters, for codes that are to be short: the height on wide pages, and on narrower ones a line to the height on
+     * a phone. Between them it is about right.
+     */
+    public function short(): string
+    {
+        [$phone, $wide] = [$this->at(self::PHONE), $this->at(self::WIDE)];
+        if (abs($phone - $wide) < self::ALIKE) {
+            return "{$wide}px";
+        }
+        [$best, $least] = ["{$wide}px", PHP_INT_MAX];
+        foreach (self::SLOPES as $slope) {
+            $slope = $phone > $wide ? $slope : -$slope;
+            $from = (int) round($phone + $slope * self::PHONE / 100);
+            $wrong = 0;
+            foreach (self::ASKED as $width) {
+                $line = $from - $slope * $width / 100;
+                $wrong += abs($this->at($width) - ($phone > $wide ? max($wide, $line) : min($wide, $line)));
+            }
+            if ($wrong < $least) {
+                $least = $wrong;
+                $best = $phone > $wide ? "max({$wide}px,{$from}px - {$slope}%)" : "min({$wide}px,{$from}px + ".-$slope.'%)';
+            }
+        }
+
+        return $best;
     }
 
     /** How much more or less another takes at most, at any width. @return int CSS pixels; above 0: more */

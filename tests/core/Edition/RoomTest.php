@@ -25,6 +25,22 @@ final class RoomTest extends TestCase
         self::assertSame('420px', Room::of(fn (int $width): float => 420.0)->length());
     }
 
+    public function test_a_short_form_is_about_right(): void
+    {
+        $line = fn (int $from, float $slope, int $least): Room => Room::of(fn (int $width): float => max($least, $from - $slope * $width));
+        foreach ([[1_300, 0.9, 380], [900, 0.6, 420], [3_000, 3.0, 600]] as [$from, $slope, $least]) {
+            $short = $line($from, $slope, $least)->short();
+            self::assertLessThan(30, strlen($short));
+            self::assertMatchesRegularExpression('/^max\(\d+px,\d+px - \d+%\)$/', $short);
+            sscanf($short, 'max(%dpx,%dpx - %d%%)', $wide, $of, $share);
+            foreach ([358, 1_000] as $width) {
+                self::assertEqualsWithDelta(max($least, $from - $slope * $width), max((int) $wide, (int) $of - (int) $share * $width / 100), 20, "$short at $width");
+            }
+        }
+        self::assertSame('420px', Room::of(fn (int $width): float => 420.0)->short());
+        self::assertStringStartsWith('min(', Room::of(fn (int $width): float => 200 + 0.3 * $width)->short());
+    }
+
     public function test_it_tells_how_much_more_it_takes_than_another(): void
     {
         $room = fn (float $height): Room => Room::of(fn (int $width): float => $height);
