@@ -40,7 +40,7 @@ final class StyleSheets
 
         return LookRules::of($look, '.g').'.g{'.$this->properties($plan).'}'.implode('', $parts).LookRules::size($look->tokens)
             .$this->layouts($plan, $look).$this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan)
-            .($look->css === '' ? '' : ".box{overflow:clip;overflow-clip-margin:4px}$look->css");
+            .($look->css === '' ? '' : ".box{overflow:clip;overflow-clip-margin:40px}$look->css");
     }
 
     /** Of a page of further cards. @param  string  $page  its class */

@@ -291,6 +291,14 @@ const TRICKS = [
   '.box{contain:none!important;overflow:visible!important}',
   '.card{position:fixed!important}',
   '.card { background: url (https://evil.test/40) }',
+  '.head{margin-top:calc(5px - 400px)}',
+  '.widget{margin-top:calc(0px - 400px)}',
+  '.card{padding:calc(1200px*400)}',
+  '.card{font-size:calc(60em*9999)}',
+  '.card{width:400%}',
+  '.card{outline-offset:400px;outline:3px solid red}',
+  '.card{filter:drop-shadow(400px 0 red)}',
+  '.card{background:-moz-element(#a)}',
 ];
 
 test('own rules that would reach out reach nothing and load nothing', async ({ page }) => {
@@ -329,6 +337,67 @@ test('own rules that would reach out reach nothing and load nothing', async ({ p
   const usual = await around('');
   for (const trick of TRICKS) expect.soft(await around(trick), trick).toEqual(usual);
   expect(asked).toEqual([]);
+});
+
+/** Parts that say what was said and what it rests on. */
+const SAID = ['figure', 'base', 'rating', 'glyphs', 'name', 'source', 'date', 'words'];
+
+test('what was said stays to be seen as it is, and nothing is painted over the page', async ({ page }) => {
+  await page.setViewportSize({ width: 800, height: 1400 });
+  const extremes = [
+    SAID.map(
+      (part) =>
+        `.${part}{display:none;font-size:0;color:transparent;opacity:0}.${part}::before{content:"5.0 of 5"}.${part}::after{content:" (verified)"}`,
+    ).join(''),
+    // As far as each property goes.
+    '.card{padding:64px;margin:64px;border:16px solid red;border-radius:200px;font-size:64px;letter-spacing:8px;line-height:2.5}',
+    '.widget{padding:calc(100% + 900em);margin:calc(100% - 4em)}',
+    '.words,.name,.by{font-size:900em;padding:900em;margin:900em}',
+    '.card,.head,.figure,.widget{opacity:.85;filter:brightness(.7) contrast(.8)}',
+    '.card{box-shadow:24px 24px 40px 12px red,-24px -24px 40px 12px red;outline:6px solid red;outline-offset:8px}',
+    '.name,.words{text-shadow:4px 4px 12px red;letter-spacing:-1px;word-spacing:-2px;line-height:1;font-size:.01em}',
+    '.card,.by,.head{gap:64px;align-items:end;justify-content:end;text-align:right}',
+    '.card::before{content:"»";display:block;width:480px;height:480px;padding:64px;background:red}',
+    '.widget{--ink:#000;--inset:64px;--edge:12px;--corner:60px;--shadow:24px 24px 40px 12px red}',
+  ];
+  const shown = async (css: string): Promise<{ over: string; under: string; wide: number }> => {
+    const around = 'height:120px;background:repeating-linear-gradient(45deg,#eee 0 6px,#bbd 6px 12px)';
+    await show(
+      page,
+      `<div id="over" style="${around}"></div>${dressed({ css }, { layout: { name: 'list' } }, entries('reviews', 2))}<div id="under" style="${around}"></div>`,
+      'body{margin:0;overflow-x:clip}',
+    );
+    const told = await page.evaluate(() => {
+      const box = (id: string): DOMRect => document.getElementById(id)!.getBoundingClientRect();
+      return {
+        over: box('over').top + scrollY,
+        under: box('under').top + scrollY,
+        wide: document.documentElement.scrollWidth,
+      };
+    });
+    const strip = async (y: number): Promise<string> =>
+      (await page.screenshot({ clip: { x: 0, y, width: 800, height: 70 }, fullPage: true })).toString('base64');
+    return { over: await strip(told.over), under: await strip(told.under + 48), wide: told.wide };
+  };
+  const usual = await shown('');
+  for (const part of SAID) expect(await page.locator(`gnomic-widget .${part}`).count(), part).toBeGreaterThan(0);
+  for (const css of extremes) {
+    expect.soft(await shown(css), css).toEqual(usual);
+    for (const part of SAID) {
+      const element = page.locator(`gnomic-widget .${part}`).first();
+      const told = await element.evaluate((one) => ({
+        height: one.getBoundingClientRect().height,
+        beside: ['before', 'after'].map((side) => getComputedStyle(one, `::${side}`).content).join(''),
+      }));
+      expect.soft(told.height, `${css} ${part}`).toBeGreaterThan(8);
+      if (part !== 'glyphs') expect.soft(told.beside, `${css} ${part}`).toBe('nonenone');
+      // Its pixels are there: without it, the picture is another.
+      const seen = await element.screenshot();
+      await element.evaluate((one: HTMLElement) => one.style.setProperty('opacity', '0', 'important'));
+      expect.soft(seen.equals(await element.screenshot()), `${css} ${part}`).toBe(false);
+      await element.evaluate((one: HTMLElement) => one.style.removeProperty('opacity'));
+    }
+  }
 });
 
 test('own rules that are meant are taken', async ({ page }) => {
