@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use App\Host\Durable;
 use App\Host\Folder;
 use Gnomic\Json\Value;
 use Illuminate\Filesystem\Filesystem;
@@ -29,6 +30,11 @@ final readonly class EditionFiles
 
     /** How long each file of an edition is, written last: what has it is whole. */
     private const SIZES = 'sizes.json';
+
+    /** What is in each file, by a digest. */
+    private const DIGESTS = 'digests.json';
+
+    private const DIGEST = 'xxh128';
 
     /** What each page of everything was made from. */
     private const PAGES = 'pages.json';
@@ -63,7 +69,7 @@ final readonly class EditionFiles
     {
         $target = "$this->folder/$key/$hash";
         if (is_dir($target)) {
-            if (! $this->isWhole($key, $hash)) {
+            if (! $this->isWhole($key, $hash, thoroughly: true)) {
                 $this->fill($target, $rendering, $before);
             }
 
@@ -77,6 +83,7 @@ final readonly class EditionFiles
             if (! @rename($making, $target) && ! is_dir($target)) {
                 throw EditionNotWritten::at($target);
             }
+            Durable::settle("$this->folder/$key");
         } finally {
             if (is_dir($making)) {
                 (new Filesystem)->deleteDirectory($making);
@@ -85,24 +92,36 @@ final readonly class EditionFiles
         }
     }
 
-    /** Whether every file of an edition is there, as long as it was when it was read back; those that never change, too. */
-    public function isSound(string $key, string $hash): bool
+    /**
+     * Whether every file of an edition is there, as long as it was when it was read back; those that never change, too.
+     *
+     * @param  bool  $thoroughly  whether what is in them is compared as well
+     */
+    public function isSound(string $key, string $hash, bool $thoroughly = false): bool
     {
-        return array_filter([$hash, ...$this->further($key, $hash)], fn (string $one): bool => ! $this->isWhole($key, $one)) === [];
+        $isBroken = fn (string $one): bool => ! $this->isWhole($key, $one, $thoroughly);
+
+        return array_filter([$hash, ...$this->further($key, $hash)], $isBroken) === [];
     }
 
-    private function isWhole(string $key, string $hash): bool
+    private function isWhole(string $key, string $hash, bool $thoroughly = false): bool
     {
         $folder = "$this->folder/$key/$hash";
         clearstatcache();
         $sizes = json_decode((string) @file_get_contents("$folder/".self::SIZES), true);
+        $digests = $thoroughly ? json_decode((string) @file_get_contents("$folder/".self::DIGESTS), true) : [];
         foreach (is_array($sizes) ? $sizes : ['' => -1] as $name => $size) {
             if (@filesize("$folder/$name") !== $size) {
                 return false;
             }
+            $digest = is_array($digests) ? ($digests[$name] ?? null) : null;
+            // Editions from before have no digests.
+            if ($digest !== null && @hash_file(self::DIGEST, "$folder/$name") !== $digest) {
+                return false;
+            }
         }
 
-        return true;
+        return is_array($digests) || ! $thoroughly || ! is_file("$folder/".self::DIGESTS);
     }
 
     /** @return array<string, string> digests of the pages of everything of an edition, by file name */
@@ -173,7 +192,7 @@ final readonly class EditionFiles
     /** @throws EditionNotWritten */
     private function readBack(string $folder, Rendering $rendering): void
     {
-        $sizes = [];
+        $sizes = $digests = [];
         clearstatcache();
         foreach ($rendering->files() as $name => $contents) {
             if (
@@ -187,10 +206,14 @@ final readonly class EditionFiles
             foreach (self::ENDINGS as $ending) {
                 if (is_file("$folder/$name$ending")) {
                     $sizes["$name$ending"] = (int) filesize("$folder/$name$ending");
+                    $digests["$name$ending"] = (string) hash_file(self::DIGEST, "$folder/$name$ending");
                 }
             }
         }
+        $this->put("$folder/".self::DIGESTS, json_encode($digests, JSON_THROW_ON_ERROR));
         $this->put("$folder/".self::SIZES, json_encode($sizes, JSON_THROW_ON_ERROR));
+        // All of it is on the disk before anything points to it.
+        Durable::settle(...array_map(fn (string $name): string => "$folder/$name", [...array_keys($sizes), self::DIGESTS, self::SIZES]), ...[$folder]);
     }
 
     /** @param  int  $time seconds; later than the edition before, so that validators by time and size tell them apart */
@@ -208,6 +231,7 @@ final readonly class EditionFiles
             @unlink($pointer);
             throw EditionNotWritten::at("$folder/current");
         }
+        Durable::settle($folder);
     }
 
     /** Whether it is what visitors get. */

@@ -20,7 +20,9 @@ final readonly class Pointers
     /**
      * @phpstan-impure what it finds wrong is right afterwards
      *
-     * @param  bool  $thoroughly  whether every file of what is out is looked at, too
+     * Every file of what is out is there, and as long as it was written.
+     *
+     * @param  bool  $thoroughly  whether what is in them is compared, too
      * @return int widgets that are not as they should be
      */
     public function mend(bool $thoroughly = false): int
@@ -31,7 +33,7 @@ final readonly class Pointers
         /** @var Widget $widget */
         foreach ($query->lazyById(500) as $widget) {
             $hash = (string) $widget->edition?->hash;
-            $isRight = $this->files->isOut($widget->key, $hash) && (! $thoroughly || $this->files->isSound($widget->key, $hash));
+            $isRight = $this->files->isOut($widget->key, $hash) && $this->files->isSound($widget->key, $hash, $thoroughly);
             if (! $isRight && ! in_array($widget->id, $this->outbox->widgets($widget->site_id), true)) {
                 $this->outbox->widget($widget, null, 'The published files were not as they should be');
                 $wrong++;

@@ -63,7 +63,7 @@ final readonly class Publish
     {
         $current = $widget->edition;
         // Files that are not there, or not whole, are made again whatever the fingerprint says.
-        $isSound = $current !== null && $this->files->isSound($widget->key, $current->hash);
+        $isSound = $current !== null && $this->files->isSound($widget->key, $current->hash, thoroughly: true);
         $before = $current !== null && $isSound ? $this->files->pages($widget->key, $current->hash) : [];
         $title = $widget->titleIn($brief);
         $frame = $this->renderer->frame($widget->key, $title);

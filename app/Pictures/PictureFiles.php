@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pictures;
 
+use App\Host\Durable;
 use GdImage;
 use Gnomic\Dress\Colour\Colour;
 use RuntimeException;
@@ -49,14 +50,44 @@ final readonly class PictureFiles
         foreach ($widths as $one) {
             $scaled = $one === $width ? $image : imagescale($image, $one, max(1, (int) round($height * $one / $width)), IMG_BICUBIC);
             $file = "$this->folder/$name-$one.webp";
-            if ($scaled === false || ! imagewebp($scaled, "$file.new", 82) || ! rename("$file.new", $file)) {
+            if ($scaled === false || ! Durable::write($file, self::webp($scaled))) {
                 throw new RuntimeException("$file cannot be written; the disk may be full.");
             }
         }
+        Durable::settle($this->folder);
         $largest = max($widths);
 
         return ['name' => $name, 'widths' => $widths, 'width' => $largest, 'height' => max(1, (int) round($height * $largest / $width)),
             'colour' => $this->colour($image), 'extremes' => self::spots($image)];
+    }
+
+    private static function webp(GdImage $image): string
+    {
+        ob_start();
+        imagewebp($image, null, 82);
+
+        return (string) ob_get_clean();
+    }
+
+    /**
+     * Whether the files of a picture are there, and as long as they say themselves (RIFF: the length stands behind the name).
+     *
+     * @param  list<int>  $widths
+     * @param  bool  $thoroughly  whether each is read, too
+     */
+    public function areSound(string $name, array $widths, bool $thoroughly = false): bool
+    {
+        clearstatcache();
+        foreach ($widths as $width) {
+            $path = "$this->folder/$name-$width.webp";
+            $head = (string) @file_get_contents($path, false, null, 0, 12);
+            $length = strlen($head) === 12 && str_starts_with($head, 'RIFF') ? unpack('V', $head, 4) : false;
+            if ($length === false || @filesize($path) !== ($length[1] ?? 0) + 8 || ($thoroughly && @imagecreatefromwebp($path) === false)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** The mean of all its pixels, in four bits a channel: enough to stand in its place for a moment. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Placing;
 
+use App\Editions\EditionNotWritten;
+use App\Host\Durable;
 use App\Host\HostLocks;
 use App\Models\Site;
 use App\Models\SpotRecord;
@@ -38,20 +40,25 @@ final readonly class SiteScript
             $script = $this->of($site);
             $folder = "$this->editions/s";
             $file = "$folder/$site->key.js";
-            if ((string) @file_get_contents($file) === $script) {
+            if ((string) @file_get_contents($file) === $script && $this->isSound($file, true)) {
                 return false;
             }
             is_dir($folder) || @mkdir($folder, 0755, true);
-            file_put_contents("$file.new", $script);
-            file_put_contents("$file.gz.new", (string) gzencode($script, 9));
-            $brotli = (new ExecutableFinder)->find('brotli');
-            if ($brotli !== null && (new Process([$brotli, '--best', '--force', '-o', "$file.br.new", "$file.new"]))->run() === 0) {
-                rename("$file.br.new", "$file.br");
-            } else {
-                @unlink("$file.br");
+            $packed = ['.gz' => (string) gzencode($script, 9), '.br' => self::brotli($script)];
+            $sums = [];
+            // What says how they have to be comes last: whatever ends half way is written again.
+            @unlink("$file.sums");
+            foreach (['' => $script] + $packed as $ending => $contents) {
+                if ($contents === null) {
+                    @unlink("$file$ending");
+                } elseif (Durable::write("$file$ending", $contents)) {
+                    $sums[$ending] = [strlen($contents), hash('xxh128', $contents)];
+                } else {
+                    throw EditionNotWritten::at("$file$ending");
+                }
             }
-            rename("$file.gz.new", "$file.gz");
-            rename("$file.new", $file);
+            Durable::write("$file.sums", json_encode($sums, JSON_THROW_ON_ERROR));
+            Durable::settle($folder);
 
             return true;
         } finally {
@@ -59,17 +66,45 @@ final readonly class SiteScript
         }
     }
 
-    /** Writes those that are not there: of sites that are new. @return int how many */
-    public function mend(): int
+    /**
+     * Writes those again that are not there, or not as long as they were written.
+     *
+     * @param  bool  $thoroughly  whether what is in them is compared, too: with what was written, and with what would be written now
+     * @return int how many
+     */
+    public function mend(bool $thoroughly = false): int
     {
         $written = 0;
         foreach (Site::query()->lazyById(200) as $site) {
-            if ($site instanceof Site && ! is_file("$this->editions/s/$site->key.js")) {
+            if ($site instanceof Site && ($thoroughly || ! $this->isSound("$this->editions/s/$site->key.js", false))) {
                 $written += (int) $this->write($site);
             }
         }
 
         return $written;
+    }
+
+    private function isSound(string $file, bool $thoroughly): bool
+    {
+        clearstatcache();
+        $sums = json_decode((string) @file_get_contents("$file.sums"), true);
+        foreach (is_array($sums) && isset($sums['']) ? $sums : ['' => [-1, '']] as $ending => $sum) {
+            [$size, $digest] = is_array($sum) && count($sum) === 2 ? array_values($sum) : [-1, ''];
+            if (@filesize("$file$ending") !== $size || ($thoroughly && @hash_file('xxh128', "$file$ending") !== $digest)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Null where the program is missing. */
+    private static function brotli(string $script): ?string
+    {
+        $program = (new ExecutableFinder)->find('brotli');
+        $packing = $program === null ? null : new Process([$program, '--best', '--stdout'], input: $script, timeout: 30);
+
+        return $packing !== null && $packing->run() === 0 ? $packing->getOutput() : null;
     }
 
     public function of(Site $site): string

@@ -6,12 +6,17 @@ namespace Tests\app;
 
 use App\Models\Finding;
 use App\Models\Page;
+use App\Models\Picture;
+use App\Models\PictureState;
 use App\Models\Site;
 use App\Models\Widget;
+use App\Pictures\PictureFiles;
+use App\Pictures\PictureLook;
 use App\Placing\Codes;
 use App\Placing\Pages\CheckDuePages;
 use App\Placing\Pages\CheckPage;
 use App\Placing\Pages\FindPages;
+use App\Placing\SiteScript;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
@@ -501,6 +506,50 @@ final class PlacingTest extends TestCase
         $long = new Codes('https://'.str_repeat('widgets.', 16).'example', base_path('resources/codes'));
         self::assertLessThanOrEqual(300, strlen($long->tag($this->widget)));
         self::assertStringNotContainsString('<svg', $long->tag($this->widget));
+    }
+
+    public function test_a_script_of_a_site_that_is_not_whole_is_written_again(): void
+    {
+        $script = app(SiteScript::class);
+        $script->write($this->mine);
+        $file = config('gnomic.editions')."/s/{$this->mine->key}.js";
+        $whole = (string) file_get_contents($file);
+        self::assertSame(0, $script->mend());
+        foreach (['', '.gz', '.br', '.sums'] as $ending) {
+            $before = (string) file_get_contents("$file$ending");
+            file_put_contents("$file$ending", substr($before, 0, intdiv(strlen($before), 2)));
+            self::assertSame(1, $script->mend(), $ending);
+            self::assertSame($before, file_get_contents("$file$ending"), $ending);
+            if ($ending !== '.sums') {
+                file_put_contents("$file$ending", strrev($before));
+                self::assertSame(0, $script->mend());
+                self::assertSame(1, $script->mend(thoroughly: true), $ending);
+                self::assertSame($before, file_get_contents("$file$ending"), $ending);
+            }
+        }
+        self::assertSame($whole, file_get_contents($file));
+    }
+
+    public function test_a_picture_that_is_not_whole_is_fetched_again(): void
+    {
+        $image = imagecreatetruecolor(120, 80);
+        ob_start();
+        imagepng($image);
+        $kept = app(PictureFiles::class)->keep((string) ob_get_clean());
+        $picture = Picture::query()->create(['site_id' => $this->mine->id, 'url' => 'https://a.example/p.png', 'digest' => 'x', 'state' => PictureState::Kept, 'name' => $kept['name'], 'widths' => $kept['widths'], 'tries' => 1]);
+        $look = app(PictureLook::class);
+        self::assertSame([0, 0], [$look->mend(), $look->mend(thoroughly: true)]);
+        $file = config('gnomic.editions')."/p/{$kept['name']}-{$kept['widths'][0]}.webp";
+        $before = (string) file_get_contents($file);
+        foreach (['', substr($before, 0, -3), str_repeat("\0", strlen($before))] as $contents) {
+            $picture->update(['state' => PictureState::Kept]);
+            file_put_contents($file, $contents);
+            self::assertSame(1, $look->mend());
+            self::assertSame(PictureState::Waiting, $picture->refresh()->state);
+        }
+        $picture->update(['state' => PictureState::Kept]);
+        file_put_contents($file, substr($before, 0, 12).str_repeat('x', strlen($before) - 12));
+        self::assertSame([0, 1], [$look->mend(), $look->mend(thoroughly: true)]);
     }
 
     public function test_embedding_by_address(): void
