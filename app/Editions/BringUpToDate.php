@@ -21,6 +21,7 @@ use Gnomic\Sift\Clauses\ApartFrom;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Order;
 use Gnomic\Sift\Shuffle;
+use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /**
@@ -33,7 +34,7 @@ final readonly class BringUpToDate implements Renders
     {
     }
 
-    public function workOff(int $siteId): int
+    public function workOff(int $siteId, ?float $until = null): int
     {
         $site = Site::query()->find($siteId);
         $lock = $this->locks->attempt("outbox-$siteId");
@@ -43,9 +44,14 @@ final readonly class BringUpToDate implements Renders
         }
         try {
             $editions = 0;
-            while (($tasks = $this->outbox->waiting($siteId)) !== []) {
-                $editions += $this->tasks($site, $tasks);
-                $this->outbox->done($tasks);
+            while (($until === null || microtime(true) < $until) && ($tasks = $this->outbox->waiting($siteId)) !== []) {
+                $rank = $tasks[0]->rank;
+                $tasks = array_values(array_filter($tasks, fn (Task $task): bool => $task->rank === $rank));
+                if ($rank === Outbox::LAST) {
+                    $this->pages($site, $tasks[0]);
+                } else {
+                    $editions += $this->tasks($site, $tasks, $rank, $until);
+                }
             }
 
             return $editions;
@@ -54,21 +60,41 @@ final readonly class BringUpToDate implements Renders
         }
     }
 
+    /** Pages of everything of one widget, as many as a turn has time for. */
+    private function pages(Site $site, Task $task): void
+    {
+        $widget = Widget::query()->where('site_id', $site->id)->whereKey($task->pages)->first();
+        $isLeft = false;
+        try {
+            $isLeft = $widget !== null && $this->publish->pages($widget);
+        } catch (Throwable $fault) {
+            // What is out stays; whoever publishes next sends for them again.
+            report($fault);
+        }
+        $this->outbox->done([$task]);
+        if ($isLeft) {
+            $this->outbox->pages($widget);
+        }
+    }
+
     /**
-     * @param  list<Task>  $tasks
+     * @param  list<Task>  $tasks  of one rank
      * @return int new editions
      */
-    private function tasks(Site $site, array $tasks): int
+    private function tasks(Site $site, array $tasks, int $rank, ?float $until): int
     {
         $waiting = $this->out($site);
         $next = $this->affected($site, $tasks, $waiting);
         $editions = 0;
+        $left = [];
         // Then those that leave out what these show; each once, so that two that leave out each other's do not go on for ever.
         while ($next !== []) {
             $waiting = array_diff_key($waiting, $next);
             $renewed = [];
             foreach ($next as [$widget, $brief, $of]) {
-                if ($this->rendered($widget, $brief, $of)) {
+                if ($this->isOver($site, $rank, $until)) {
+                    $left[] = [$widget, $brief, $of];
+                } elseif ($this->rendered($widget, $brief, $of)) {
                     $renewed[] = $widget->key;
                     $editions++;
                 }
@@ -80,8 +106,37 @@ final readonly class BringUpToDate implements Renders
                 }
             }
         }
+        DB::transaction(fn () => $this->settle($site, $tasks, $left));
 
         return $editions;
+    }
+
+    /** Whether no further widget is to be begun: the turn is over, or something came meanwhile that visitors wait for. */
+    private function isOver(Site $site, int $rank, ?float $until): bool
+    {
+        return $until !== null && (microtime(true) >= $until || ($rank !== Outbox::FIRST && $this->outbox->hasFirst($site->id)));
+    }
+
+    /**
+     * @param  list<Task>  $tasks
+     * @param  list<array{Widget, Brief, list<Task>}>  $left
+     */
+    private function settle(Site $site, array $tasks, array $left): void
+    {
+        // What somebody publishes goes by the brief that is written in the task: that one stays.
+        $kept = [];
+        $others = [];
+        foreach ($left as [$widget, , $of]) {
+            $own = array_values(array_filter($of, fn (Task $task): bool => $task->brief !== null));
+            $kept = [...$kept, ...array_map(fn (Task $task): int => $task->id, $own)];
+            if ($own === []) {
+                $causes = implode('; ', array_unique(array_map(fn (Task $task): string => $task->cause, $of)));
+                $rounds = array_values(array_filter(array_map(fn (Task $task): ?int => $task->roundId, $of), is_int(...)));
+                $others[] = [$widget->id, $causes === '' ? 'Another widget on the page shows other entries now' : $causes, $rounds[0] ?? null];
+            }
+        }
+        $this->outbox->done(array_values(array_filter($tasks, fn (Task $task): bool => ! in_array($task->id, $kept, true))));
+        $this->outbox->left($site->id, $others);
     }
 
     /** @return array<int, array{Widget, Brief}> widgets that are out, with their briefs */

@@ -8,10 +8,12 @@ use App\Host\HostLocks;
 use App\Models\Edition;
 use App\Models\SpotRecord;
 use App\Models\Widget;
+use App\Outbox\Outbox;
 use App\Placing\Forms;
 use App\Placing\Placements;
 use App\Placing\SiteScript;
 use Gnomic\Brief\Brief;
+use Gnomic\Brief\BriefReader;
 use Gnomic\Edition\Input\Assembler;
 use Gnomic\Edition\Input\EditionInput;
 use Gnomic\Json\Value;
@@ -36,10 +38,18 @@ final readonly class Publish
         private HostLocks $locks,
         private Forms $forms,
         private SiteScript $script,
+        private Outbox $outbox,
     ) {
     }
 
-    /** Makes what a brief gives over the entries as they are now. @return Edition|null null where nothing differs from what is out */
+    /** Pages of everything that are made in one turn: some seconds. */
+    private const PAGES = 40;
+
+    /**
+     * Makes what a brief gives over the entries as they are now. Where there are many pages of everything, they come after it.
+     *
+     * @return Edition|null null where nothing differs from what is out
+     */
     public function brief(Widget $widget, Brief $brief, string $cause): ?Edition
     {
         $lock = $this->locks->waited("publish-$widget->id", self::PATIENCE);
@@ -67,8 +77,11 @@ final readonly class Publish
         $before = $current !== null && $isSound ? $this->files->pages($widget->key, $current->hash) : [];
         $title = $widget->titleIn($brief);
         $frame = $this->renderer->frame($widget->key, $title);
-        $input = $widget->isEmptied() ? EditionInput::nothing() : $this->input($widget, $brief, $frame, $before);
+        $input = $widget->isEmptied() ? EditionInput::nothing() : $this->input($widget, $brief, $frame, $before, 0);
         $fingerprint = $this->renderer->fingerprint($frame, $input);
+        if ($input->isLong) {
+            $this->outbox->pages($widget);
+        }
         if ($current !== null && $isSound && $current->fingerprint === $fingerprint) {
             return $this->same($widget, $current, $brief, $fingerprint);
         }
@@ -98,12 +111,48 @@ final readonly class Publish
             $edition->hash,
             max($edition->created_at->getTimestamp(), ($current?->created_at->getTimestamp() ?? 0) + 1),
         );
+        $this->tidy($widget);
+
+        return $edition;
+    }
+
+    /**
+     * Makes the pages of everything that are not as they should be, some at a time: the edition that is out stays the same but for them.
+     *
+     * @return bool whether some are left
+     */
+    public function pages(Widget $widget): bool
+    {
+        $lock = $this->locks->waited("publish-$widget->id", self::PATIENCE);
+        try {
+            $current = $widget->refresh()->edition;
+            if ($current === null || $widget->isEmptied() || ! $this->files->isSound($widget->key, $current->hash)) {
+                return false;
+            }
+            $brief = BriefReader::read($current->brief);
+            $frame = $this->renderer->frame($widget->key, $widget->titleIn($brief));
+            $before = $this->files->pages($widget->key, $current->hash);
+            $input = $this->input($widget, $brief, $frame, $before, self::PAGES);
+            $rendering = $this->renderer->edition($widget->key, $widget->titleIn($brief), $input);
+            $this->files->write($widget->key, $rendering, $current->hash);
+            if ($rendering->hash() !== $current->hash) {
+                $current->update(['hash' => $rendering->hash(), 'fingerprint' => $this->renderer->fingerprint($frame, $input)]);
+                $this->files->point($widget->key, $rendering->hash(), max(now()->getTimestamp(), $current->created_at->getTimestamp() + 1));
+                $this->tidy($widget);
+            }
+
+            return count($rendering->everything) >= self::PAGES;
+        } finally {
+            $lock->release();
+        }
+    }
+
+    private function tidy(Widget $widget): void
+    {
         $kept = $widget->editions()->latest('number')->limit(
             $widget->variant_of === null ? self::KEPT : self::KEPT_OF_FORMS,
         )->pluck('hash');
         $this->files->tidy($widget->key, Value::texts($kept->all()));
-
-        return $edition;
     }
 
     /** What is out is right. A change that shows nowhere is still the owner's word, and whoever was killed before pointing is helped. */
@@ -120,12 +169,13 @@ final readonly class Publish
     /**
      * @param  string  $frame  as Renderer::frame()
      * @param  array<string, string>  $before  digests of the pages of everything that are out, by their names
+     * @param  int  $pages  as Assembler::edition()
      */
-    private function input(Widget $widget, Brief $brief, string $frame, array $before): EditionInput
+    private function input(Widget $widget, Brief $brief, string $frame, array $before, int $pages): EditionInput
     {
         $site = $widget->site;
 
-        return (new Assembler($this->supplies->of($site)))->edition($brief, $widget->spoken($site), $frame, $before)
+        return (new Assembler($this->supplies->of($site)))->edition($brief, $widget->spoken($site), $frame, $before, $pages)
             ->counted($site->counts)
             ->placed(Placements::of($site, $widget));
     }

@@ -21,6 +21,14 @@ final class Outbox
     /** Changes beyond which it is cheaper to ask every widget of the site. */
     private const MANY = 100;
 
+    /** What visitors wait for: what an owner publishes, and what was never out. */
+    public const FIRST = 0;
+
+    public const USUAL = 1;
+
+    /** Pages of everything, which few come to. */
+    public const LAST = 2;
+
     /** Seconds. */
     private const LONGEST_WAIT = 300;
 
@@ -58,11 +66,44 @@ final class Outbox
     /** The owner publishes a brief; null renders the one that is out again. */
     public function widget(Widget $widget, ?Brief $brief, string $cause): void
     {
-        $this->note($widget->site_id, ['widget' => $widget->id, 'brief' => $brief?->toArray()], $cause);
+        $rank = $brief !== null || $widget->edition_id === null ? self::FIRST : self::USUAL;
+        $this->note($widget->site_id, ['widget' => $widget->id, 'brief' => $brief?->toArray()], $cause, null, $rank);
+    }
+
+    /** What has to be made of a widget's pages of everything comes after all else. */
+    public function pages(Widget $widget): void
+    {
+        if (! DB::table('outbox')->where('site_id', $widget->site_id)->where('what->pages', $widget->id)->exists()) {
+            $this->note($widget->site_id, ['pages' => $widget->id], 'Pages of everything', null, self::LAST);
+        }
     }
 
     /**
-     * What waits for a site and may be tried now, in the order in which it was written.
+     * Widgets that a turn was too short for: each waits for itself.
+     *
+     * @param  list<array{int, string, int|null}>  $widgets  identifier, cause, and the round that was the cause
+     */
+    public function left(int $siteId, array $widgets): void
+    {
+        foreach ($widgets as [$id, $cause, $round]) {
+            $this->write($siteId, ['widget' => $id, 'brief' => null], $cause, $round, 0, 0, self::USUAL);
+        }
+    }
+
+    /** Whether something waits for a site that is to come before all else. */
+    public function hasFirst(int $siteId): bool
+    {
+        return DB::table('outbox')->where('site_id', $siteId)->where('rank', self::FIRST)->whereNotBetween('due_at', self::later())->exists();
+    }
+
+    /** Whether anything waits for a site that may be tried now. */
+    public function hasAny(int $siteId): bool
+    {
+        return DB::table('outbox')->where('site_id', $siteId)->whereNotBetween('due_at', self::later())->exists();
+    }
+
+    /**
+     * What waits for a site and may be tried now, by rank and in the order in which it was written.
      *
      * @return list<Task>
      */
@@ -71,6 +112,7 @@ final class Outbox
         return array_values(
             DB::table('outbox')->where('site_id', $siteId)
                 ->whereNotBetween('due_at', self::later())
+                ->orderBy('rank')
                 ->orderBy('id')
                 ->limit(500)
                 ->get()
@@ -96,6 +138,7 @@ final class Outbox
             null,
             $tries,
             now()->getTimestamp() + min($longest, 5 * 2 ** min($tries, 8)),
+            $brief === null ? self::USUAL : self::FIRST,
         );
     }
 
@@ -121,21 +164,21 @@ final class Outbox
     {
         $sites = DB::table('outbox')->whereNotBetween('due_at', self::later())->distinct()->pluck('site_id');
         foreach ($sites as $site) {
-            WorkOff::dispatch(Value::whole($site));
+            WorkOff::dispatch(Value::whole($site), $this->hasFirst(Value::whole($site)));
         }
 
         return count($sites);
     }
 
     /** @param  array<string, mixed>  $what */
-    private function note(int $siteId, array $what, string $cause, ?int $roundId = null): void
+    private function note(int $siteId, array $what, string $cause, ?int $roundId = null, int $rank = self::USUAL): void
     {
-        $this->write($siteId, $what, $cause, $roundId, 0, 0);
-        DB::afterCommit(fn () => WorkOff::dispatch($siteId));
+        $this->write($siteId, $what, $cause, $roundId, 0, 0, $rank);
+        DB::afterCommit(fn () => WorkOff::dispatch($siteId, $rank === self::FIRST));
     }
 
     /** @param  array<string, mixed>  $what */
-    private function write(int $siteId, array $what, string $cause, ?int $roundId, int $tries, int $dueAt): void
+    private function write(int $siteId, array $what, string $cause, ?int $roundId, int $tries, int $dueAt, int $rank): void
     {
         DB::table('outbox')->insert([
             'site_id' => $siteId,
@@ -144,6 +187,7 @@ final class Outbox
             'cause' => mb_strimwidth($cause, 0, 290, '…'),
             'tries' => $tries,
             'due_at' => $dueAt,
+            'rank' => $rank,
             'created_at' => now(),
         ]);
     }

@@ -16,6 +16,8 @@ final readonly class Task
      * @param  list<array{ref: string, before: array<string, mixed>|null}>  $entries  that changed
      * @param  int|null  $widget  identifier of the one that is to be rendered
      * @param  array<string, mixed>|null  $brief  that it is published by; null for the one that is out
+     * @param  int|null  $pages  identifier of the widget whose pages of everything are to be made
+     * @param  int  $rank  of Outbox; the least comes first
      */
     private function __construct(
         public int $id,
@@ -27,6 +29,8 @@ final readonly class Task
         public array $entries,
         public ?int $widget,
         public ?array $brief,
+        public ?int $pages,
+        public int $rank,
     ) {
     }
 
@@ -44,6 +48,8 @@ final readonly class Task
             is_string($what['day'] ?? null) ? $what['day'] : null,
             $entries,
             is_int($what['widget'] ?? null) ? $what['widget'] : null,
-            isset($what['brief']) ? Value::members($what['brief']) : null);
+            isset($what['brief']) ? Value::members($what['brief']) : null,
+            is_int($what['pages'] ?? null) ? $what['pages'] : null,
+            Value::whole($row->rank));
     }
 }

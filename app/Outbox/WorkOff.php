@@ -8,7 +8,10 @@ use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Brings the editions of a site up to date, in the background. One waits at a time; what comes meanwhile is merged with it. */
+/**
+ * Brings the editions of a site up to date, in the background, for some seconds; then other sites have their turn, and this one goes on
+ * behind them. One waits at a time; what comes meanwhile is merged with it. What visitors wait for goes by a queue of its own.
+ */
 final class WorkOff implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;
@@ -19,18 +22,25 @@ final class WorkOff implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $uniqueFor = 30;
 
-    public function __construct(private readonly int $siteId)
+    /** Seconds of a turn. */
+    private const TURN = 4.0;
+
+    public function __construct(private readonly int $siteId, private readonly bool $isFirst = false)
     {
-        $this->onQueue('publishing');
+        $this->onQueue($isFirst ? 'publishing-first' : 'publishing');
     }
 
     public function uniqueId(): string
     {
-        return (string) $this->siteId;
+        return $this->siteId.($this->isFirst ? ' first' : '');
     }
 
-    public function handle(Renders $editions): void
+    public function handle(Renders $editions, Outbox $outbox): void
     {
-        $editions->workOff($this->siteId);
+        $editions->workOff($this->siteId, microtime(true) + self::TURN);
+        // Where another is at it, that one sends for whatever is left.
+        if ($outbox->hasAny($this->siteId)) {
+            self::dispatch($this->siteId, $outbox->hasFirst($this->siteId));
+        }
     }
 }

@@ -169,6 +169,7 @@ start_work() {
     keep start_rounds
     keep start_rounds
     keep start_publishing
+    keep start_publishing
     keep start_pictures
     keep start_imports
     keep start_schedule
@@ -177,7 +178,8 @@ start_work() {
 }
 
 start_rounds() { start_worker rounds; }
-start_publishing() { start_worker publishing; }
+# What visitors wait for, first. Two of them, of which each works at another site.
+start_publishing() { start_worker publishing-first,publishing; }
 start_pictures() { start_worker pictures; }
 start_imports() { start_worker imports; }
 start_impatient() { start impatient php "$ROOT/artisan" gnomic:work --every="$GNOMIC_WORK_EVERY"; }

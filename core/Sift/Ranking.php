@@ -94,7 +94,7 @@ final readonly class Ranking
     }
 
     /** What chance is drawn from: the day at the site, one of the orders made ahead, or ever the same. */
-    private function shuffleKey(): ShuffleKey
+    public function shuffleKey(): ShuffleKey
     {
         return ShuffleKey::drawnFrom(match ($this->wanted->shuffle) {
             Shuffle::Day => $this->site->day(),

@@ -11,7 +11,7 @@ namespace Gnomic\Sift;
  */
 final readonly class ShuffleKey
 {
-    private const PRIME = 2_147_483_647;
+    public const PRIME = 2_147_483_647;
 
     /** @param  array{int, int, int, int}  $factors */
     private function __construct(private array $factors)
@@ -31,6 +31,26 @@ final readonly class ShuffleKey
         [$a, $b, $c, $d] = $this->factors;
 
         return ((($a * $key + $b) % self::PRIME * $key + $c) % self::PRIME * $key + $d) % self::PRIME;
+    }
+
+    /**
+     * Of many, those whose place is below another: without a call for each.
+     *
+     * @param  list<int>  $keys  of Facts::shuffleKey()
+     * @return array<int, int> places, by the index of the key
+     */
+    public function below(array $keys, int $below): array
+    {
+        [$a, $b, $c, $d] = $this->factors;
+        $found = [];
+        foreach ($keys as $index => $key) {
+            $at = ((($a * $key + $b) % self::PRIME * $key + $c) % self::PRIME * $key + $d) % self::PRIME;
+            if ($at < $below) {
+                $found[$index] = $at;
+            }
+        }
+
+        return $found;
     }
 
     public function sql(): string

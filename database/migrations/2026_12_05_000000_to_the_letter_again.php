@@ -17,21 +17,30 @@ return new class extends Migration
             $table->json('hours')->nullable();
             $table->index('last_at');
         });
-        // Files are known by their first line, and no longer by name and inode.
+        // Files are known by their hour and first line, and no longer by name and inode.
         foreach (DB::table('counted_files')->get(['name', 'offset']) as $row) {
             $name = Value::text($row->name);
             $file = @fopen(config()->string('gnomic.beacons')."/$name", 'r');
             $line = $file === false ? false : fgets($file, 16_384);
             DB::table('counted_files')->where('name', $name)->delete();
             if ($line !== false) {
-                DB::table('counted_files')->insertOrIgnore(['name' => md5($line), 'inode' => 0, 'offset' => $row->offset]);
+                DB::table('counted_files')->insertOrIgnore(['name' => md5(substr($name, 0, 13).$line), 'inode' => 0, 'offset' => $row->offset]);
             }
         }
         Schema::table('counted_files', fn (Blueprint $table) => $table->dropColumn('inode'));
+        // What visitors wait for comes first, and pages of everything last.
+        Schema::table('outbox', function (Blueprint $table): void {
+            $table->unsignedTinyInteger('rank')->default(1);
+            $table->index(['site_id', 'rank', 'id']);
+        });
     }
 
     public function down(): void
     {
+        Schema::table('outbox', function (Blueprint $table): void {
+            $table->dropIndex(['site_id', 'rank', 'id']);
+            $table->dropColumn('rank');
+        });
         Schema::table('sightings', function (Blueprint $table): void {
             $table->dropIndex(['last_at']);
             $table->dropColumn('hours');

@@ -158,7 +158,7 @@ final class InputsTest extends TestCase
         $change($this);
         self::assertSame($before, $this->out(), 'nothing is rendered by who makes the change');
         if ($follow !== []) {
-            Queue::assertPushedOn('publishing', WorkOff::class);
+            Queue::assertPushed(WorkOff::class);
         }
         // Whoever was to do it is killed; what is written down is found all the same.
         app(BringUpToDate::class)->workOff($this->mine->id);

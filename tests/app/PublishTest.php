@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
+use App\Editions\BringUpToDate;
 use App\Editions\NewDay;
+use App\Editions\Publish;
+use App\Host\HostLocks;
 use App\Models\EntryRecord;
 use App\Models\Site;
+use App\Models\Source;
 use App\Models\Widget;
 use App\Outbox\Outbox;
 use App\Outbox\Renders;
+use App\Outbox\WorkOff;
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
@@ -209,5 +214,83 @@ final class PublishTest extends TestCase
         self::assertSame([0, 1], [app(NewDay::class)->turn(), $this->numberOf('shuffled01')]);
         $this->travelTo('2026-05-01 23:00'); // midnight in London, in summer
         self::assertSame([1, 2], [app(NewDay::class)->turn(), $this->numberOf('shuffled01')]);
+    }
+
+    public function test_what_visitors_see_comes_first_and_pages_of_everything_after_it(): void
+    {
+        Queue::fake();
+        $site = $this->site();
+        $this->store($this->source($site), array_map(fn (int $number): Entry => $this->review($number, $number % 5 + 1), range(1, 650)));
+        $brief = BriefReader::read(['version' => 3, 'sift' => ['stars' => ['from' => 4]]]);
+        $widget = $site->widgets()->create(['key' => 'long1pages', 'name' => 'Long', 'brief' => $brief->toArray()]);
+        $publish = app(Publish::class);
+        $edition = $publish->brief($widget, $brief, 'First');
+        $pages = fn (): array => array_map(basename(...), glob(config('gnomic.editions').'/long1pages/current/all*.html') ?: []);
+        self::assertSame(['all.html'], $pages(), 'the newest is there at once');
+        self::assertSame([[['pages' => $widget->id], Outbox::LAST]], DB::table('outbox')->where('what->pages', '>', 0)->get()->map(fn (object $row): array => [json_decode((string) $row->what, true), (int) $row->rank])->all());
+        app(BringUpToDate::class)->workOff($site->id);
+        self::assertCount(7, $pages());
+        self::assertSame([1, $edition?->id], [$widget->refresh()->edition?->number, $widget->edition_id], 'it is the same edition');
+        $old = fileinode(config('gnomic.editions').'/long1pages/current/all.2.html');
+        // One changes: what visitors see is out, and of the pages that alone is made anew which has it.
+        $this->store($this->sourceOf($site), [$this->review(649, 5, 'Brand new words.')]);
+        app(BringUpToDate::class)->workOff($site->id);
+        self::assertStringContainsString('Brand new words.', $this->file('long1pages', 'all.html'));
+        self::assertSame($old, fileinode(config('gnomic.editions').'/long1pages/current/all.2.html'));
+        self::assertSame(0, DB::table('outbox')->count());
+        self::assertNull($publish->brief($widget->refresh(), $brief, 'Again'), 'the same inputs make no edition');
+        app(BringUpToDate::class)->workOff($site->id);
+        self::assertSame(2, $widget->refresh()->edition?->number);
+    }
+
+    private function sourceOf(Site $site): Source
+    {
+        return $site->sources()->firstOrFail();
+    }
+
+    public function test_a_site_has_its_turn_and_others_have_theirs(): void
+    {
+        [$busy, $other] = [$this->site('Busy'), $this->site('Other')];
+        foreach ([$busy, $other] as $site) {
+            $this->store($this->source($site), [$this->review(1, 5)]);
+        }
+        $widgets = [];
+        foreach (range(1, 12) as $number) {
+            $widgets[] = $this->widget($busy, "turn{$number}busy", []);
+        }
+        Queue::fake();
+        app(Outbox::class)->site($busy, 'All of them');
+        // A turn that is over before it has begun leaves everything, each for itself; whoever comes next goes on.
+        $up = app(BringUpToDate::class);
+        self::assertSame(0, $up->workOff($busy->id, microtime(true) - 1));
+        self::assertSame(1, DB::table('outbox')->count());
+        $this->store($this->sourceOf($busy), [$this->review(2, 4, 'More.')]);
+        DB::table('outbox')->delete();
+        app(Outbox::class)->site($busy, 'All of them');
+        $made = $up->workOff($busy->id, microtime(true) + 0.05);
+        self::assertLessThan(12, $made);
+        self::assertSame(12 - $made, DB::table('outbox')->where('what->widget', '>', 0)->count());
+        // What somebody publishes meanwhile comes before what is left.
+        $brief = BriefReader::read(['version' => 3, 'shape' => ['heading' => 'Mine, first']]);
+        app(Outbox::class)->widget($widgets[11]->refresh(), $brief, 'Published');
+        Queue::assertPushedOn('publishing-first', WorkOff::class);
+        self::assertTrue(app(Outbox::class)->hasFirst($busy->id));
+        self::assertSame(Outbox::FIRST, app(Outbox::class)->waiting($busy->id)[0]->rank);
+        $turns = 0;
+        while (app(Outbox::class)->hasAny($busy->id) && $turns++ < 40) {
+            $up->workOff($busy->id, microtime(true) + 0.05);
+            if ($turns === 1) {
+                self::assertStringContainsString('Mine, first', $this->file('turn12busy', 'widget.html'));
+            }
+        }
+        self::assertGreaterThan(1, $turns);
+        foreach ($widgets as $widget) {
+            self::assertStringContainsString('More.', $this->file($widget->key, 'widget.html'), $widget->key);
+        }
+        // While one worker is at a site, another leaves it alone.
+        $lock = app(HostLocks::class)->attempt("outbox-$other->id");
+        app(Outbox::class)->site($other, 'x');
+        self::assertSame(0, $up->workOff($other->id));
+        $lock?->release();
     }
 }

@@ -18,8 +18,19 @@ const php = (...words: string[]): string =>
     [...(process.getuid?.() === 0 ? ['--reuid=www-data', '--regid=www-data', '--clear-groups'] : []), 'php', ...words],
     {
       env: { ...process.env, GNOMIC_DATA: DATA },
+      // Nothing interrupts it but this, whatever the machine has to do besides.
+      timeout: 240_000,
+      killSignal: 'SIGKILL',
     },
   ).toString();
+
+// A part that fails, or is not done in its time, is told by a line of its own; the others go on, and the command ends with 1.
+test.afterEach(({}, { title, status, duration, errors }) => {
+  if (status !== 'passed')
+    say(
+      `  NOT REACHED in ${(duration / 1000).toFixed(0)} s: the rest of "${title}" (${errors[0]?.message?.split('\n')[0] ?? status})`,
+    );
+});
 
 async function timed(work: () => Promise<unknown>, times = 31): Promise<number> {
   const took: number[] = [];

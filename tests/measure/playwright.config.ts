@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: '.',
   testMatch: ['measure.ts', 'shape.ts'],
   outputDir: '../../var/playwright-measure',
-  timeout: 600_000,
+  timeout: 480_000, // of each part
+  globalTimeout: 3_000_000,
   workers: 1,
   reporter: [['line']],
   use: BROWSER,

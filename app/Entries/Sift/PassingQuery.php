@@ -6,10 +6,12 @@ namespace App\Entries\Sift;
 
 use App\Models\Site;
 use Gnomic\Json\Value;
+use Gnomic\Memo;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Order;
 use Gnomic\Sift\Ranking;
+use Gnomic\Sift\ShuffleKey;
 use Gnomic\Sift\Sieve;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -23,6 +25,11 @@ final readonly class PassingQuery
     /** First ones of classes that are worth fetching to save a walk. */
     private const FIRST = 4000;
 
+    /** Of an order by chance, the first that are reckoned here, and entries of which it is done. */
+    private const BY_CHANCE = 400;
+
+    private const DRAWN = 400_000;
+
     /** @var list<Facts> pins that pass, in their order */
     public array $pinned;
 
@@ -33,6 +40,7 @@ final readonly class PassingQuery
         private Ranking $ranking,
         private WordMatches $matches,
         private array $classes,
+        private Memo $orders,
     ) {
         $pins = StoredFacts::of($site, $sieve->wanted->pins);
         $found = array_map(fn (string $pin): ?Facts => $pins[$pin] ?? null, $sieve->wanted->pins);
@@ -81,7 +89,7 @@ final readonly class PassingQuery
             : [
                 ...$pins,
                 ...self::typed(
-                    $this->firstOfEach($from, $more)
+                    $this->firstByChance($from, $more) ?? $this->firstOfEach($from, $more)
                         ?? RawRows::of($this->othersInOrder()->select(['ref', 'source', 'author'])->offset($from)->limit($more)),
                 ),
             ];
@@ -146,6 +154,55 @@ final readonly class PassingQuery
                 $count,
                 $offset,
             ]);
+    }
+
+    /**
+     * The first of an order by chance. Of many orders of the same entries, all have the same numbers to begin with: they are fetched once,
+     * and where each falls is reckoned here; only those that fall among the first are looked up.
+     *
+     * @return iterable<list<mixed>>|null null where another order is wanted, or it is no less work
+     */
+    private function firstByChance(int $offset, int $count): ?iterable
+    {
+        $wanted = $offset + $count;
+        if ($this->sieve->wanted->order !== Order::Shuffled || $this->ranking->hasPageLanguage() || $wanted > self::BY_CHANCE) {
+            return null;
+        }
+        /** @var array{list<int>, list<int>} $drawn */
+        $drawn = $this->orders->of('by chance', fn (): array => $this->drawn());
+        [$ids, $keys] = $drawn;
+        if ($ids === []) {
+            return null;
+        }
+        $place = $this->ranking->shuffleKey();
+        // They fall evenly: about so many are below this, and more than are wanted nearly always.
+        $below = (int) min(ShuffleKey::PRIME, ShuffleKey::PRIME / count($ids) * (4 * $wanted + 60));
+        $first = [];
+        foreach ($place->below($keys, $below) as $index => $at) {
+            $first[$ids[$index]] = $at;
+        }
+        if (count($first) < min($wanted, count($ids))) {
+            return null;
+        }
+        $rows = [];
+        foreach (RawRows::of(DB::table('entries')->whereIn('id', array_keys($first))->select(['ref', 'source', 'author', 'id'])) as $row) {
+            $rows[] = [$first[Value::whole($row[3])], Value::text($row[0]), $row];
+        }
+        usort($rows, fn (array $one, array $other): int => [$one[0], $one[1]] <=> [$other[0], $other[1]]);
+
+        return array_slice(array_map(fn (array $row): array => array_slice($row[2], 0, 3), $rows), $offset, $count);
+    }
+
+    /** @return array{list<int>, list<int>} identifiers of those that pass, and the numbers from which chance draws; none where they are too many */
+    private function drawn(): array
+    {
+        $ids = $keys = [];
+        foreach (RawRows::of($this->others()->select(['id', 'shuffle_key'])->limit(self::DRAWN + 1)) as $row) {
+            $ids[] = Value::whole($row[0]);
+            $keys[] = Value::whole($row[1]);
+        }
+
+        return count($ids) > self::DRAWN ? [[], []] : [$ids, $keys];
     }
 
     /** The table of those that have the words wanted, where that is all that is asked entry by entry, and they are few. */

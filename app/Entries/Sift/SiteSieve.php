@@ -49,7 +49,7 @@ final readonly class SiteSieve implements Sifted
         $this->tally = $counts->tally;
         $this->ranking = Ranking::of($wanted, $context, $this->tally);
         $this->caps = Caps::of($wanted);
-        $this->passing = new PassingQuery($site, $this->sieve, $this->ranking, $this->matches, $counts->passing());
+        $this->passing = new PassingQuery($site, $this->sieve, $this->ranking, $this->matches, $counts->passing(), $counts->orders);
         $this->selector = new Selector($site, $wanted, $this->ranking, $this->tally, $this->passing);
     }
 

@@ -7,6 +7,7 @@ namespace App\Entries\Sift;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use Gnomic\Json\Value;
+use Gnomic\Memo;
 use Gnomic\Sift\Condition;
 use Gnomic\Sift\Facts;
 use Gnomic\Sift\Sieve;
@@ -38,6 +39,9 @@ final readonly class SiteTally
 
     public WordMatches $matches;
 
+    /** What orders of the same entries have in common. */
+    public Memo $orders;
+
     /** @var array<string, array{facts: Facts, oldest: float|null, times: array<int, int>}> */
     private array $classes;
 
@@ -48,6 +52,7 @@ final readonly class SiteTally
     public function __construct(private Site $site, private Sieve $sieve, ?array $classes = null)
     {
         $this->matches = new WordMatches($site->id);
+        $this->orders = new Memo;
         $this->classes = $classes ?? $this->classes();
         $this->tally = $this->counted();
     }

@@ -12,8 +12,8 @@ use Illuminate\Support\Facades\Log;
 
 /**
  * Adds up what the web server has written down of visitors, a file an hour. How far a file has been read is kept with what was added, in
- * one transaction: whoever is killed in between has done nothing, and nothing is added twice. A file is known by its first line, which
- * says to the millisecond when it was written: it stays the same file when it is renamed or copied by whoever rotates logs.
+ * one transaction: whoever is killed in between has done nothing, and nothing is added twice. A file is known by its hour and its
+ * first line, which says to the millisecond when it was written: it stays the same file when it is renamed or copied by whoever rotates logs.
  */
 final readonly class CountBeacons
 {
@@ -67,7 +67,7 @@ final readonly class CountBeacons
             return [0, null];
         }
         $line = (string) fgets($file, self::LINE);
-        $head = $line === '' || (! str_ends_with($line, "\n") && strlen($line) < self::LINE - 1) ? null : md5($line);
+        $head = $line === '' || (! str_ends_with($line, "\n") && strlen($line) < self::LINE - 1) ? null : md5(substr($name, 0, 13).$line);
         $added = 0;
         $offset = 0;
         // What is over is seen before it is read: what comes after that is not there to be lost.

@@ -24,13 +24,14 @@ final readonly class Assembler
      * @param  non-empty-list<string>  $spoken  languages that the widget speaks, the usual one first
      * @param  string  $frame  what stands around the entries of every page of everything
      * @param  array<string, string>  $before  digests of the pages of everything that are out, by their names
+     * @param  int  $pages  of everything that are made anew, where there are more than a few: 0 leaves them all for later
      */
-    public function edition(Brief $brief, array $spoken, string $frame, array $before = []): EditionInput
+    public function edition(Brief $brief, array $spoken, string $frame, array $before = [], int $pages = PHP_INT_MAX): EditionInput
     {
         $sifted = $this->supply->sifted($brief->criteria);
         $variants = Variants::of($brief, $spoken, InLanguages::pageFirst($brief->criteria) ? $sifted->languages() : []);
 
-        return $this->put($brief, $sifted, $variants, [$variants->usual(), ...$variants->others()], $frame, $before);
+        return $this->put($brief, $sifted, $variants, [$variants->usual(), ...$variants->others()], $frame, $before, $pages);
     }
 
     /** The usual variant of it alone. @param  string  $frame  as edition() */
@@ -38,15 +39,22 @@ final readonly class Assembler
     {
         $variant = Variants::of($brief, $this->supply->spoken(), [])->usual();
 
-        return $this->put($brief, $this->supply->sifted($brief->criteria), null, [$variant], $frame, []);
+        return $this->put($brief, $this->supply->sifted($brief->criteria), null, [$variant], $frame, [], PHP_INT_MAX);
     }
 
     /**
      * @param  non-empty-list<Variant>  $variants  the usual one first
      * @param  array<string, string>  $before
      */
-    private function put(Brief $brief, Sifted $sifted, ?Variants $choice, array $variants, string $frame, array $before): EditionInput
-    {
+    private function put(
+        Brief $brief,
+        Sifted $sifted,
+        ?Variants $choice,
+        array $variants,
+        string $frame,
+        array $before,
+        int $most,
+    ): EditionInput {
         $everything = null;
         $siftings = $selections = $orders = [];
         foreach ($variants as $variant) {
@@ -65,7 +73,10 @@ final readonly class Assembler
         }
         $inputs = array_combine(array_keys($orders), $this->supply->inputs(array_values($orders)));
 
-        return EditionInput::of($choice, $inputs, $everything?->pages($frame, $before) ?? [], $orders['']->refs ?? []);
+        $isLater = $most === 0 && $everything?->isLong() === true;
+        $pages = $isLater ? $everything->asBefore($frame, $before) : ($everything?->pages($frame, $before, max(1, $most)) ?? []);
+
+        return EditionInput::of($choice, $inputs, $pages, $orders['']->refs ?? [], $everything?->isLong() === true);
     }
 
     /** The usual variant alone, with what the owner is told of it. */

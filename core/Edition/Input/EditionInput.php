@@ -13,6 +13,7 @@ final readonly class EditionInput
      * @param  list<EverythingPage>  $pages  of everything, the newest first; none where nothing leads there
      * @param  list<string>  $shown  references of what the usual one shows
      * @param  array<string, mixed>|null  $placement  what shows on which pages; null: the same everywhere
+     * @param  bool  $isLong  whether there are more pages of everything than are made at once with the rest
      */
     private function __construct(
         public ?Variants $choice,
@@ -20,6 +21,7 @@ final readonly class EditionInput
         public array $pages,
         public array $shown,
         public ?array $placement = null,
+        public bool $isLong = false,
     ) {
     }
 
@@ -28,9 +30,9 @@ final readonly class EditionInput
      * @param  list<EverythingPage>  $pages
      * @param  list<string>  $shown
      */
-    public static function of(?Variants $choice, array $variants, array $pages, array $shown): self
+    public static function of(?Variants $choice, array $variants, array $pages, array $shown, bool $isLong = false): self
     {
-        return new self($choice, $variants, $pages, $shown);
+        return new self($choice, $variants, $pages, $shown, isLong: $isLong);
     }
 
     /** Of a widget that was taken away: whoever still has its code on a page shows nothing there. */
@@ -42,14 +44,14 @@ final readonly class EditionInput
     /** @param  array<string, mixed>|null  $placement */
     public function placed(?array $placement): self
     {
-        return new self($this->choice, $this->variants, $this->pages, $this->shown, $placement);
+        return new self($this->choice, $this->variants, $this->pages, $this->shown, $placement, $this->isLong);
     }
 
     public function counted(bool $counts): self
     {
         $variants = array_map(fn (VariantInput $input): VariantInput => $input->counted($counts), $this->variants);
 
-        return new self($this->choice, $variants, $this->pages, $this->shown, $this->placement);
+        return new self($this->choice, $variants, $this->pages, $this->shown, $this->placement, $this->isLong);
     }
 
     public function usual(): ?VariantInput

@@ -11,6 +11,11 @@ use Gnomic\Sift\Sifted;
 /** The pages of everything that a brief's figures rest on. Entries are looked up for those alone that are not as they were. */
 final readonly class Everything
 {
+    /** Pages that are made at once with what visitors see first. */
+    private const AT_ONCE = 3;
+
+    private const NEWEST = 'all.html';
+
     private function __construct(private Supply $supply, private Brief $brief, private Sifted $sifted)
     {
     }
@@ -29,12 +34,44 @@ final readonly class Everything
         return EverythingPages::offered($this->sifted->tally()->passing());
     }
 
+    /** Whether there are more pages than are made at once with what visitors see first. */
+    public function isLong(): bool
+    {
+        return $this->offered() > self::AT_ONCE * EverythingPages::SIZE;
+    }
+
     /**
+     * The pages as they are out, whatever has changed since; where none are, the newest alone, until the others are made.
+     *
+     * @param  string  $frame  as pages()
+     * @param  array<string, string>  $before  as pages()
+     * @return list<EverythingPage>
+     */
+    public function asBefore(string $frame, array $before): array
+    {
+        if (isset($before[self::NEWEST])) {
+            return array_map(
+                fn (string $name, string $digest): EverythingPage => new EverythingPage($name, $digest, null, null, null, null),
+                array_keys($before),
+                array_values($before),
+            );
+        }
+        $language = $this->supply->spoken()[0];
+        $size = ($this->sifted->tally()->passing() - 1) % EverythingPages::SIZE + 1;
+        $refs = $this->sifted->passing($size);
+        $order = new InputOrder(EverythingPages::brief($this->brief, true), $this->sifted, $refs, $language);
+        $note = Honesty::note($this->sifted->tally(), $this->offered(), $this->supply->words($language));
+
+        return [new EverythingPage(self::NEWEST, "alone $frame", $this->supply->inputs([$order])[0] ?? null, $note, null, null)];
+    }
+
+    /**
+     * @param  int  $most  pages that are made anew; beyond them, what is out stays for now
      * @param  string  $frame  what stands around the entries of every page
      * @param  array<string, string>  $before  digests of the pages of the edition that is out, by their names
      * @return list<EverythingPage>
      */
-    public function pages(string $frame, array $before): array
+    public function pages(string $frame, array $before, int $most = PHP_INT_MAX): array
     {
         $language = $this->supply->spoken()[0];
         $note = Honesty::note($this->sifted->tally(), $this->offered(), $this->supply->words($language));
@@ -54,8 +91,17 @@ final readonly class Everything
                 $page['older'],
                 array_map(fn (string $ref): array => [$ref, $digests[$ref] ?? ''], $page['entries']),
             ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
-            $pages[] = [$page, $told, $digest];
-            if (($before[$page['name']] ?? null) !== $digest) {
+            $out = $before[$page['name']] ?? null;
+            if ($out !== $digest && count($orders) >= $most) {
+                // A page that is not there yet is made in another turn.
+                if ($out !== null) {
+                    $pages[$index] = [$page, $told, $out];
+                }
+
+                continue;
+            }
+            $pages[$index] = [$page, $told, $digest];
+            if ($out !== $digest) {
                 $orders[$index] = new InputOrder($briefs[$isNewest], $this->sifted, $page['entries'], $language);
             }
         }
