@@ -25,6 +25,12 @@ final class FetchFailed extends RuntimeException implements Failure
         parent::__construct($message);
     }
 
+    /** As another process of ours has told it. */
+    public static function told(string $message): self
+    {
+        return new self($message);
+    }
+
     public static function notAnAddress(string $address): self
     {
         return new self(Echoed::quoted($address).' is no web address. Write it whole, with https:// before it.');

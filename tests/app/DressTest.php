@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Bench\Grounds\Grounds;
+use App\Bench\Grounds\ReadAgain;
 use App\Models\Ground;
 use App\Models\Picture;
 use App\Models\Site;
@@ -15,6 +16,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
@@ -153,11 +155,15 @@ final class DressTest extends TestCase
         $this->ask('post', '/grounds', ['address' => "$host/usual"])->assertOk();
         self::assertEquals($fetched, Ground::query()->firstOrFail()->fetched_at);
         $this->travel(1)->days();
+        Queue::fake();
         self::assertSame(1, app(Grounds::class)->refresh(), 'once a day it is');
+        Queue::assertPushed(ReadAgain::class, 1);
+        self::assertEquals($fetched, Ground::query()->firstOrFail()->fetched_at, 'not by who sends for it');
+        app(Grounds::class)->readAgain(Ground::query()->firstOrFail()->id);
         self::assertNotEquals($fetched, Ground::query()->firstOrFail()->fetched_at);
         // A page that is gone keeps what was read of it.
         Ground::query()->update(['address' => "$host/gone", 'digest' => Ground::digest("$host/gone"), 'fetched_at' => now()->subDays(2)]);
-        app(Grounds::class)->refresh();
+        app(Grounds::class)->readAgain(Ground::query()->firstOrFail()->id);
         $gone = $this->ask('post', '/grounds', ['address' => "$host/gone"])->assertOk();
         self::assertStringContainsString('no page at this address', (string) $gone->json('failure'));
         self::assertCount(2, $gone->json('sections'));
@@ -177,6 +183,12 @@ final class DressTest extends TestCase
         $policy = (string) $response->headers->get('Content-Security-Policy');
         self::assertStringContainsString('sandbox allow-scripts;', $policy);
         self::assertDoesNotMatchRegularExpression("/script-src[^;]*(?:\\*|unsafe|'self')/", $policy);
+        // As a tab of its own it would stand at the studio's address.
+        foreach (['document' => 403, 'object' => 403, 'iframe' => 200] as $dest => $status) {
+            $this->get('/api/ground?address='.urlencode("$host/hostile"), ['Sec-Fetch-Dest' => $dest])->assertStatus($status);
+            $this->get('/api/ground', ['Sec-Fetch-Dest' => $dest])->assertStatus($status);
+        }
+        self::assertDoesNotMatchRegularExpression('~<meta[^>]*refresh|<script(?! (?:src="[^"]*/(?:b/[0-9a-f]{12}|gnomic)\.js"))|<!--|<\?~i', $html);
         $neutral = (string) $this->get('/api/ground')->assertOk()->getContent();
         self::assertStringNotContainsStringIgnoringCase('quillmoor', $neutral);
     }
@@ -200,6 +212,21 @@ final class DressTest extends TestCase
         yield ['/sign-in', 200, 'asks for a password'];
         yield ['/sheetless', 200, 'Style sheet endless.css: left out: '];
         yield ['/inward', 200, 'lies on a private network'];
+    }
+
+    /** Whatever a style sheet does to its reader, it does to that one alone: the request is answered. */
+    public function test_costly_style_sheets_cost_a_process_of_their_own(): void
+    {
+        $host = $this->serve(__DIR__.'/faults/pages.php', []);
+        $memory = memory_get_peak_usage();
+        foreach (['calc', 'nested', 'shadows', 'siblings', 'children', 'variables', 'rules', 'depth', 'media', 'brackets'] as $cost) {
+            $read = $this->ask('post', '/grounds', ['address' => "$host/costly/$cost"]);
+            self::assertContains($read->status(), [200, 422], $cost);
+            if ($read->status() === 422) {
+                self::assertStringContainsString('Give another page', (string) $read->getContent(), $cost);
+            }
+        }
+        self::assertLessThan(60_000_000, memory_get_peak_usage() - $memory, 'nothing of it was read here');
     }
 
     public function test_a_pasted_style_sheet_helps_on(): void

@@ -4,25 +4,22 @@ declare(strict_types=1);
 
 namespace App\Bench\Grounds;
 
-use App\Editions\Behaviours;
 use App\Fetching\FetchFailed;
 use App\Models\Ground;
 use App\Models\Site;
-use Gnomic\Dress\Matching\Matching;
-use Gnomic\Dress\Page\Viewport;
-use Gnomic\Gather\Problem;
+use Gnomic\Json\Value;
 use InvalidArgumentException;
 
 /** Fetches pages of a site's own website, keeps them to proof widgets on, and says what looks they propose. */
 final readonly class Grounds
 {
+    /** Pages that are sent for at a time. */
+    private const AT_ONCE = 500;
+
     /** Pages of a site that are kept. */
     private const KEPT = 40;
 
-    /** Characters of a page that is kept. */
-    private const LONGEST = 3_000_000;
-
-    public function __construct(private LoadPage $load, private Behaviours $behaviours, private string $host)
+    public function __construct(private ConfinedPage $pages)
     {
     }
 
@@ -36,21 +33,17 @@ final readonly class Grounds
         $ground = Ground::at($site->id, $address)
             ?? new Ground(['site_id' => $site->id, 'address' => $address, 'digest' => Ground::digest($address)]);
         try {
-            $loaded = $this->load->address($address);
+            $read = $this->pages->read($address, $css);
         } catch (FetchFailed|InvalidArgumentException $failure) {
             if ($ground->exists) {
                 $ground->update(['failure' => $failure->getMessage()]);
             }
             throw $failure;
         }
-        $loaded = $css === '' ? $loaded : $loaded->with($css);
-        $matching = Matching::of($loaded->page, $loaded->fetch(...), new Viewport, $loaded->extremes(...));
-        $problems = array_map(fn (Problem $problem): string => (string) $problem, $loaded->problems());
-        $html = Harmless::of($loaded->page, "$this->host/b/".$this->behaviours->file('proof'), $this->host);
         $ground->fill([
             'failure' => null,
-            'html' => strlen($html) > self::LONGEST ? null : $html,
-            'matched' => ['problems' => $problems] + $matching->toArray(),
+            'html' => $read['html'],
+            'matched' => $read['matched'],
             'fetched_at' => now(),
         ])->save();
         $this->tidy($site);
@@ -58,33 +51,30 @@ final readonly class Grounds
         return $ground;
     }
 
-    /** Those that were fetched a day ago, again. @return int how many */
+    /** Sends for those again that were fetched a day ago: each is a job of its own. @return int how many */
     public function refresh(): int
     {
-        $refreshed = 0;
-        foreach (Site::query()->whereIn(
-            'id',
-            Ground::query()->where('fetched_at', '<', now()->subDay())->select('site_id'),
-        )->get() as $site) {
-            $refreshed += $site instanceof Site ? $this->refreshOf($site) : 0;
+        $old = Ground::query()->where('fetched_at', '<', now()->subDay())->orderBy('fetched_at')->limit(self::AT_ONCE)->pluck('id');
+        foreach ($old as $id) {
+            ReadAgain::dispatch(Value::whole($id));
         }
 
-        return $refreshed;
+        return count($old);
     }
 
-    private function refreshOf(Site $site): int
+    public function readAgain(int $id): void
     {
-        $old = $site->grounds()->get()->filter(fn (Ground $ground): bool => $ground->fetched_at?->lt(now()->subDay()) === true);
-        foreach ($old as $ground) {
-            try {
-                $this->fetch($site, $ground->address);
-            } catch (FetchFailed|InvalidArgumentException $failure) {
-                // The page as it was serves until it is there again; tomorrow it is asked again.
-                $ground->update(['failure' => $failure->getMessage(), 'fetched_at' => now()]);
-            }
+        $ground = Ground::query()->find($id);
+        $site = $ground === null ? null : Site::query()->find($ground->site_id);
+        if ($ground === null || $site === null) {
+            return;
         }
-
-        return $old->count();
+        try {
+            $this->fetch($site, $ground->address);
+        } catch (FetchFailed|InvalidArgumentException $failure) {
+            // The page as it was serves until it is there again; tomorrow it is asked again.
+            $ground->update(['failure' => $failure->getMessage(), 'fetched_at' => now()]);
+        }
     }
 
     private function tidy(Site $site): void

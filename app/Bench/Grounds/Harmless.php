@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Bench\Grounds;
 
+use DOMCdataSection;
+use DOMComment;
 use DOMElement;
+use DOMNode;
+use DOMProcessingInstruction;
 use Gnomic\Dress\Page\StyledPage;
 use Gnomic\Entry\Html;
 
@@ -28,6 +32,7 @@ final class Harmless
                 $element->parentNode?->removeChild($element);
             }
         }
+        self::plain($document);
         foreach (Html::elements($document, '*') as $element) {
             self::disarm($element);
         }
@@ -45,6 +50,24 @@ final class Harmless
         }
 
         return "<!doctype html>\n".$document->saveHTML($document->documentElement);
+    }
+
+    /**
+     * What is neither element nor text would be written out as it stands, and read again as something else: sections of XML,
+     * comments and instructions go; and a style sheet that could end itself is none.
+     */
+    private static function plain(DOMNode $within): void
+    {
+        foreach (iterator_to_array($within->childNodes) as $node) {
+            if ($node instanceof DOMCdataSection || $node instanceof DOMComment || $node instanceof DOMProcessingInstruction) {
+                $within->removeChild($node);
+            } elseif ($node instanceof DOMElement && strtolower((string) $node->localName) === 'style'
+                && preg_match('~(?:<|&lt;)[/!?]~i', $node->textContent) === 1) {
+                $within->removeChild($node);
+            } else {
+                self::plain($node);
+            }
+        }
     }
 
     private static function disarm(DOMElement $element): void

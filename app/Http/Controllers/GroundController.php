@@ -56,6 +56,10 @@ final class GroundController
     /** The page itself, harmless, or a neutral one where none is given: for a frame of the bench. */
     public function show(ShowGround $request, Site $site, Behaviours $behaviours): Response
     {
+        // For a frame of the bench alone: as a tab of its own it would stand at the studio's address.
+        if (! in_array($request->headers->get('Sec-Fetch-Dest', 'iframe'), ['iframe', 'frame', 'empty'], true)) {
+            return new Response('This page is shown on the bench alone.', 403, ['Content-Type' => 'text/plain; charset=utf-8']);
+        }
         $given = $request->given();
         $host = $this->host();
         $ground = isset($given['address']) ? Ground::at($site->id, Value::text($given['address'])) : null;

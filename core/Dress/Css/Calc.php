@@ -12,6 +12,9 @@ final class Calc
     /** Brackets in brackets: deeper ones are no sum that somebody wrote. */
     private const DEEP = 24;
 
+    /** Characters of a sum that somebody wrote. */
+    private const LONGEST = 2_000;
+
     /** Of sums; without end is as much as anything can be. */
     private const CONSTANTS = ['pi' => M_PI, 'e' => M_E, 'infinity' => 1e7, '-infinity' => -1e7];
 
@@ -26,6 +29,10 @@ final class Calc
      */
     public static function of(string $value, Closure $read): ?float
     {
+        if (strlen($value) > self::LONGEST) {
+            return null;
+        }
+
         return (new self($read))->value(trim($value), 0);
     }
 

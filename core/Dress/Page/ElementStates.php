@@ -103,6 +103,7 @@ final class ElementStates
             $other = $isFromEnd ? $other->nextElementSibling : $other->previousElementSibling;
             $place += (int) ($other !== null && (! $ofKind || $other->localName === $element->localName));
         }
+        PageSelector::looked(intdiv($step, 10));
 
         return $place;
     }

@@ -22,7 +22,12 @@ final class PageSelector
     /** Questions to elements until one selector is answered. */
     private const MOST_STEPS = 3_000;
 
+    /** And until all of a page are: what is left then is not asked any more. */
+    private const MOST_IN_ALL = 4_000_000;
+
     private static int $steps = 0;
+
+    private static int $inAll = 0;
 
     private function __construct(
         private readonly NodeInterface $tree,
@@ -57,8 +62,22 @@ final class PageSelector
     public function matches(DOMElement $element): bool
     {
         self::$steps = 0;
+        $is = self::$inAll < self::MOST_IN_ALL && self::is($this->tree, $element);
+        self::$inAll += self::$steps;
 
-        return self::is($this->tree, $element);
+        return $is;
+    }
+
+    /** A page has all its questions before it. */
+    public static function begin(): void
+    {
+        self::$inAll = 0;
+    }
+
+    /** Counts what else was looked at to answer. */
+    public static function looked(int $elements): void
+    {
+        self::$inAll += $elements;
     }
 
     /** What the parser does not know, by what it knows. */

@@ -21,6 +21,8 @@ final readonly class StyledPage
     /** @param  string  $html  any bytes @param  string  $address  where it came from */
     public static function of(string $html, string $address): self
     {
+        PageSelector::begin();
+
         return new self(Html::document($html), $address);
     }
 

@@ -23,6 +23,19 @@ let isPointing = false;
 
 const tell = (message: Record<string, unknown>): void => parent.postMessage({ gnomicProof: true, ...message }, '*');
 
+// What is pressed on the page leads nowhere: the frame would follow, and the proof be gone.
+for (const kind of ['click', 'auxclick'])
+  addEventListener(
+    kind,
+    (event) => {
+      const path = event.composedPath();
+      const link = path.find((one) => one instanceof Element && one.matches('a[href], area[href]'));
+      if (link && !path.includes(widget!)) event.preventDefault();
+    },
+    true,
+  );
+addEventListener('submit', (event) => event.preventDefault(), true);
+
 function found(selector: string | null): Element | null {
   try {
     return selector ? document.querySelector(selector) : null;
