@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Host\HostLocks;
 use Gnomic\Json\Value;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Foundation\Application;
@@ -19,9 +18,7 @@ final class PeopleProvider extends ServiceProvider
         $this->app->bind(SignIn::class, fn (Application $app): SignIn => new SignIn(
             $app->make(RateLimiter::class),
             $app->make(Hasher::class),
-            $app->make(HostLocks::class),
             Value::whole(config('hashing.bcrypt.rounds', 12)),
-            fn (float $seconds) => usleep((int) ($seconds * 1_000_000)),
         ));
     }
 }

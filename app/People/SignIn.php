@@ -4,82 +4,83 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Host\HostLocks;
-use App\Host\LockIsHeld;
 use App\Models\User;
-use Closure;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Hashing\Hasher;
 
 /**
- * Who somebody is, by address and password. Guessing is made slow, and nobody is ever locked out: after some failures for an account, or
- * many from a place, every try goes one at a time and waits a little, the right one too. An account that is not there takes as long as
- * one that is.
+ * Who somebody is, by address and password. Whoever guesses is sent away at once, for a while: from one place at one account, and from one
+ * place at many. Past a hundred guesses an hour at an account, only browsers that have signed in to it before may try; and a new password
+ * can always be asked for by mail, so that guessing locks nobody out. An account that is not there takes as long as one that is.
  */
 final readonly class SignIn
 {
-    /** Failures a minute after which the slow way is taken: of an account, and from a place. */
+    /** Failures a minute: of an account from a place, and from a place. */
     private const OF_ACCOUNT = 5;
 
     private const FROM_PLACE = 30;
 
-    private const SECONDS = 60;
+    private const MINUTE = 60;
 
-    /** Seconds that the slow way takes, and for which somebody stands in line for it. */
-    private const PAUSE = 1.0;
+    /** Failures an hour, from wherever, after which strange browsers are not listened to. */
+    private const IN_ALL = 100;
 
-    private const IN_LINE = 6.0;
-
-    /** Of those who take the slow way at a time, so that others are still answered. */
-    private const SLOW_AT_ONCE = 2;
+    private const HOUR = 3600;
 
     /** Letters of a hash that fits no password. */
     private const NOBODY = 'abcdefghijklmnopqrstuuCWzDHFvBPaVlIPC4mkdT1cLF2pBKCLm';
 
-    /** @param  Closure(float): void  $pause  waits so many seconds */
-    public function __construct(
-        private RateLimiter $failures,
-        private Hasher $hasher,
-        private HostLocks $locks,
-        private int $rounds,
-        private Closure $pause,
-    ) {
+    public function __construct(private RateLimiter $failures, private Hasher $hasher, private int $rounds)
+    {
     }
 
-    /** @throws LockIsHeld where too many stand in line already */
-    public function who(string $email, string $password, string $place): ?User
+    /**
+     * @param  string  $place  address of the network that it comes from
+     * @param  bool  $isKnown  whether this browser has signed in to the account before
+     *
+     * @throws TooManyTries
+     */
+    public function who(string $email, string $password, string $place, bool $isKnown): ?User
     {
-        $account = 'sign-in:'.hash('xxh128', mb_strtolower(trim($email)));
-        $from = 'sign-in-from:'.$place;
-        if ($this->failures->attempts($account) < self::OF_ACCOUNT && $this->failures->attempts($from) < self::FROM_PLACE) {
-            return $this->matched($email, $password, $account, $from);
+        $place = self::network($place);
+        $account = self::account($email);
+        $limits = [
+            "sign-in:$account:$place" => [self::OF_ACCOUNT, self::MINUTE],
+            "sign-in-from:$place" => [self::FROM_PLACE, self::MINUTE],
+            "sign-in-at:$account" => [self::IN_ALL, self::HOUR],
+        ];
+        foreach ($limits as $name => [$most]) {
+            $isForStrangers = $most === self::IN_ALL;
+            if ($this->failures->attempts($name) >= $most && ! ($isForStrangers && $isKnown)) {
+                throw new TooManyTries(max(1, $this->failures->availableIn($name)), $isForStrangers);
+            }
         }
-        $turn = $this->locks->waited($account, self::IN_LINE);
-        try {
-            $slow = $this->locks->oneOf('sign-in-slowly', self::SLOW_AT_ONCE)
-                ?? throw new LockIsHeld('Too many attempts. Try again in a minute.');
-            ($this->pause)(self::PAUSE);
-            $slow->release();
-
-            return $this->matched($email, $password, $account, $from);
-        } finally {
-            $turn->release();
-        }
-    }
-
-    private function matched(string $email, string $password, string $account, string $from): ?User
-    {
-        $user = User::query()->where('email', $email)->first();
+        $user = User::query()->where('email', trim($email))->first();
         $nobody = sprintf('$2y$%02d$%s', $this->rounds, self::NOBODY);
         $isRight = $this->hasher->check($password, $user->password ?? $nobody);
         if ($user === null || ! $isRight) {
-            $this->failures->hit($account, self::SECONDS);
-            $this->failures->hit($from, self::SECONDS);
+            foreach ($limits as $name => [, $seconds]) {
+                $this->failures->hit($name, $seconds);
+            }
 
             return null;
         }
-        $this->failures->clear($account);
+        $this->failures->clear("sign-in:$account:$place");
 
         return $user;
+    }
+
+    /** An account as it is noted, whether it is there or not. */
+    public static function account(string $email): string
+    {
+        return hash('xxh128', mb_strtolower(trim($email)));
+    }
+
+    /** Of version 6, a household has a network of its own: the first 64 bits. */
+    public static function network(string $place): string
+    {
+        $packed = @inet_pton($place);
+
+        return $packed !== false && strlen($packed) === 16 ? (string) inet_ntop(substr($packed, 0, 8).str_repeat("\0", 8)) : $place;
     }
 }

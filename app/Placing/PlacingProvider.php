@@ -11,7 +11,6 @@ use App\Host\KnowsHost;
 use App\Outbox\Outbox;
 use App\Placing\Counting\BeaconFiles;
 use App\Placing\Counting\CountBeacons;
-use App\Placing\Owner\OwnerLinks;
 use App\Placing\Pages\CheckPage;
 use App\Placing\Pages\ExpectedOnPage;
 use App\Placing\Pages\FindPages;
@@ -34,7 +33,6 @@ final class PlacingProvider extends ServiceProvider
             $this->host(),
             resource_path('codes'),
         ));
-        $this->app->bind(OwnerLinks::class, fn (): OwnerLinks => new OwnerLinks(config()->string('app.key')));
         $this->app->bind(FindPages::class, fn (Application $app): FindPages => new FindPages(
             $app->make(Fetcher::class),
             $app->make(ConfinedReading::class),

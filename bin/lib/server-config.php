@@ -130,6 +130,11 @@ http {
     limit_req_zone \$sender zone=senders:4m rate=30r/m;
     limit_req_zone \$server_port zone=everybody:32k rate=50r/s;
     limit_req_status 429;
+    limit_req_log_level info;
+    # Whoever signs in is answered by a process of its own: those who guess keep nobody else waiting, and many of them not even that one.
+    map "\$request_method\$uri" \$php { default unix:$run/fpm.sock; "~^POST/api/(?:session|password(?:/|\$))" unix:$run/fpm-sign-in.sock; }
+    map "\$request_method\$uri" \$signs_in { default ""; "~^POST/api/(?:session|password(?:/|\$))" \$sender; }
+    limit_req_zone \$signs_in zone=sign_in:2m rate=120r/m;
     server {
         listen 127.0.0.1:$port;
         $nosniff
@@ -215,7 +220,16 @@ $editions
             fastcgi_param REMOTE_ADDR \$realip_remote_addr;
             fastcgi_hide_header X-Content-Type-Options;
             fastcgi_read_timeout 60s;
-            fastcgi_pass unix:$run/fpm.sock;
+            limit_req zone=sign_in burst=60 nodelay;
+            error_page 429 = @too_many;
+            fastcgi_pass \$php;
+        }
+        location @too_many {
+            internal;
+            types {}
+            default_type application/json;
+            add_header Retry-After 30 always;
+            return 429 '{"message":"Too many attempts. Wait a minute, or set a new password by e-mail."}';
         }
         location / {
             types {}
@@ -228,6 +242,8 @@ $editions
 NGINX);
 
 $fpmUser = $isRoot ? "user = $user\ngroup = $user\nlisten.owner = $user\nlisten.group = $user" : '';
+// Only who starts as root may set a priority.
+$priority = $isRoot ? 'process.priority = 10' : '';
 file_put_contents("$run/fpm.conf", <<<FPM
 [global]
 error_log = $data/logs/php-fpm-error.log
@@ -246,5 +262,21 @@ php_admin_value[opcache.memory_consumption] = 128
 php_admin_value[memory_limit] = 256M
 php_admin_value[expose_php] = 0
 php_admin_value[upload_max_filesize] = 10M
+php_admin_value[post_max_size] = 10M
+[sign-in]
+$fpmUser
+listen = $run/fpm-sign-in.sock
+pm = static
+pm.max_children = 1
+pm.max_requests = 1000
+$priority
+request_terminate_timeout = 20s
+clear_env = no
+env[GNOMIC_DATA] = $data
+catch_workers_output = yes
+php_admin_value[opcache.enable] = 1
+php_admin_value[memory_limit] = 128M
+php_admin_value[expose_php] = 0
+php_admin_value[post_max_size] = 1M
 
 FPM);

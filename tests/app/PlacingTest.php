@@ -427,19 +427,43 @@ final class PlacingTest extends TestCase
     public function test_links_on_the_owners_page_are_for_the_owner(): void
     {
         $this->mine->update(['website' => 'https://quillmoor.example/']);
-        $address = (string) $this->ask('post', '/owner-link', ['page' => 'https://quillmoor.example/visit#x'])->assertOk()->json('address');
-        self::assertMatchesRegularExpression('~^https://quillmoor\.example/visit#gnomic-owner=\d+\.\d+\.[0-9a-f]{40}$~', $address);
-        $this->ask('post', '/owner-link', ['page' => 'https://evil.example/'])->assertUnprocessable();
-        $token = (string) substr((string) strstr($address, '='), 1);
+        $token = function (string $page = 'https://quillmoor.example/visit#x'): string {
+            $address = (string) $this->ask('post', '/owner-link', ['page' => $page])->assertOk()->json('address');
+            self::assertMatchesRegularExpression('~^https://quillmoor\.example/visit#gnomic-owner=[0-9a-f]{40}$~', $address);
+
+            return substr((string) strstr($address, '='), 1);
+        };
+        $views = fn (string $token, string $page = '/visit', string $keys = 'place1test,nobody'): TestResponse => $this->get("/owner/views?token=$token&page=".urlencode($page)."&keys=$keys");
         DB::table('counted')->insert(['widget_id' => $this->widget->id, 'day' => now('Europe/London')->format('Y-m-d'), 'page' => '/', 'width' => 'phone', 'views' => 7]);
-        $told = $this->get("/owner/views?token=$token")->assertOk()->assertHeader('Access-Control-Allow-Origin', '*')->assertHeaderMissing('Set-Cookie');
+        $once = $token();
+        $told = $views($once)->assertOk()->assertHeader('Access-Control-Allow-Origin', '*')->assertHeaderMissing('Set-Cookie');
         self::assertSame(['Words', 7], [$told->json('widgets.place1test.name'), $told->json('widgets.place1test.views')]);
-        $other = substr($token, 0, -1).(str_ends_with($token, '0') ? '1' : '0');
-        foreach (['', 'x', $other, preg_replace('/^\d+/', '999', $token)] as $forged) {
-            $this->get('/owner/views?token='.urlencode((string) $forged))->assertForbidden();
+        $views($once)->assertForbidden();
+        self::assertSame('{"widgets":{}}', (string) $views($token(), keys: 'other')->getContent(), 'of what is on the page alone');
+        $views($token(), '/elsewhere')->assertForbidden();
+        foreach (['', 'x', str_repeat('0', 40), "$once'"] as $forged) {
+            $views(urlencode($forged))->assertForbidden();
         }
-        $this->travel(13)->hours();
-        $this->get("/owner/views?token=$token")->assertForbidden();
+        $late = $token();
+        $this->travel(6)->minutes();
+        $views($late)->assertForbidden();
+        // Who signs out ends them.
+        $left = $token();
+        $this->ask('delete', '/session')->assertNoContent();
+        $views($left)->assertForbidden();
+    }
+
+    public function test_no_page_of_anybody_else_is_opened_as_ones_own(): void
+    {
+        $this->mine->update(['website' => 'https://quillmoor.example/']);
+        foreach (['https://evil.example/', 'http://evil.example\\@quillmoor.example/', 'https://quillmoor.example@evil.example/', 'https://quillmoor.example:x@evil.example/', 'https:\\\\evil.example', 'https://evil.example#@quillmoor.example/',
+            'https://evil.example\\.quillmoor.example/', "https://quillmoor.example\t.evil.example/", 'https://quillmoor.example.evil.example/', 'javascript:alert(1)//quillmoor.example/', '//quillmoor.example/', 'https:/quillmoor.example/',
+            "https://quillmoor.example\n/x", 'https://quillmoor.example/\\evil'] as $page) {
+            $this->ask('post', '/owner-link', ['page' => $page])->assertUnprocessable();
+        }
+        foreach (['https://quillmoor.example', 'https://quillmoor.example/', 'HTTPS://QUILLMOOR.example/a?b=c#d', 'https://quillmoor.example:8443/x'] as $page) {
+            $this->ask('post', '/owner-link', ['page' => $page])->assertOk();
+        }
     }
 
     public function test_two_versions_are_tried_and_one_is_kept(): void

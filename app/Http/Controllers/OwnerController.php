@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Host\KnowsHost;
 use App\Http\Requests\OpenOwnPage;
 use App\Models\Site;
+use App\Models\User;
 use App\Placing\Owner\OwnerLinks;
 use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
@@ -19,25 +20,34 @@ final class OwnerController
 {
     use KnowsHost;
 
+    /** Widgets of one page. */
+    private const MOST = 100;
+
     /** The address that opens a page with the links on it. */
     public function open(OpenOwnPage $request, Site $site, OwnerLinks $links): JsonResponse
     {
         $given = $request->given();
         $page = Value::text($given['page'] ?? $site->front());
-        $host = strtolower((string) parse_url($page, PHP_URL_HOST));
         $own = strtolower((string) parse_url($site->front(), PHP_URL_HOST));
-        if (preg_match('~^https?://~i', $page) !== 1 || $host !== $own) {
+        // As browsers read addresses (WHATWG URL): a backslash is a slash to them, and what stands before an "@" is no host.
+        $isPlain = preg_match('~^https?://([a-z0-9.-]+)(?::\d{1,5})?(?:[/?#][^\\\\\s\x00-\x20\x7f]*)?$~iD', $page, $found) === 1;
+        if (! $isPlain || strtolower($found[1]) !== $own) {
             throw new UnprocessableEntityHttpException("Give the address of a page of $own.");
         }
+        /** @var User $user */
+        $user = $request->user();
 
-        return new JsonResponse(['address' => $links->to($site, $page, now()->getTimestamp())]);
+        return new JsonResponse(['address' => $links->to($site, $page, $user->id)]);
     }
 
-    /** What the links say. Public: the token is what lets somebody see it. */
+    /** What the links say of the widgets on the page. Public: the token is what lets somebody see it, once. */
     public function views(Request $request, OwnerLinks $links): JsonResponse
     {
         $token = $request->query('token');
-        $siteId = is_string($token) ? $links->site($token, now()->getTimestamp()) : null;
+        $page = $request->query('page');
+        $asked = $request->query('keys');
+        $siteId = is_string($token) && is_string($page) ? $links->taken($token, $page) : null;
+        $keys = array_slice(explode(',', is_string($asked) ? $asked : ''), 0, self::MOST);
         $site = $siteId === null ? null : Site::query()->find($siteId);
         $headers = ['Access-Control-Allow-Origin' => '*', 'Cache-Control' => 'no-store'];
         if (! $site instanceof Site) {
@@ -52,6 +62,9 @@ final class OwnerController
         $all = $query->whereNull('removed_at')->get()->keyBy('id');
         $widgets = [];
         foreach ($all as $widget) {
+            if (! in_array($widget->key, $keys, true)) {
+                continue;
+            }
             $base = $widget->variant_of === null ? $widget : ($all[$widget->variant_of] ?? $widget);
             $widgets[$widget->key] = [
                 'name' => $base->name,

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Host\LockIsHeld;
 use App\Http\Requests\SignInWithPassword;
 use App\Models\User;
+use App\People\KnownBrowser;
 use App\People\SignIn;
+use App\People\TooManyTries;
+use App\Placing\Owner\OwnerLinks;
 use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,9 +20,6 @@ use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 /** Signing in and out. */
 final class SessionController
 {
-    /** Seconds after which somebody may try again. */
-    private const AGAIN = 5;
-
     public function show(Request $request): JsonResponse
     {
         /** @var User $user */
@@ -38,13 +37,12 @@ final class SessionController
     public function store(SignInWithPassword $request, SignIn $signIn): JsonResponse
     {
         $given = $request->given();
+        $email = Value::text($given['email']);
         try {
-            $user = $signIn->who(Value::text($given['email']), Value::text($given['password']), Value::text($request->ip()));
-        } catch (LockIsHeld) {
-            throw new TooManyRequestsHttpException(
-                self::AGAIN,
-                'Too many people are signing in with this address. Try again in a few seconds.',
-            );
+            $isKnown = KnownBrowser::knows($request, $email);
+            $user = $signIn->who($email, Value::text($given['password']), Value::text($request->ip()), $isKnown);
+        } catch (TooManyTries $tries) {
+            throw new TooManyRequestsHttpException($tries->seconds, $tries->getMessage(), $tries);
         }
         if ($user === null) {
             throw ValidationException::withMessages(['email' => 'That e-mail address and password do not match. Check both.']);
@@ -52,11 +50,12 @@ final class SessionController
         Auth::login($user);
         $request->session()->regenerate();
 
-        return $this->show($request);
+        return $this->show($request)->withCookie(KnownBrowser::remembering($request, $email));
     }
 
-    public function destroy(Request $request): JsonResponse
+    public function destroy(Request $request, OwnerLinks $links): JsonResponse
     {
+        $links->end(Value::whole($request->user()?->getAuthIdentifier()));
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

@@ -1,5 +1,5 @@
 // For the owner alone, who came from the studio with a signed fragment: a small link beside each widget, to its bench, with today's
-// views. Nothing is kept; links within the site carry the fragment on, and it ends with the tab.
+// views. It is for this page and this once: nothing is kept, and no other page gets it.
 
 interface Told {
   widgets: Record<string, { name: string; bench: string; views: number }>;
@@ -13,7 +13,11 @@ export default async function owner(host: string): Promise<void> {
   const bar = document.createElement('div');
   bar.dataset['gnomicOwner'] = '';
   document.body.append(bar);
-  const answer = await fetch(`${host}/owner/views?${new URLSearchParams({ token, page: location.pathname })}`, {
+  const page = location.pathname;
+  // Nobody else is to find it in the bar, or to copy it from there.
+  history.replaceState(history.state, '', page + location.search);
+  const keys = (await there()).join();
+  const answer = await fetch(`${host}/owner/views?${new URLSearchParams({ token, page, keys })}`, {
     credentials: 'omit',
   });
   if (!answer.ok) return bar.remove();
@@ -32,14 +36,18 @@ export default async function owner(host: string): Promise<void> {
   mark();
   new MutationObserver(mark).observe(document.body, { childList: true, subtree: true });
   setInterval(mark, 1000);
-  document.addEventListener(
-    'click',
-    (event) => {
-      const to = (event.target as Element).closest?.<HTMLAnchorElement>('a[href]');
-      if (to && to.origin === location.origin && !to.hash) to.hash = MARK + token;
-    },
-    true,
-  );
+}
+
+/** Keys of the widgets on the page, once they have come: some seconds are waited for them. */
+async function there(): Promise<string[]> {
+  const all = (): HTMLElement[] => [...document.querySelectorAll<HTMLElement>('gnomic-widget')];
+  for (let turn = 0; turn < 30 && (document.readyState !== 'complete' || all().some((one) => !one.shadowRoot)); turn++)
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  const keys = all().flatMap((one) => [
+    one.getAttribute('key') ?? '',
+    one.shadowRoot?.querySelector<HTMLElement>('.box')?.dataset['key'] ?? '',
+  ]);
+  return [...new Set(keys)].filter(Boolean);
 }
 
 function link({ name, bench, views }: Told['widgets'][string]): HTMLElement {
