@@ -13,6 +13,7 @@ use App\Models\Widget;
 use App\Outbox\Outbox;
 use App\Outbox\Renders;
 use App\Outbox\Task;
+use App\Outbox\WorkOff;
 use Gnomic\Brief\Brief;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Edition\Touch;
@@ -54,10 +55,15 @@ final readonly class BringUpToDate implements Renders
                 }
             }
 
-            return $editions;
         } finally {
             $lock->release();
         }
+        // What a turn was too short for goes on behind others; who finds another at it leaves that to him.
+        if ($until !== null && $this->outbox->hasAny($siteId)) {
+            WorkOff::dispatch($siteId, $this->outbox->hasFirst($siteId));
+        }
+
+        return $editions;
     }
 
     /** Pages of everything of one widget, as many as a turn has time for. */

@@ -35,12 +35,8 @@ final class WorkOff implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return $this->siteId.($this->isFirst ? ' first' : '');
     }
 
-    public function handle(Renders $editions, Outbox $outbox): void
+    public function handle(Renders $editions): void
     {
         $editions->workOff($this->siteId, microtime(true) + self::TURN);
-        // Where another is at it, that one sends for whatever is left.
-        if ($outbox->hasAny($this->siteId)) {
-            self::dispatch($this->siteId, $outbox->hasFirst($this->siteId));
-        }
     }
 }
