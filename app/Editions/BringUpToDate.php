@@ -78,7 +78,7 @@ final readonly class BringUpToDate implements Renders
             report($fault);
         }
         $this->outbox->done([$task]);
-        if ($isLeft) {
+        if ($isLeft && $widget !== null) {
             $this->outbox->pages($widget);
         }
     }

@@ -7,6 +7,7 @@ namespace App\Pictures;
 use App\Host\Durable;
 use GdImage;
 use Gnomic\Dress\Colour\Colour;
+use Gnomic\Json\Value;
 use RuntimeException;
 
 /**
@@ -82,7 +83,7 @@ final readonly class PictureFiles
             $path = "$this->folder/$name-$width.webp";
             $head = (string) @file_get_contents($path, false, null, 0, 12);
             $length = strlen($head) === 12 && str_starts_with($head, 'RIFF') ? unpack('V', $head, 4) : false;
-            if ($length === false || @filesize($path) !== ($length[1] ?? 0) + 8 || ($thoroughly && @imagecreatefromwebp($path) === false)) {
+            if ($length === false || @filesize($path) !== Value::whole($length[1] ?? 0) + 8 || ($thoroughly && @imagecreatefromwebp($path) === false)) {
                 return false;
             }
         }

@@ -15,8 +15,9 @@ $paths = require __DIR__.'/public-paths.php';
 // PHP remembers where a link led; the pointer to what is out moves.
 clearstatcache(true);
 header('X-Content-Type-Options: nosniff');
-$host = (string) ($_SERVER['HTTP_HOST'] ?? '');
-$policy = "default-src 'none'; script-src http://$host/gnomic.js http://$host/b/; style-src 'unsafe-inline'; img-src 'self' data:; "
+$settings = (array) @parse_ini_file("$data/.env", false, INI_SCANNER_RAW);
+$url = rtrim((string) ($settings['APP_URL'] ?? ''), '/');
+$policy = "default-src 'none'; script-src ".($url === '' ? "'self'" : "$url/gnomic.js $url/b/")."; style-src 'unsafe-inline'; img-src 'self' data:; "
     ."media-src http: https:; connect-src 'self'; "
     ."base-uri 'none'; form-action 'none'";
 

@@ -48,11 +48,12 @@ $proxies = $networks === [] ? '' : implode(' ', array_map(fn (string $one): stri
     .' real_ip_header X-Forwarded-For; real_ip_recursive on;';
 
 // No script but ours runs in what visitors open, and nothing is taken for another type than it says.
-$homes = array_unique(array_filter(['$scheme://$http_host', $url]));
-$scripts = implode(' ', array_map(fn (string $home): string => "$home/gnomic.js $home/b/", $homes));
+// Whose name that is, the owner says, and never whoever asks.
+$scripts = $url === '' ? "'self'" : "$url/gnomic.js $url/b/";
 $policy = "default-src 'none'; script-src $scripts; style-src 'unsafe-inline'; img-src 'self' data:; media-src http: https:; "
     ."connect-src 'self'; base-uri 'none'; form-action 'none'";
-$nosniff = 'add_header X-Content-Type-Options nosniff always;';
+$nosniff = 'add_header X-Content-Type-Options nosniff always;'
+    .(str_starts_with($url, 'https:') ? ' add_header Strict-Transport-Security "max-age=31536000" always;' : '');
 $shared = <<<NGINX
 add_header Access-Control-Allow-Origin * always;
             add_header Cross-Origin-Resource-Policy cross-origin always;
@@ -110,7 +111,7 @@ http {
     sendfile on;
     server_tokens off;
     absolute_redirect off;
-    client_max_body_size 10m;
+    client_max_body_size 11m;
     $packed
     # What visitors do is written down without who they are; whoever asks not to be followed, and robots, are not. Nor is what was
     # refused, has a body, is longer than any page has to tell, or comes while the folder is full.
@@ -219,6 +220,7 @@ $editions
             fastcgi_param HTTP_HOST \$http_host;
             fastcgi_param REMOTE_ADDR \$realip_remote_addr;
             fastcgi_hide_header X-Content-Type-Options;
+            fastcgi_hide_header Strict-Transport-Security;
             fastcgi_read_timeout 60s;
             limit_req zone=sign_in burst=60 nodelay;
             error_page 429 = @too_many;
@@ -262,7 +264,7 @@ php_admin_value[opcache.memory_consumption] = 128
 php_admin_value[memory_limit] = 256M
 php_admin_value[expose_php] = 0
 php_admin_value[upload_max_filesize] = 10M
-php_admin_value[post_max_size] = 10M
+php_admin_value[post_max_size] = 11M
 [sign-in]
 $fpmUser
 listen = $run/fpm-sign-in.sock

@@ -236,4 +236,40 @@ final class AccessTest extends TestCase
             ['address' => "$this->standins/ticketwick/venues/tv-dome"],
         )->assertOk()->assertJsonPath('other.channel', 'ticketwick');
     }
+
+    public function test_the_studio_says_what_browsers_may_do_with_it(): void
+    {
+        config(['app.url' => 'https://reviews.quillmoor.example']);
+        $told = $this->get('/sources')->headers;
+        self::assertSame('max-age=31536000', $told->get('Strict-Transport-Security'));
+        self::assertSame('same-origin', $told->get('Cross-Origin-Opener-Policy'));
+        self::assertStringContainsString('camera=()', (string) $told->get('Permissions-Policy'));
+        config(['app.url' => 'http://127.0.0.1:8080']);
+        self::assertNull($this->get('/sources')->headers->get('Strict-Transport-Security'), 'where it is not protected, nothing is promised');
+    }
+
+    public function test_a_website_is_of_the_web(): void
+    {
+        $site = $this->site();
+        $this->actingAs($this->ownerOf($site));
+        foreach (['ftp://quillmoor.example/', 'javascript:alert(1)', 'data:text/html,x', 'file:///etc/passwd', 'https://a@quillmoor.example/', 'https://a:b@quillmoor.example/', 'https://quillmoor.example\\@evil.example/',
+            'https://', 'https://quillmoor.example:/', 'https://quillmoor.example:123456/', 'mailto:a@b.example', '//quillmoor.example', 'https:///x', "https://quill\nmoor.example/", 'vbscript:x', 'http:quillmoor.example'] as $website) {
+            $this->patchJson('/api/site', ['website' => $website])->assertUnprocessable();
+        }
+        foreach (['quillmoor.example', 'https://quillmoor.example', 'http://quillmoor.example:8080/de/', 'localhost:8080', 'HTTPS://Quillmoor.example/x?y'] as $website) {
+            $this->patchJson('/api/site', ['website' => $website])->assertOk();
+        }
+    }
+
+    public function test_odd_widths_of_a_proof_are_told(): void
+    {
+        $site = $this->site();
+        $this->actingAs($this->ownerOf($site));
+        foreach (['x', ['a' => 500], [[500]], [null], ['500px'], [500.5], [99], [4_001], [true], [-1], array_fill(0, 7, 500), [1 => 500], ['' => 500], [['a' => 1]], 500, ['1e3'], [1e308]] as $widths) {
+            $this->postJson('/api/proof', ['brief' => ['version' => 3], 'widths' => $widths])->assertUnprocessable();
+        }
+        foreach ([[], [100], [390, 1280], null] as $widths) {
+            self::assertContains($this->postJson('/api/proof', ['brief' => ['version' => 3], 'widths' => $widths])->status(), [200, 422]);
+        }
+    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\app;
 
-use App\Host\HostLocks;
 use App\Models\Site;
 use App\People\SignIn;
 use Gnomic\Entry\Author;
@@ -46,9 +45,7 @@ final class FuzzTest extends TestCase
         $this->app->bind(SignIn::class, fn (Application $app): SignIn => new SignIn(
             $app->make(RateLimiter::class),
             $app->make(Hasher::class),
-            $app->make(HostLocks::class),
             4,
-            fn (float $seconds) => null,
         ));
         $this->mine = $this->site();
         $this->chance = new Randomizer(new Mt19937(2026));

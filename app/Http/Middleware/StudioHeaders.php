@@ -14,6 +14,9 @@ final class StudioHeaders
     private const POLICY = "default-src 'self'; img-src 'self' data:; font-src 'self' data:; style-src 'self' 'unsafe-inline'; "
         ."object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'self'";
 
+    private const PERMISSIONS = 'accelerometer=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), magnetometer=(), microphone=(), '
+        .'midi=(), payment=(), usb=()';
+
     public function handle(Request $request, Closure $next): Response
     {
         /** @var Response $response */
@@ -24,6 +27,12 @@ final class StudioHeaders
         }
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
+        $response->headers->set('Permissions-Policy', self::PERMISSIONS);
+        // Windows that the studio opens are the owner's pages: they get no hold on it.
+        $response->headers->set('Cross-Origin-Opener-Policy', 'same-origin');
+        if (str_starts_with(config()->string('app.url'), 'https:')) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
 
         return $response;
     }

@@ -13,7 +13,7 @@ final class ProofBrief extends Asked
         return [
             'brief' => ['required', 'array'],
             'key' => ['sometimes', 'string', 'max:40'],
-            'widths' => ['sometimes', 'array', 'max:6'],
+            'widths' => ['sometimes', 'array', 'list', 'max:6'],
             'widths.*' => ['integer', 'min:100', 'max:4000'],
         ];
     }

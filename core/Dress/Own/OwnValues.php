@@ -193,7 +193,13 @@ final class OwnValues
             : throw new ValueIsRefused('"'.mb_strimwidth($value, 0, 40, '…').'" is not taken: '.implode(', ', $words).' are');
     }
 
-    /** Of several words, each from a list. @param  list<string>  $words @throws ValueIsRefused */
+    /**
+     * Of several words, each from a list.
+     *
+     * @param  list<string>  $words
+     *
+     * @throws ValueIsRefused
+     */
     public static function words(string $value, array $words): string
     {
         return implode(' ', array_map(fn (string $word): string => self::word($word, $words), CssValues::words($value)));

@@ -99,7 +99,8 @@ final class ElementStates
     {
         $place = 1;
         $other = $element;
-        for ($step = 0; $step < self::MOST && $other !== null; $step++) {
+        $step = 0;
+        for (; $step < self::MOST && $other !== null; $step++) {
             $other = $isFromEnd ? $other->nextElementSibling : $other->previousElementSibling;
             $place += (int) ($other !== null && (! $ofKind || $other->localName === $element->localName));
         }

@@ -71,7 +71,7 @@ final readonly class XmlDocument
             fn (array $tag): string => isset($tag[2]) ? "<$tag[1]{$name($tag[2])}".preg_replace_callback(
                 '/(\s)([A-Za-z][\w:.-]*)(\s*=\s*(?:"[^"]*"|\'[^\']*\'))/',
                 fn (array $attribute): string => $attribute[1].$name($attribute[2]).$attribute[3],
-                $tag[3] ?? '',
+                $tag[3],
             ).'>' : $tag[0],
             $text,
         );

@@ -7,6 +7,9 @@ namespace Gnomic\Gather\Tables;
 /** Values separated by commas, semicolons, tabs or bars, quoted as RFC 4180 has it. */
 final class Delimited
 {
+    /** Columns that any program writes, empty ones with them. */
+    private const WIDEST = 16_384;
+
     private const SEPARATORS = [',', ';', "\t", '|'];
 
     /** The separator that cuts the first records into the most even rows; null where none does. */
@@ -45,7 +48,11 @@ final class Delimited
         return $best;
     }
 
-    /** @return iterable<int, list<string>> by the number of the record, the first being 1 */
+    /**
+     * @return iterable<int, list<string>> by the number of the record, the first being 1
+     *
+     * @throws TableIsWrong where a row has more cells than any program writes
+     */
     public static function rows(string $text, string $separator): iterable
     {
         $text = (string) preg_replace('/^sep=.\r?\n/i', '', $text);
@@ -66,6 +73,9 @@ final class Delimited
                 $at += $rest;
             }
             $cells[] = $cell;
+            if (count($cells) > self::WIDEST) {
+                throw TableIsWrong::tooManyColumns(count($cells));
+            }
             if ($at < $length && $text[$at] === $separator) {
                 $at++;
 

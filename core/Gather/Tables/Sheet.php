@@ -114,6 +114,9 @@ final readonly class Sheet
 
     private static function trimmed(string $cell): string
     {
+        if ($cell === '') {
+            return '';
+        }
         $cell = trim($cell, " \t\n\r\0\x0B");
         $cell = (string) preg_replace('/^[\s\x{A0}\x{FEFF}]+|[\s\x{A0}\x{FEFF}]+$/u', '', mb_scrub($cell, 'UTF-8'));
 

@@ -50,7 +50,8 @@ final class FixedWords
     private static function group(string $source, int $from): array
     {
         [$depth, $isSplit, $inSet] = [0, false, false];
-        for ($at = $from; $at < strlen($source); $at++) {
+        $at = $from;
+        for (; $at < strlen($source); $at++) {
             $sign = $source[$at];
             if ($sign === '\\') {
                 $at++;

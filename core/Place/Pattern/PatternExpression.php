@@ -211,7 +211,7 @@ final class PatternExpression
         if (preg_match('/\G\\\\(?:x([0-9a-f]{2})|u00([0-9a-f]{2})|([tnrvf])|([^a-z0-9]))/i', $this->source, $found, PREG_UNMATCHED_AS_NULL, $this->at) !== 1) {
             throw new ExpressionIsWrong('"\\'.($this->source[$this->at + 1] ?? '').'" means nothing here, or not the same everywhere; write the sign without the backslash, or what it stands for.');
         }
-        $this->at += strlen((string) $found[0]);
+        $this->at += strlen($found[0]);
         $number = $found[1] ?? $found[2] ?? null;
         if ($number !== null && hexdec($number) > 0x7F) {
             throw new ExpressionIsWrong('an expression in brackets is of plain ASCII; addresses have other letters as "%C3%BC".');
@@ -219,8 +219,8 @@ final class PatternExpression
 
         return match (true) {
             $number !== null => chr((int) hexdec($number)),
-            ($found[3] ?? null) !== null => ['t' => "\t", 'n' => "\n", 'r' => "\r", 'v' => "\v", 'f' => "\f"][strtolower((string) $found[3])] ?? '',
-            default => (string) ($found[4] ?? ''),
+            ($found[3] ?? null) !== null => ['t' => "\t", 'n' => "\n", 'r' => "\r", 'v' => "\v", 'f' => "\f"][strtolower($found[3])] ?? '',
+            default => $found[4] ?? '',
         };
     }
 

@@ -44,7 +44,7 @@ final readonly class SpotRules
     /**
      * Rules for scripts, each pattern by itself, the most particular first: whoever asks takes the first that fits, for each place.
      *
-     * @return list<array{key: string, pattern: string|list<string>|array{0: string, r: string}}>
+     * @return list<array{key: string, pattern: string|list<string>|array{0: string, e: string, m: string, r: string}}>
      */
     public function ordered(): array
     {

@@ -281,4 +281,20 @@ final class TableReaderTest extends TestCase
         yield 'German' => [$table(['Endlich Saturn gesehen', 'Ein toller Abend', 'Kalt aber schön', 'Gute Führung', 'Zu lange gewartet', 'Gerne wieder'], $names, $words), ['Endlich Saturn gesehen', 'Mira', $words[0]]];
         yield 'with stars and dates' => [$table(['5', '4', '5', '5', '2', '4'], $titles, $names, ['2026-01-02', '2026-01-03', '2026-01-04', '2026-01-05', '2026-01-06', '2026-01-07'], $words), ['Saturn at last', 'Mira', $words[0]]];
     }
+
+    public function test_a_row_without_end_is_bounded_at_once(): void
+    {
+        $before = memory_get_peak_usage();
+        foreach ([str_repeat(',', 7_800_000), "author,text\n".str_repeat(';', 3_000_000).str_repeat(',', 3_000_000), str_repeat("\t", 5_000_000)] as $bytes) {
+            try {
+                TableReader::read($bytes);
+                self::fail('it has too many columns');
+            } catch (TableIsWrong $wrong) {
+                self::assertNotSame('', $wrong->getMessage());
+            }
+        }
+        self::assertLessThan(100_000_000, memory_get_peak_usage() - $before);
+        // Programs write empty cells to their own edge.
+        self::assertCount(1, self::reading('author,text'.str_repeat(',', 16_000)."\nJo,Words".str_repeat(',', 16_000))->entries);
+    }
 }
