@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use DateTimeZone;
+use Gnomic\Text\HostName;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -59,7 +60,7 @@ final class Site extends Model
     public function hosts(): array
     {
         $parts = parse_url($this->front());
-        $own = ($parts['host'] ?? '').(isset($parts['port']) ? ":{$parts['port']}" : '');
+        $own = HostName::ascii($parts['host'] ?? '').(isset($parts['port']) ? ":{$parts['port']}" : '');
 
         return array_values(array_unique([$own, ...$this->allowed ?? []]));
     }

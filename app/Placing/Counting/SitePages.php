@@ -6,6 +6,7 @@ namespace App\Placing\Counting;
 
 use Gnomic\Json\Value;
 use Gnomic\Place\Check\AllowedHosts;
+use Gnomic\Text\HostName;
 use Illuminate\Support\Facades\DB;
 
 /** Which pages are the site's: of those that Gnomic knows, all are told apart; of those that are only told of, a bounded number. */
@@ -25,7 +26,7 @@ final class SitePages
     public static function of(int $site, string $front, array $allowed): self
     {
         $parts = parse_url($front);
-        $own = self::bare(strtolower(($parts['host'] ?? '').(isset($parts['port']) ? ":{$parts['port']}" : '')));
+        $own = self::bare(HostName::ascii(($parts['host'] ?? '').(isset($parts['port']) ? ":{$parts['port']}" : '')));
 
         return new self($site, $own, AllowedHosts::of($allowed));
     }

@@ -19,6 +19,7 @@ use Gnomic\Place\Check\PageFault;
 use Gnomic\Place\Check\PageTags;
 use Gnomic\Place\Check\PlacementVerdict;
 use Gnomic\Place\Check\Sighting;
+use Gnomic\Text\Charset;
 use Gnomic\Text\Words;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -203,7 +204,7 @@ final readonly class CheckPage
         ], Words::isFilled(...));
 
         return new FetchedPage(
-            mb_scrub($answer->body),
+            self::text($answer),
             $answer->address,
             $lines('Content-Security-Policy'),
             $lines('Content-Security-Policy-Report-Only'),
@@ -212,6 +213,15 @@ final readonly class CheckPage
             (string) $answer->header('Content-Type'),
             $answer->redirects,
         );
+    }
+
+    /** By the charset that it is sent with, that it says itself, or that its first bytes tell. */
+    private static function text(HttpResponse $answer): string
+    {
+        $type = (string) $answer->header('Content-Type');
+        $told = $type.' '.substr($answer->body, 0, 2_048);
+
+        return Charset::decoded($answer->body, preg_match('/charset=["\']?([\w-]+)/i', $told, $found) === 1 ? $found[1] : null)->text;
     }
 
     private static function path(string $address): string

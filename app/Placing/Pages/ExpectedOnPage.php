@@ -86,6 +86,10 @@ final readonly class ExpectedOnPage
             (string) $site->key,
             $site->allowed === null ? null : $site->hosts(),
             array_values($keys->all()),
+            array_filter([
+                '/gnomic.js' => (string) @file_get_contents(config()->string('gnomic.data').'/run/public/gnomic.js'),
+                "/s/$site->key.js" => (string) @file_get_contents(config()->string('gnomic.editions')."/s/$site->key.js"),
+            ], Words::isFilled(...)),
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Place\Check;
 
+use Gnomic\Text\HostName;
+
 /** Hosts on which a site's widgets show: "quillmoor.example", "*.quillmoor.example", "localhost:8082", "localhost:*". */
 final readonly class AllowedHosts
 {
@@ -15,7 +17,7 @@ final readonly class AllowedHosts
     /** @param  list<string>  $patterns */
     public static function of(array $patterns): self
     {
-        return new self(array_map(strtolower(...), $patterns));
+        return new self(array_map(HostName::ascii(...), $patterns));
     }
 
     /**
@@ -23,7 +25,7 @@ final readonly class AllowedHosts
      */
     public static function tidy(string $written): ?string
     {
-        $host = strtolower(trim((string) preg_replace('~^(?:https?:)?//|[/?#].*$~i', '', trim($written))));
+        $host = HostName::ascii((string) preg_replace('~^(?:https?:)?//|[/?#].*$~i', '', trim($written)));
 
         return preg_match(
             '/^(?:\*\.)?[a-z0-9_-]+(?:\.[a-z0-9_-]+)*(?::(?:\d{1,5}|\*))?$/D',
@@ -34,6 +36,7 @@ final readonly class AllowedHosts
     /** As resources/embed/behaviours/place.ts decides. @param  int|null  $port  null for the usual one */
     public function allows(string $host, ?int $port): bool
     {
+        $host = HostName::ascii($host);
         foreach ($this->patterns as $pattern) {
             [$name, $of] = explode(':', $pattern, 2) + [1 => ''];
             $isPort = $of === '' || $of === '*' || $of === (string) $port;

@@ -21,10 +21,14 @@ final readonly class FrameCheck
     public function of(Tag $frame, ?array $headers): array
     {
         if ($frame->isHeld) {
+            $isLazy = $frame->element->hasAttribute('data-src') || $frame->element->hasAttribute('data-lazy-src');
+
             return [new CheckFinding(
                 PlacementVerdict::Held,
-                'The frame waits until visitors give consent.',
-                'Gnomic sets no cookie and keeps nothing: list it as necessary in the settings of the consent banner.',
+                $isLazy ? 'The frame waits: for the consent of visitors, or until they scroll to it (lazy loading).'
+                    : 'The frame waits until visitors give consent.',
+                'Gnomic sets no cookie and keeps nothing: list it as necessary in the settings of the consent banner'
+                    .($isLazy ? '; for lazy loading, loading="lazy" with src itself is enough.' : '.'),
             )];
         }
         if ($frame->isHidden()) {
@@ -55,7 +59,7 @@ final readonly class FrameCheck
         $sandbox = $frame->element->hasAttribute('sandbox') ? strtolower($frame->element->getAttribute('sandbox')) : null;
         if ($sandbox !== null && ! str_contains($sandbox, 'allow-scripts')) {
             $told[] = new CheckFinding(
-                str_contains($sandbox, 'allow-popups') ? PlacementVerdict::Partly : PlacementVerdict::FrameBlocked,
+                PlacementVerdict::Partly,
                 'The frame has the attribute sandbox, and lets no script run: it keeps its stated height, and links may not open.',
                 'Write sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox", or take the attribute away.',
                 'sandbox="allow-scripts allow-popups allow-popups-to-escape-sandbox"',

@@ -16,9 +16,15 @@ final readonly class PageCheck
      * @param  string  $siteKey  of the site's own script
      * @param  list<string>|null  $hosts  on which the site's widgets show; null: everywhere
      * @param  list<string>  $known  keys of all widgets of the site
+     * @param  array<string, string>  $served  scripts as they are served, by their paths: for those who ask for their integrity
      */
-    public function __construct(private string $host, private string $siteKey, private ?array $hosts = null, private array $known = [])
-    {
+    public function __construct(
+        private string $host,
+        private string $siteKey,
+        private ?array $hosts = null,
+        private array $known = [],
+        private array $served = [],
+    ) {
     }
 
     /**
@@ -32,6 +38,13 @@ final readonly class PageCheck
             "\"$expected->name\" was never published, so its code shows nothing.",
             'Publish it on its bench.',
         )];
+        if ($tags->sentOnTo !== null) {
+            $told[] = new CheckFinding(
+                PlacementVerdict::Unreachable,
+                'The page sends its visitors on to '.mb_strimwidth($tags->sentOnTo, 0, 120, '…').' before they have read it.',
+                'Put the widget there, or take the meta element that says “refresh” out of this page.',
+            );
+        }
         $told = [...$told, ...($expected->selector === null
             ? $this->ofTag($tags, $page, $expected, $frameHeaders)
             : $this->ofPlace($tags, $page, $expected))];
@@ -207,7 +220,7 @@ final readonly class PageCheck
 
     private function script(PageTags $tags, FetchedPage $page): ScriptCheck
     {
-        return new ScriptCheck($tags, $page, new PolicyCheck($tags, $page), $this->host);
+        return new ScriptCheck($tags, $page, new PolicyCheck($tags, $page), $this->host, $this->served);
     }
 
     private static function isWithin(Tag $frame): bool

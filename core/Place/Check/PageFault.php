@@ -12,6 +12,8 @@ final class PageFault
     /** Of a page, in bytes. */
     public const LARGEST = 4_000_000;
 
+    private const MEMBERS = 'Gnomic sees pages as a visitor does, so it cannot check what only members see. It relies on what the widget itself reports.';
+
     private const SIGN_IN = '~/(?:wp-login|log-?in|sign-?in|sso|auth|account/login|users/sign_in)\b~i';
 
     /**
@@ -21,7 +23,15 @@ final class PageFault
     public static function of(string $asked, FetchedPage $page, string $refused): ?CheckFinding
     {
         $isElsewhere = preg_match(self::SIGN_IN, self::path($page->address)) === 1 && preg_match(self::SIGN_IN, self::path($asked)) !== 1;
-        if (in_array($page->status, [401, 403], true) || ($page->redirects > 0 && $isElsewhere)) {
+        if (in_array($page->status, [401, 403], true)) {
+            return new CheckFinding(
+                PlacementVerdict::SignIn,
+                $page->status === 401 ? 'The page asks for a name and a password before it shows anything (status 401).'
+                    : 'The page is not for everybody, or something in front of it turns programs away (status 403).',
+                $page->status === 401 ? self::MEMBERS : 'Open it in a private window: if you see it there, let Gnomic pass in the firewall of the website. '.self::MEMBERS,
+            );
+        }
+        if ($page->redirects > 0 && $isElsewhere) {
             return self::signIn($page->address);
         }
         if ($page->status < 200 || $page->status > 299) {
@@ -70,7 +80,7 @@ final class PageFault
         return new CheckFinding(
             PlacementVerdict::SignIn,
             'The page sends whoever is not signed in to '.mb_strimwidth($address, 0, 120, '…').'.',
-            'Gnomic sees pages as a visitor does, so it cannot check what only members see. It relies on what the widget itself reports.',
+            self::MEMBERS,
         );
     }
 

@@ -43,9 +43,16 @@ final readonly class PolicyCheck
     public function refusals(array $wanted): array
     {
         $told = [];
+        // What a meta element says holds from there on: a script before it has been asked for already.
+        $later = count($this->tags->metas) - count($this->tags->laterMetas);
+        $metas = 0;
         foreach (ContentPolicy::all($this->page->policies, $this->page->reporting, $this->tags->metas) as $policy) {
             $refusals = [];
-            foreach ($wanted as $one) {
+            $isLater = $policy->from === 'meta' && $metas++ >= $later;
+            foreach ($wanted as $at => $one) {
+                if ($isLater && $at === 0 && $one->need === Need::Script) {
+                    continue;
+                }
                 $refusal = $policy->refuses($one, $this->page->address);
                 if ($refusal !== null) {
                     $refusals[] = [$refusal, $one];

@@ -31,16 +31,22 @@ final readonly class Tag
     {
         for ($at = $this->element; $at instanceof DOMElement; $at = $at->parentNode) {
             $style = strtolower((string) preg_replace('/\s+/', '', $at->getAttribute('style')));
-            if ($at->hasAttribute('hidden') || preg_match('/(?:^|;)display:none/', $style) === 1 || in_array(
-                $at->localName,
-                self::UNSEEN,
-                true,
-            )) {
+            $isUnseen = in_array($at->localName, self::UNSEEN, true) && ! self::isShadow($at);
+            if ($at->hasAttribute('hidden') || preg_match('/(?:^|;)display:none/', $style) === 1 || $isUnseen) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** Whether a template is one that browsers make the shadow of what it stands in (HTML Standard, "attach a shadow root"). */
+    public static function isShadow(DOMElement $element): bool
+    {
+        $of = (string) $element->parentNode?->localName;
+
+        return $element->localName === 'template' && in_array(strtolower($element->getAttribute('shadowrootmode')), ['open', 'closed'], true)
+            && (str_contains($of, '-') || preg_match('/^(?:article|aside|blockquote|body|div|footer|h[1-6]|header|main|nav|p|section|span)$/D', $of) === 1);
     }
 
     /** Whether the page has the edition in it already, put there by its server. */

@@ -10,6 +10,7 @@ use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\FrameHeaders;
 use Gnomic\Place\Check\PageCheck;
+use Gnomic\Place\Check\PageFault;
 use Gnomic\Place\Check\PageTags;
 use Gnomic\Place\Check\PlacementVerdict;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -43,7 +44,7 @@ final class PageCheckTest extends TestCase
         $page = new FetchedPage("<!doctype html><html lang=en><head><title>Visit</title>$head</head><body>$body</body></html>", $address, $policies);
         $expected = new Expected('dome4visit', 'Dome', ['dome4visit', 'dome4other'], $selector, isOut: $isOut);
 
-        return (new PageCheck(self::HOST, 'quillmoor1926', ['quillmoor.example', '*.quillmoor.example'], ['dome4visit', 'dome4other', 'quill7mark']))
+        return (new PageCheck(self::HOST, 'quillmoor1926', ['quillmoor.example', '*.quillmoor.example'], ['dome4visit', 'dome4other', 'quill7mark'], ['/gnomic.js' => 'served']))
             ->of(PageTags::of($page, self::HOST), $page, $expected, $frame);
     }
 
@@ -104,7 +105,7 @@ final class PageCheckTest extends TestCase
         yield 'a policy of 8 KB' => [PlacementVerdict::Policy, $script.$element, ['policies' => ['script-src '.str_repeat('https://a.example ', 450)]]];
         yield 'a sandbox' => [PlacementVerdict::Policy, $script.$element, ['policies' => ['sandbox']]];
         yield 'a frame' => [PlacementVerdict::Right, "<iframe src=\"$host/w/dome4visit\"></iframe>"];
-        yield 'a frame in a sandbox' => [PlacementVerdict::FrameBlocked, "<iframe sandbox src=\"$host/w/dome4visit\"></iframe>"];
+        yield 'a frame in a sandbox' => [PlacementVerdict::Partly, "<iframe sandbox src=\"$host/w/dome4visit\"></iframe>"];
         yield 'a frame in a sandbox that lets scripts' => [PlacementVerdict::Right, "<iframe sandbox='allow-scripts' src=\"$host/w/dome4visit\"></iframe>"];
         yield 'a frame that waits' => [PlacementVerdict::Held, "<iframe data-src=\"$host/w/dome4visit\"></iframe>"];
         yield 'a frame by a policy' => [PlacementVerdict::Policy, "<iframe src=\"$host/w/dome4visit\"></iframe>", ['policies' => ["frame-src 'self'"]]];
@@ -112,6 +113,60 @@ final class PageCheckTest extends TestCase
         yield 'a frame with ancestors' => [
             PlacementVerdict::FrameBlocked, "<iframe src=\"$host/w/dome4visit\"></iframe>", ['frame' => ["Content-Security-Policy: frame-ancestors 'self'"]],
         ];
+        // Where browsers do not look for policies, and where they do.
+        $meta = "<meta http-equiv=content-security-policy content=\"default-src 'none'\">";
+        yield 'a policy in the body' => [PlacementVerdict::Right, $meta.$script.$element];
+        yield 'a policy in the body’s middle' => [PlacementVerdict::Right, "<div>$meta</div>$script$element"];
+        yield 'a policy for those without scripts' => [PlacementVerdict::Right, $script.$element, ['head' => "<noscript>$meta</noscript>"]];
+        yield 'a policy in a template' => [PlacementVerdict::Right, $script.$element, ['head' => "<template>$meta</template>"]];
+        yield 'a policy after the script, for scripts' => [PlacementVerdict::Partly, $element, ['head' => $script.str_replace("default-src 'none'", "script-src 'self'", $meta)]];
+        yield 'a policy after the script, for all' => [PlacementVerdict::Policy, $element, ['head' => $script.$meta]];
+        yield 'a policy before the script' => [PlacementVerdict::Policy, $element, ['head' => $meta.$script]];
+        yield 'a policy that reports, in a meta element' => [PlacementVerdict::Right, $script.$element, ['head' => str_replace('policy content', 'policy-report-only content', $meta)]];
+        yield 'a policy as text' => [PlacementVerdict::Right, $script.$element.htmlspecialchars($meta)];
+        yield 'a policy in a comment' => [PlacementVerdict::Right, $script.$element, ['head' => "<!-- $meta -->"]];
+        // Keys with blanks of every kind.
+        foreach (['&nbsp;dome4visit', 'dome4visit&nbsp;', '&#xFEFF;dome4visit', "\tdome4visit\n", '&#8239;dome4visit&#8239;'] as $index => $key) {
+            yield "a key with blanks $index" => [PlacementVerdict::Right, "$script<gnomic-widget key=\"$key\"></gnomic-widget>"];
+        }
+        yield 'a key with a blank in it' => [PlacementVerdict::OtherKey, "$script<gnomic-widget key=\"dome4 visit\"></gnomic-widget>"];
+        // Shadows that stand in the markup.
+        foreach (['x-card', 'div', 'section', 'article', 'main', 'p', 'span'] as $of) {
+            yield "in the shadow of $of" => [PlacementVerdict::Right, "$script<$of><template shadowrootmode=open>$element</template></$of>"];
+        }
+        yield 'in the closed shadow' => [PlacementVerdict::Right, "$script<div><template shadowrootmode=closed>$element</template></div>"];
+        yield 'in a shadow of nothing' => [PlacementVerdict::Hidden, "$script<ul><template shadowrootmode=open>$element</template></ul>"];
+        yield 'in a shadow of no kind' => [PlacementVerdict::Hidden, "$script<div><template shadowrootmode=maybe>$element</template></div>"];
+        // Frames with a page in themselves.
+        $doc = htmlspecialchars($script.$element);
+        yield 'in a frame of its own words' => [PlacementVerdict::Right, "<iframe srcdoc=\"$doc\"></iframe>"];
+        yield 'in such a frame that lets scripts' => [PlacementVerdict::Right, "<iframe sandbox=\"allow-scripts\" srcdoc=\"$doc\"></iframe>"];
+        yield 'in such a frame that lets none' => [PlacementVerdict::Missing, "<iframe sandbox srcdoc=\"$doc\"></iframe>"];
+        yield 'in such a frame that is hidden' => [PlacementVerdict::Missing, "<iframe hidden srcdoc=\"$doc\"></iframe>"];
+        yield 'a frame that its own words cover' => [PlacementVerdict::Missing, "<iframe src=\"$host/w/dome4visit\" srcdoc=\"x\"></iframe>"];
+        yield 'a frame with an empty sandbox' => [PlacementVerdict::Partly, "<iframe sandbox=\"\" src=\"$host/w/dome4visit\"></iframe>"];
+        yield 'a frame whose sandbox lets forms' => [PlacementVerdict::Partly, "<iframe sandbox=\"allow-forms\" src=\"$host/w/dome4visit\"></iframe>"];
+        // Scripts that browsers leave out, or refuse.
+        yield 'a script for old browsers' => [PlacementVerdict::ScriptGone, str_replace('async', 'async nomodule', $script).$element];
+        yield 'a module that says so too' => [PlacementVerdict::Right, str_replace('async', 'type=module nomodule', $script).$element];
+        yield 'a script for those without' => [PlacementVerdict::ScriptGone, "<noscript>$script</noscript>$element"];
+        $hash = base64_encode(hash('sha384', 'served', true));
+        foreach ([
+            'that fits' => ["crossorigin integrity=\"sha384-$hash\"", PlacementVerdict::Right],
+            'that fits, beside a weaker one that does not' => ["crossorigin integrity=\"sha256-AAAA sha384-$hash\"", PlacementVerdict::Right],
+            'that does not fit' => ['crossorigin integrity="sha384-AAAA"', PlacementVerdict::ScriptGone],
+            'whose strongest does not fit' => ["crossorigin integrity=\"sha384-$hash sha512-AAAA\"", PlacementVerdict::ScriptGone],
+            'without crossorigin' => ["integrity=\"sha384-$hash\"", PlacementVerdict::ScriptGone],
+            'of no kind' => ['integrity="md5-AAAA"', PlacementVerdict::Right],
+            'that is empty' => ['integrity=""', PlacementVerdict::Right],
+        ] as $name => [$attributes, $verdict]) {
+            yield "an integrity $name" => [$verdict, str_replace('async', "async $attributes", $script).$element];
+        }
+        // Pages that nobody reads.
+        foreach (['0;url=/other' => true, '3; URL=https://elsewhere.example/' => true, "0; url='/other'" => true, '0,/other' => true, '0' => false, '30;url=/other' => false, '0;url=/visit#x' => false, 'x;url=/y' => false] as $content => $isSent) {
+            yield "sent on by $content" => [$isSent ? PlacementVerdict::Unreachable : PlacementVerdict::Right, $script.$element, ['head' => "<meta http-equiv=refresh content=\"$content\">"]];
+        }
+        yield 'sent on without scripts' => [PlacementVerdict::Right, $script.$element, ['head' => '<noscript><meta http-equiv=refresh content="0;url=/x"></noscript>']];
         yield 'by the site’s tag' => [PlacementVerdict::Right, '<p id="hours">x</p>', ['head' => $site, 'selector' => '#hours']];
         yield 'without the site’s tag' => [PlacementVerdict::Missing, '<p id="hours">x</p>', ['selector' => '#hours']];
         yield 'with another site’s tag' => [PlacementVerdict::OtherKey, '<p id="hours">x</p>', ['head' => str_replace('1926', '1927', $site), 'selector' => '#hours']];
@@ -121,6 +176,31 @@ final class PageCheckTest extends TestCase
         yield 'an address that is not allowed' => [PlacementVerdict::NotAllowed, $script.$element, ['address' => 'https://elsewhere.example/visit']];
         yield 'a part of the site that is' => [PlacementVerdict::Right, $script.$element, ['address' => 'https://shop.quillmoor.example/visit']];
         yield 'never published' => [PlacementVerdict::NotPublished, $script.$element, ['isOut' => false]];
+    }
+
+    public function test_next_steps_fit_what_is_wrong(): void
+    {
+        self::assertStringContainsString('elsewhere.example, which is not where', self::told('<script src="https://elsewhere.example/gnomic.js"></script>'.self::ELEMENT)[0]->says);
+        foreach (['data-src' => 'scroll', 'data-lazy-src' => 'scroll', 'data-cookieblock-src' => 'consent'] as $attribute => $why) {
+            self::assertStringContainsString($why, self::told(str_replace(' src', " $attribute", self::SCRIPT).self::ELEMENT)[0]->says);
+        }
+        foreach ([401 => 'status 401', 403 => 'status 403'] as $status => $says) {
+            $told = PageFault::of('https://quillmoor.example/x', new FetchedPage('', 'https://quillmoor.example/x', status: $status), '');
+            self::assertSame(PlacementVerdict::SignIn, $told?->verdict);
+            self::assertStringContainsString($says, $told->says);
+            self::assertStringNotContainsString('sends', $told->says);
+        }
+    }
+
+    public function test_international_names_are_one_however_written(): void
+    {
+        foreach (['bücher.example', 'BÜCHER.example', 'xn--bcher-kva.example', 'https://bücher.example/x'] as $written) {
+            self::assertSame('xn--bcher-kva.example', AllowedHosts::tidy($written), $written);
+            self::assertTrue(AllowedHosts::of([(string) AllowedHosts::tidy($written)])->allows('xn--bcher-kva.example', null));
+        }
+        self::assertSame('*.xn--fiqs8s:8080', AllowedHosts::tidy('*.中国:8080'));
+        self::assertTrue(AllowedHosts::of(['*.bücher.example'])->allows('shop.bücher.example', null));
+        self::assertTrue(AllowedHosts::of(['straße.example'])->allows('xn--strae-oqa.example', null));
     }
 
     public function test_the_line_to_add_is_the_whole_directive(): void

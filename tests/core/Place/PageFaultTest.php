@@ -29,7 +29,7 @@ final class PageFaultTest extends TestCase
         yield 'one without a type' => [self::page(type: ''), null, ''];
         yield 'as large as is looked through' => [self::page(str_repeat('x', PageFault::LARGEST)), null, ''];
         yield 'larger' => [self::page(str_repeat('x', PageFault::LARGEST + 1)), PlacementVerdict::Unreachable, 'larger than 4 MB'];
-        yield 'refused' => [self::page(status: 403), PlacementVerdict::SignIn, 'whoever is not signed in'];
+        yield 'refused' => [self::page(status: 403), PlacementVerdict::SignIn, 'not for everybody'];
         yield 'led to sign in' => [self::page(address: 'https://quillmoor.example/login?to=visit', redirects: 1), PlacementVerdict::SignIn, '/login?to=visit'];
         yield 'led elsewhere' => [self::page(address: 'https://quillmoor.example/blog/', redirects: 1), null, ''];
         yield 'gone' => [self::page(status: 404), PlacementVerdict::Unreachable, 'Nothing is there.'];
