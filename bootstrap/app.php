@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Console\ErrorsAside;
 use App\Http\Middleware\CurrentSite;
+use App\Http\Middleware\Noted;
 use App\Http\Middleware\StudioHeaders;
 use App\Http\Problems;
 use Illuminate\Contracts\Debug\ExceptionHandler;
@@ -29,7 +30,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(StudioHeaders::class);
         $middleware->redirectGuestsTo(fn (Request $request): ?string => $request->is('api/*') ? null : '/');
-        $middleware->alias(['site' => CurrentSite::class]);
+        $middleware->alias(['site' => CurrentSite::class, 'noted' => Noted::class]);
         // Words are kept as they were written, also a blank at the end of a search.
         $middleware->trimStrings(except: [fn (Request $request): bool => $request->is('api/proof')]);
     })

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AddressController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoardController;
@@ -17,6 +18,7 @@ use App\Http\Controllers\KeptLookController;
 use App\Http\Controllers\LikenessController;
 use App\Http\Controllers\OwnerController;
 use App\Http\Controllers\PageController;
+use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PlacingController;
 use App\Http\Controllers\RuleController;
@@ -32,6 +34,7 @@ use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WebsiteController;
 use App\Http\Controllers\WidgetController;
 use App\Http\Controllers\WordsController;
+use App\Http\Middleware\HeldSession;
 use Illuminate\Support\Facades\Route;
 
 /** @var array{studio: list<string>} $paths */
@@ -39,8 +42,14 @@ $paths = require __DIR__.'/../bin/lib/public-paths.php';
 
 Route::prefix('api')->group(function (): void {
     Route::post('session', [SessionController::class, 'store']);
+    Route::post('password/link', [PasswordController::class, 'ask']);
+    Route::post('password/set', [PasswordController::class, 'set']);
 
-    Route::middleware('auth')->group(function (): void {
+    Route::middleware(['auth', HeldSession::class])->group(function (): void {
+        Route::put('password', [PasswordController::class, 'change']);
+        Route::get('account', [AccountController::class, 'show']);
+        Route::delete('account/sessions', [AccountController::class, 'end']);
+        Route::delete('account/sessions/{id}', [AccountController::class, 'end']);
         Route::get('session', [SessionController::class, 'show']);
         Route::delete('session', [SessionController::class, 'destroy']);
 
@@ -56,12 +65,14 @@ Route::prefix('api')->group(function (): void {
             Route::post('sources/{key}/rounds', [SourceController::class, 'round']);
             Route::post('look', AddressController::class);
             Route::get('places', PlaceController::class);
-            Route::delete('sources/{key}', [SourceController::class, 'destroy']);
-            Route::put('credentials/{channel}', CredentialController::class)->where('channel', 'wayleaf|corkwall');
+            Route::delete('sources/{key}', [SourceController::class, 'destroy'])->middleware('noted:removal,A source was disconnected or removed');
+            Route::put('credentials/{channel}', CredentialController::class)->where('channel', 'wayleaf|corkwall')
+                ->middleware('noted:grant,The key for a service was changed');
             Route::get('boards', BoardController::class);
             Route::post('website', [WebsiteController::class, 'store']);
             Route::get('website/{token}', [WebsiteController::class, 'show'])->where('token', '[a-z0-9]{20}');
-            Route::post('grants/{channel}', [GrantController::class, 'begin'])->where('channel', 'ticketwick|shutterfen');
+            Route::post('grants/{channel}', [GrantController::class, 'begin'])->where('channel', 'ticketwick|shutterfen')
+                ->middleware('noted:grant,Access at a service was asked for');
             Route::get('grants/{id}/choices', [GrantController::class, 'choices'])->where('id', '[0-9]{1,18}');
             Route::get('subjects', [SubjectController::class, 'index']);
             Route::post('subjects', [SubjectController::class, 'store']);
@@ -88,7 +99,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('entries', [EntryController::class, 'index']);
             Route::get('entries/ids', [EntryController::class, 'ids']);
             Route::get('entries/where', [EntryController::class, 'where']);
-            Route::get('entries/export.{form}', [EntryController::class, 'export'])->where('form', 'csv|jsonl|json');
+            Route::get('entries/export.{form}', [EntryController::class, 'export'])->where('form', 'csv|jsonl|json')
+                ->middleware('noted:export,Entries were exported');
             Route::post('entries/marks', [EntryController::class, 'mark']);
             Route::get('choices', ChoiceController::class);
             Route::get('views', [ViewController::class, 'index']);
@@ -101,7 +113,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('widgets', [WidgetController::class, 'store']);
             Route::get('widgets/{key}', [WidgetController::class, 'show']);
             Route::patch('widgets/{key}', [WidgetController::class, 'update']);
-            Route::delete('widgets/{key}', [WidgetController::class, 'destroy']);
+            Route::delete('widgets/{key}', [WidgetController::class, 'destroy'])->middleware('noted:removal,A widget was removed or brought back');
             Route::post('widgets/{key}/editions', [WidgetController::class, 'publish']);
             Route::get('widgets/{key}/editions', [EditionController::class, 'index']);
             Route::get('widgets/{key}/editions/{number}', [EditionController::class, 'show'])->where('number', '[0-9]{1,9}');
@@ -134,7 +146,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('widgets/{key}/codes/subjects', [PlacingController::class, 'makeSubjects']);
             Route::get('widgets/{key}/codes/subjects.csv', [PlacingController::class, 'subjectsTable']);
             Route::get('widgets/{key}/counts', [PlacingController::class, 'counts']);
-            Route::get('widgets/{key}/counts.csv', [PlacingController::class, 'countsTable']);
+            Route::get('widgets/{key}/counts.csv', [PlacingController::class, 'countsTable'])->middleware('noted:export,Counts were exported');
             Route::post('widgets/{key}/trial', [PlacingController::class, 'beginTrial']);
             Route::delete('widgets/{key}/trial', [PlacingController::class, 'endTrial']);
             Route::post('site/hosts', [SiteController::class, 'hosts']);

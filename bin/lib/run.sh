@@ -233,7 +233,8 @@ run_demo() {
     prepare_data demo_settings
     guard
     STANDINS_DATA=$GNOMIC_DATA/standins
-    export STANDINS_DATA
+    MAILBOX=$GNOMIC_DATA/mailbox
+    export STANDINS_DATA MAILBOX
     if [ ! -f "$STANDINS_DATA/rookcall.json" ]; then
         # shellcheck disable=SC2086
         $AS php "$ROOT/demo/generate.php" "$STANDINS_DATA"
@@ -254,7 +255,7 @@ run_demo() {
     cat <<EOF
 
   Gnomic            http://127.0.0.1:$HTTP_PORT      sign in: owner@quillmoor.example / harrow-lane-1926
-  The stand-ins     http://127.0.0.1:$STANDINS_PORT      make a review arrive, or a service fail
+  The stand-ins     http://127.0.0.1:$STANDINS_PORT      make a review arrive, or a service fail; letters are in /mailbox
   The observatory   http://127.0.0.1:$SITE_PORT/visit   break its pages on /workshop
 
   Ctrl-C stops everything. The data stays in $GNOMIC_DATA; --fresh begins anew.

@@ -33,10 +33,31 @@ return new class extends Migration
             $table->unsignedTinyInteger('rank')->default(1);
             $table->index(['site_id', 'rank', 'id']);
         });
+        Schema::create('sign_ins', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->string('digest', 64)->unique();
+            $table->string('browser', 60);
+            $table->timestamp('created_at');
+            $table->timestamp('seen_at');
+            $table->timestamp('ends_at');
+            $table->index(['user_id', 'seen_at']);
+        });
+        Schema::create('security_events', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->string('kind', 20);
+            $table->string('what', 200);
+            $table->unsignedInteger('times')->default(1);
+            $table->timestamp('created_at')->index();
+            $table->index(['user_id', 'id']);
+        });
     }
 
     public function down(): void
     {
+        Schema::drop('security_events');
+        Schema::drop('sign_ins');
         Schema::table('outbox', function (Blueprint $table): void {
             $table->dropIndex(['site_id', 'rank', 'id']);
             $table->dropColumn('rank');

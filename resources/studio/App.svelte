@@ -15,8 +15,9 @@
   let broken = $state('');
   let keys = $state(false);
   let site = $state(false);
+  let account = $state(false);
   /** Whether it was ever opened: what few open comes then, and stays. */
-  let [keysCame, siteCame] = $state([false, false]);
+  let [keysCame, siteCame, accountCame] = $state([false, false, false]);
   let leader = false; // "g" was pressed, a letter follows
 
   const screen = $derived(screenAt(router.path));
@@ -24,6 +25,7 @@
   $effect(() => {
     if (keys) keysCame = true;
     if (site) siteCame = true;
+    if (account) accountCame = true;
   });
 
   onMount(() => {
@@ -83,7 +85,13 @@
 {:else if session}
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
   <div class="frame" onclick={router.follow}>
-    <Rail {session} onleave={leave} onkeys={() => (keys = true)} onsite={() => (site = true)} />
+    <Rail
+      {session}
+      onleave={leave}
+      onkeys={() => (keys = true)}
+      onsite={() => (site = true)}
+      onaccount={() => (account = true)}
+    />
     <main tabindex="-1" class:bench={screen?.isBench} class:full={router.path === '/entries'}>
       {#if screen}
         {#key `${screen.name} ${screen.of ?? ''}`}
@@ -112,6 +120,11 @@
   </div>
   {#if keysCame}
     {#await import('./parts/KeysHelp.svelte') then { default: KeysHelp }}<KeysHelp bind:open={keys} />{/await}
+  {/if}
+  {#if accountCame}
+    {#await import('./site/AccountDialog.svelte') then { default: AccountDialog }}<AccountDialog
+        bind:open={account}
+      />{/await}
   {/if}
   {#if siteCame}
     {#await import('./site/SiteDialog.svelte') then { default: SiteDialog }}<SiteDialog bind:open={site} />{/await}

@@ -4,40 +4,94 @@
   import Mark from './parts/Mark.svelte';
 
   let { onenter }: { onenter: (session: Session) => void } = $props();
-  let email = $state('');
+
+  /** From the letter: who sets a new password, and by which token. */
+  const letter = new URLSearchParams(location.hash.slice(1));
+  const token = letter.get('set-password') ?? '';
+  let step = $state<'enter' | 'forgot' | 'sent' | 'set'>(token ? 'set' : 'enter');
+  let email = $state(letter.get('for') ?? '');
   let password = $state('');
   let wrong = $state('');
+  let said = $state('');
   let busy = $state(false);
 
-  async function enter(event: SubmitEvent): Promise<void> {
+  // Nobody else is to find it in the bar of the browser.
+  if (token) history.replaceState(history.state, '', location.pathname);
+
+  async function submit(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    busy = true;
-    wrong = '';
+    [busy, wrong, said] = [true, '', ''];
     try {
-      onenter(await ask(api.POST('/session', { body: { email, password } })));
+      if (step === 'enter') onenter(await ask(api.POST('/session', { body: { email, password } })));
+      else if (step === 'set') {
+        await ask(api.POST('/password/set', { body: { email, token, password } }));
+        [step, password, said] = ['enter', '', 'The new password is set. Sign in with it.'];
+      } else {
+        await ask(api.POST('/password/link', { body: { email } }));
+        step = 'sent';
+      }
     } catch (error) {
       wrong = (error as Error).message;
     }
     busy = false;
   }
+
+  function turn(to: typeof step): void {
+    [step, wrong, said] = [to, '', ''];
+  }
 </script>
 
 <main>
-  <form onsubmit={enter}>
+  <form onsubmit={submit}>
     <p class="brand"><Mark /> Gnomic</p>
-    <h1>What people say about you, on your own pages</h1>
-    <label>E-mail <input class="field" type="email" autocomplete="username" required bind:value={email} /></label>
-    <label
-      >Password <input
-        class="field"
-        type="password"
-        autocomplete="current-password"
-        required
-        bind:value={password}
-      /></label
-    >
+    {#if step === 'enter'}
+      <h1>What people say about you, on your own pages</h1>
+    {:else}
+      <h1>A new password</h1>
+    {/if}
+    {#if said}<p role="status">✓ {said}</p>{/if}
+    {#if step === 'sent'}
+      <p role="status">
+        If there is an account for {email}, a letter is on its way to it. Its address is good for half an hour, and
+        once.
+      </p>
+    {:else}
+      <label
+        >E-mail <input
+          class="field"
+          type="email"
+          autocomplete="username"
+          required
+          readonly={step === 'set'}
+          bind:value={email}
+        /></label
+      >
+    {/if}
+    {#if step === 'enter' || step === 'set'}
+      <label
+        >{step === 'set' ? 'New password' : 'Password'}
+        <input
+          class="field"
+          type="password"
+          autocomplete={step === 'set' ? 'new-password' : 'current-password'}
+          minlength={step === 'set' ? 10 : undefined}
+          required
+          bind:value={password}
+        /></label
+      >
+    {/if}
     {#if wrong}<p class="wrong" role="alert">✕ {wrong}</p>{/if}
-    <Button type="submit" disabled={busy}>Sign in</Button>
+    {#if step !== 'sent'}
+      <Button type="submit" disabled={busy}
+        >{{ enter: 'Sign in', forgot: 'Send me a letter', set: 'Set the password' }[step]}</Button
+      >
+    {/if}
+    {#if step === 'enter'}
+      <button type="button" class="plain link small" onclick={() => turn('forgot')}>I have forgotten my password</button
+      >
+    {:else}
+      <button type="button" class="plain link small" onclick={() => turn('enter')}>Back to signing in</button>
+    {/if}
   </form>
 </main>
 

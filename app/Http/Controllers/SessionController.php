@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\SignInWithPassword;
 use App\Models\User;
 use App\People\KnownBrowser;
+use App\People\SecurityLog;
+use App\People\Sessions;
 use App\People\SignIn;
 use App\People\TooManyTries;
 use App\Placing\Owner\OwnerLinks;
@@ -34,7 +36,7 @@ final class SessionController
     }
 
     /** @throws ValidationException|TooManyRequestsHttpException */
-    public function store(SignInWithPassword $request, SignIn $signIn): JsonResponse
+    public function store(SignInWithPassword $request, SignIn $signIn, Sessions $sessions, SecurityLog $log): JsonResponse
     {
         $given = $request->given();
         $email = Value::text($given['email']);
@@ -45,17 +47,24 @@ final class SessionController
             throw new TooManyRequestsHttpException($tries->seconds, $tries->getMessage(), $tries);
         }
         if ($user === null) {
+            $of = User::query()->where('email', trim($email))->value('id');
+            $log->note($of === null ? null : Value::whole($of), 'guess', 'Somebody tried to sign in with a wrong password', isAlike: true);
             throw ValidationException::withMessages(['email' => 'That e-mail address and password do not match. Check both.']);
         }
         Auth::login($user);
         $request->session()->regenerate();
+        $sessions->begin($user, $request->session(), (string) $request->userAgent());
+        $log->note($user->id, 'sign-in', 'Signed in');
 
         return $this->show($request)->withCookie(KnownBrowser::remembering($request, $email));
     }
 
-    public function destroy(Request $request, OwnerLinks $links): JsonResponse
+    public function destroy(Request $request, OwnerLinks $links, Sessions $sessions): JsonResponse
     {
-        $links->end(Value::whole($request->user()?->getAuthIdentifier()));
+        /** @var User $user */
+        $user = $request->user();
+        $links->end($user->id);
+        $sessions->leave($user, $request->session());
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

@@ -25,6 +25,7 @@ export type Whereabouts = Schemas['Whereabouts'];
 export type Warning = Proof['warnings'][number];
 export type SiteSettings = Schemas['Site'];
 export type Session = Schemas['Session'];
+export type Account = Schemas['Account'];
 
 type Whole<T> = T extends (infer U)[]
   ? U[]

@@ -9,8 +9,9 @@
     onleave: () => void;
     onkeys: () => void;
     onsite: () => void;
+    onaccount: () => void;
   }
-  let { session, onleave, onkeys, onsite }: Props = $props();
+  let { session, onleave, onkeys, onsite, onaccount }: Props = $props();
 
   const sections = [
     ['/', 'Today'],
@@ -40,6 +41,7 @@
     <button class="plain" onclick={() => scheme.turn()}>
       {{ system: 'Light or dark: system', light: 'Light', dark: 'Dark' }[scheme.choice]}
     </button>
+    <button class="plain" title={session.email} onclick={onaccount}>Your account</button>
     <button class="plain" onclick={onleave}>Sign out</button>
   </div>
 </nav>
