@@ -34,6 +34,7 @@ use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WebsiteController;
 use App\Http\Controllers\WidgetController;
 use App\Http\Controllers\WordsController;
+use App\Http\Middleware\Confirmed;
 use App\Http\Middleware\HeldSession;
 use Illuminate\Support\Facades\Route;
 
@@ -47,6 +48,7 @@ Route::prefix('api')->group(function (): void {
 
     Route::middleware(['auth', HeldSession::class])->group(function (): void {
         Route::put('password', [PasswordController::class, 'change']);
+        Route::post('password/confirm', [PasswordController::class, 'confirm']);
         Route::get('account', [AccountController::class, 'show']);
         Route::delete('account/sessions', [AccountController::class, 'end']);
         Route::delete('account/sessions/{id}', [AccountController::class, 'end']);
@@ -65,7 +67,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('sources/{key}/rounds', [SourceController::class, 'round']);
             Route::post('look', AddressController::class);
             Route::get('places', PlaceController::class);
-            Route::delete('sources/{key}', [SourceController::class, 'destroy'])->middleware('noted:removal,A source was disconnected or removed');
+            Route::delete('sources/{key}', [SourceController::class, 'destroy'])->middleware([Confirmed::class, 'noted:removal,A source was removed or brought back']);
             Route::put('credentials/{channel}', CredentialController::class)->where('channel', 'wayleaf|corkwall')
                 ->middleware('noted:grant,The key for a service was changed');
             Route::get('boards', BoardController::class);

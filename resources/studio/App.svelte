@@ -16,6 +16,8 @@
   let keys = $state(false);
   let site = $state(false);
   let account = $state(false);
+  /** Who waits for the password to be given once more. */
+  let asked = $state<((isGiven: boolean) => void) | null>(null);
   /** Whether it was ever opened: what few open comes then, and stays. */
   let [keysCame, siteCame, accountCame] = $state([false, false, false]);
   let leader = false; // "g" was pressed, a letter follows
@@ -31,8 +33,13 @@
   onMount(() => {
     void load();
     const leave = (): void => void (session = null);
+    const more = (event: Event): void => void (asked = (event as CustomEvent<(isGiven: boolean) => void>).detail);
     addEventListener('gnomic:signed-out', leave);
-    return () => removeEventListener('gnomic:signed-out', leave);
+    addEventListener('gnomic:once-more', more);
+    return () => {
+      removeEventListener('gnomic:signed-out', leave);
+      removeEventListener('gnomic:once-more', more);
+    };
   });
 
   async function load(): Promise<void> {
@@ -120,6 +127,12 @@
   </div>
   {#if keysCame}
     {#await import('./parts/KeysHelp.svelte') then { default: KeysHelp }}<KeysHelp bind:open={keys} />{/await}
+  {/if}
+  {#if asked}
+    {#await import('./parts/OnceMore.svelte') then { default: OnceMore }}<OnceMore
+        {asked}
+        onend={() => (asked = null)}
+      />{/await}
   {/if}
   {#if accountCame}
     {#await import('./site/AccountDialog.svelte') then { default: AccountDialog }}<AccountDialog

@@ -124,6 +124,24 @@ final class AccountTest extends TestCase
         self::assertSame(1, DB::table('sign_ins')->where('digest', 'theirs')->count());
     }
 
+    public function test_what_removes_much_wants_the_password_once_more(): void
+    {
+        $site = $this->owner->sites()->firstOrFail();
+        $key = $this->source($site)->key;
+        $this->signIn();
+        $remove = fn (string $more = ''): TestResponse => $this->ask('delete', '/sources/{key}', [], "/sources/$key$more");
+        $remove()->assertOk();
+        $remove('?removed=0')->assertOk();
+        $this->travel(16)->minutes();
+        $remove()->assertStatus(428)->assertJson(['needs' => 'password']);
+        $remove('?removed=0')->assertOk();
+        $this->ask('post', '/password/confirm', ['password' => 'wrong'])->assertUnprocessable();
+        $remove()->assertStatus(428);
+        $this->ask('post', '/password/confirm', ['password' => 'a password'])->assertNoContent();
+        $remove()->assertOk();
+        self::assertContains('removal', array_column((array) $this->ask('get', '/account')->json('events'), 'kind'));
+    }
+
     public function test_signing_out_ends_the_session_for_good(): void
     {
         $this->signIn();

@@ -32,7 +32,7 @@ final class TenancyTest extends TestCase
     private const SECRET = 'Skerrystone';
 
     /** What no session is needed for, or what is about the session and no site. */
-    private const OUTSIDE = ['api/session', 'api/{any}', 'api/password', 'api/password/link', 'api/password/set', 'api/account', 'api/account/sessions', 'api/account/sessions/{id}'];
+    private const OUTSIDE = ['api/session', 'api/{any}', 'api/password', 'api/password/confirm', 'api/password/link', 'api/password/set', 'api/account', 'api/account/sessions', 'api/account/sessions/{id}'];
 
     private Site $theirs;
 

@@ -5,20 +5,25 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Host\KnowsHost;
+use App\Http\Middleware\Confirmed;
 use App\Http\Requests\AskForPassword;
 use App\Http\Requests\ChangePassword;
+use App\Http\Requests\ConfirmPassword;
 use App\Http\Requests\SetPassword;
 use App\Models\User;
 use App\People\GoodPassword;
 use App\People\NewPasswordMail;
 use App\People\SecurityLog;
 use App\People\Sessions;
+use App\People\SignIn;
+use App\People\TooManyTries;
 use Gnomic\Json\Value;
 use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 use Throwable;
 
 /** Passwords: changed by whoever is signed in, and set anew by mail. */
@@ -62,6 +67,25 @@ final class PasswordController
         if ($told !== Password::PASSWORD_RESET) {
             throw ValidationException::withMessages(['token' => 'This letter has been used already, or is too old. Ask for another one.']);
         }
+
+        return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
+    }
+
+    /** The password once more, before much is removed. @throws ValidationException|TooManyRequestsHttpException */
+    public function confirm(ConfirmPassword $request, SignIn $signIn, SecurityLog $log): JsonResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+        try {
+            $is = $signIn->who($user->email, Value::text($request->given()['password']), Value::text($request->ip()), true);
+        } catch (TooManyTries $tries) {
+            throw new TooManyRequestsHttpException($tries->seconds, $tries->getMessage(), $tries);
+        }
+        if ($is === null) {
+            $log->note($user->id, 'guess', 'A wrong password was given where it was asked for once more', isAlike: true);
+            throw ValidationException::withMessages(['password' => 'That is not your password.']);
+        }
+        $request->session()->put(Confirmed::AT, now()->getTimestamp());
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }

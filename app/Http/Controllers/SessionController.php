@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Middleware\Confirmed;
 use App\Http\Requests\SignInWithPassword;
 use App\Models\User;
 use App\People\KnownBrowser;
@@ -53,6 +54,7 @@ final class SessionController
         }
         Auth::login($user);
         $request->session()->regenerate();
+        $request->session()->put(Confirmed::AT, now()->getTimestamp());
         $sessions->begin($user, $request->session(), (string) $request->userAgent());
         $log->note($user->id, 'sign-in', 'Signed in');
 

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+/** The password once more. */
+final class ConfirmPassword extends Asked
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return ['password' => ['required', 'string', 'max:200']];
+    }
+}
