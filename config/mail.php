@@ -1,5 +1,6 @@
 <?php
 
+/** @var string $data */
 $data = require __DIR__.'/../bootstrap/data.php';
 
 return [

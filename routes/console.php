@@ -23,7 +23,8 @@ Schedule::call(fn (Outbox $outbox): int => $outbox->sweep())->name('outbox')->ev
 Schedule::call(fn (Pointers $pointers): int => $pointers->mend())->name('pointers')->everyMinute()->withoutOverlapping(2);
 Schedule::call(fn (Pointers $pointers): int => $pointers->mend(thoroughly: true))->name('editions')->daily()->withoutOverlapping(30);
 Schedule::call(fn (PictureLook $look): int => $look->mend())->name('pictures whole')->everyMinute()->withoutOverlapping(2);
-Schedule::call(fn (PictureLook $look): int => $look->mend(thoroughly: true))->name('pictures read')->dailyAt('3:10')->withoutOverlapping(60);
+Schedule::call(fn (PictureLook $look): int => $look->mend(thoroughly: true))->name('pictures read')
+    ->dailyAt('3:10')->withoutOverlapping(60);
 Schedule::call(fn (): int => FetchPictures::sweep())->name('pictures')->everyMinute()->withoutOverlapping(2);
 // Without a lock of its own: it is what frees locks that a clock has left.
 Schedule::call(fn (ClockJumps $jumps): int => $jumps->mend())->name('clock')->everyMinute();

@@ -67,7 +67,9 @@ Route::prefix('api')->group(function (): void {
             Route::post('sources/{key}/rounds', [SourceController::class, 'round']);
             Route::post('look', AddressController::class);
             Route::get('places', PlaceController::class);
-            Route::delete('sources/{key}', [SourceController::class, 'destroy'])->middleware([Confirmed::class, 'noted:removal,A source was removed or brought back']);
+            Route::delete('sources/{key}', [SourceController::class, 'destroy'])->middleware(
+                [Confirmed::class, 'noted:removal,A source was removed or brought back'],
+            );
             Route::put('credentials/{channel}', CredentialController::class)->where('channel', 'wayleaf|corkwall')
                 ->middleware('noted:grant,The key for a service was changed');
             Route::get('boards', BoardController::class);
@@ -115,7 +117,8 @@ Route::prefix('api')->group(function (): void {
             Route::post('widgets', [WidgetController::class, 'store']);
             Route::get('widgets/{key}', [WidgetController::class, 'show']);
             Route::patch('widgets/{key}', [WidgetController::class, 'update']);
-            Route::delete('widgets/{key}', [WidgetController::class, 'destroy'])->middleware('noted:removal,A widget was removed or brought back');
+            Route::delete('widgets/{key}', [WidgetController::class, 'destroy'])
+                ->middleware('noted:removal,A widget was removed or brought back');
             Route::post('widgets/{key}/editions', [WidgetController::class, 'publish']);
             Route::get('widgets/{key}/editions', [EditionController::class, 'index']);
             Route::get('widgets/{key}/editions/{number}', [EditionController::class, 'show'])->where('number', '[0-9]{1,9}');
@@ -148,7 +151,8 @@ Route::prefix('api')->group(function (): void {
             Route::post('widgets/{key}/codes/subjects', [PlacingController::class, 'makeSubjects']);
             Route::get('widgets/{key}/codes/subjects.csv', [PlacingController::class, 'subjectsTable']);
             Route::get('widgets/{key}/counts', [PlacingController::class, 'counts']);
-            Route::get('widgets/{key}/counts.csv', [PlacingController::class, 'countsTable'])->middleware('noted:export,Counts were exported');
+            Route::get('widgets/{key}/counts.csv', [PlacingController::class, 'countsTable'])
+                ->middleware('noted:export,Counts were exported');
             Route::post('widgets/{key}/trial', [PlacingController::class, 'beginTrial']);
             Route::delete('widgets/{key}/trial', [PlacingController::class, 'endTrial']);
             Route::post('site/hosts', [SiteController::class, 'hosts']);

@@ -40,11 +40,18 @@ final class ReadGroundCommand extends Command
             $matching = Matching::of($loaded->page, $loaded->fetch(...), new Viewport, $loaded->extremes(...));
             $problems = array_map(fn (Problem $problem): string => (string) $problem, $loaded->problems());
             $html = Harmless::of($loaded->page, "{$this->host()}/b/".$behaviours->file('proof'), $this->host());
-            $told = ['html' => strlen($html) > self::LONGEST ? null : $html, 'matched' => ['problems' => $problems] + $matching->toArray()];
+            $told = [
+                'html' => strlen($html) > self::LONGEST ? null : $html,
+                'matched' => ['problems' => $problems] + $matching->toArray(),
+            ];
         } catch (FetchFailed|InvalidArgumentException $failed) {
             $told = ['failed' => $failed->getMessage(), 'isFetch' => $failed instanceof FetchFailed];
         }
-        $this->output->write(json_encode($told, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->output->write(
+            json_encode($told, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+            false,
+            \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW,
+        );
 
         return self::SUCCESS;
     }

@@ -138,7 +138,11 @@ final readonly class BringUpToDate implements Renders
             if ($own === []) {
                 $causes = implode('; ', array_unique(array_map(fn (Task $task): string => $task->cause, $of)));
                 $rounds = array_values(array_filter(array_map(fn (Task $task): ?int => $task->roundId, $of), is_int(...)));
-                $others[] = [$widget->id, $causes === '' ? 'Another widget on the page shows other entries now' : $causes, $rounds[0] ?? null];
+                $others[] = [
+                    $widget->id,
+                    $causes === '' ? 'Another widget on the page shows other entries now' : $causes,
+                    $rounds[0] ?? null,
+                ];
             }
         }
         $this->outbox->done(array_values(array_filter($tasks, fn (Task $task): bool => ! in_array($task->id, $kept, true))));

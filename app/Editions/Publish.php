@@ -137,7 +137,11 @@ final readonly class Publish
             $this->files->write($widget->key, $rendering, $current->hash);
             if ($rendering->hash() !== $current->hash) {
                 $current->update(['hash' => $rendering->hash(), 'fingerprint' => $this->renderer->fingerprint($frame, $input)]);
-                $this->files->point($widget->key, $rendering->hash(), max(now()->getTimestamp(), $current->created_at->getTimestamp() + 1));
+                $this->files->point(
+                    $widget->key,
+                    $rendering->hash(),
+                    max(now()->getTimestamp(), $current->created_at->getTimestamp() + 1),
+                );
                 $this->tidy($widget);
             }
 

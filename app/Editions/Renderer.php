@@ -108,14 +108,22 @@ final class Renderer
             : "<template$attributes></template>\n";
     }
 
-    /** @return array{length: string, short: string, phone: int, wide: int, pictured: bool} at every width, and in pixels on phones and desktops */
+    /**
+     * @return array{length: string, short: string, phone: int, wide: int, pictured: bool} at every width, and in pixels on phones and
+     *     desktops
+     */
     private static function room(Plan $plan): array
     {
         $height = new PlannedHeight($plan);
         $room = Room::of($height->at(...));
 
-        return ['length' => $room->length(), 'short' => $room->short(), 'phone' => (int) ceil($height->at(360)), 'wide' => (int) ceil($height->at(1120)),
-            'pictured' => $plan->head->figure !== null];
+        return [
+            'length' => $room->length(),
+            'short' => $room->short(),
+            'phone' => (int) ceil($height->at(360)),
+            'wide' => (int) ceil($height->at(1120)),
+            'pictured' => $plan->head->figure !== null,
+        ];
     }
 
     /** Of a widget that was taken away. */

@@ -14,7 +14,8 @@ final readonly class Rendering
      * @param  array<string, string>  $pages  digests of all pages of everything, by file name
      * @param  string|null  $choice  what the element on the page chooses by; null where there is one for all
      * @param  array<string, array<string, string>>  $further  files beside the edition that never change, by folder and name
-     * @param  array{length: string, short: string, phone: int, wide: int, pictured: bool}|null  $room  that it takes; and whether its rating is there
+     * @param  array{length: string, short: string, phone: int, wide: int, pictured: bool}|null  $room  that it takes; and whether its
+     *      rating is there
      *     as a picture
      */
     public function __construct(

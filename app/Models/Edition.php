@@ -19,7 +19,8 @@ use Illuminate\Support\Carbon;
  * @property string|null $fingerprint  of all that it was made from
  * @property array<string, mixed> $brief
  * @property int $shown
- * @property array{length: string, short?: string, phone: int, wide: int, pictured: bool}|null $room  at every width, and in pixels; and whether its
+ * @property array{length: string, short?: string, phone: int, wide: int, pictured: bool}|null $room  at every width, and in pixels; and
+ *      whether its
  *     rating is there as a picture
  * @property string $cause
  * @property Carbon $created_at

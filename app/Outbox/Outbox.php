@@ -93,7 +93,8 @@ final class Outbox
     /** Whether something waits for a site that is to come before all else. */
     public function hasFirst(int $siteId): bool
     {
-        return DB::table('outbox')->where('site_id', $siteId)->where('rank', self::FIRST)->whereNotBetween('due_at', self::later())->exists();
+        return DB::table('outbox')->where('site_id', $siteId)->where('rank', self::FIRST)
+            ->whereNotBetween('due_at', self::later())->exists();
     }
 
     /** Whether anything waits for a site that may be tried now. */

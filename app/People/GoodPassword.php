@@ -8,7 +8,10 @@ use Closure;
 use Gnomic\Json\Value;
 use Illuminate\Contracts\Validation\ValidationRule;
 
-/** Long enough, and none of those that everybody tries first (NIST SP 800-63B, §5.1.1.2): the list is that of a package, in resources/passwords. */
+/**
+ * Long enough, and none of those that everybody tries first (NIST SP 800-63B, §5.1.1.2): the list is that of a package, in
+ * resources/passwords.
+ */
 final readonly class GoodPassword implements ValidationRule
 {
     private const LEAST = 10;
@@ -37,21 +40,23 @@ final readonly class GoodPassword implements ValidationRule
         $bare = (string) preg_replace('/^[^a-z]+|[^a-z]+$/', '', $low);
 
         return match (true) {
-            mb_strlen($password) < self::LEAST => 'Take at least '.self::LEAST.' characters: a few words after each other are easy to keep in mind.',
+            mb_strlen($password) < self::LEAST => 'Take at least '.self::LEAST.' characters: '
+                .'a few words after each other are easy to keep in mind.',
             strlen($password) > self::MOST => 'Take '.self::MOST.' characters at most.',
             preg_match('/^\d{1,13}$/D', $low) === 1 => 'Figures alone are soon tried; add words.',
             count(array_unique(mb_str_split($low))) < 4 => 'It repeats a few characters; take others.',
-            $low === mb_strtolower($this->email), $bare === mb_strtolower((string) strstr($this->email, '@', true)) => 'It is your e-mail address; take something else.',
-            self::isKnown($low), strlen($bare) >= 6 && self::isKnown($bare) && strlen($low) - strlen($bare) <= 6 => 'This password is one of those that are tried first. Take another one.',
+            $low === mb_strtolower($this->email),
+            $bare === mb_strtolower((string) strstr($this->email, '@', true)) => 'It is your e-mail address; take something else.',
+            self::isKnown($low), strlen($bare) >= 6 && self::isKnown($bare)
+                && strlen($low) - strlen($bare) <= 6 => 'This password is one of those that are tried first. Take another one.',
             default => null,
         };
     }
 
     private static function isKnown(string $password): bool
     {
-        static $list = null;
-        $list ??= "\n".file_get_contents(resource_path('passwords/common.txt'))."\n";
+        $list = "\n".file_get_contents(resource_path('passwords/common.txt'))."\n";
 
-        return $password !== '' && str_contains((string) $list, "\n$password\n");
+        return $password !== '' && str_contains($list, "\n$password\n");
     }
 }

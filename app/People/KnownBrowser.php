@@ -27,7 +27,17 @@ final class KnownBrowser
     {
         $accounts = array_slice(array_unique([SignIn::account($email), ...self::accounts($request)]), 0, self::MOST);
 
-        return Cookie::create(self::COOKIE, json_encode($accounts, JSON_THROW_ON_ERROR), time() + self::SECONDS, '/', null, (bool) config('session.secure'), true, false, Cookie::SAMESITE_LAX);
+        return Cookie::create(
+            self::COOKIE,
+            json_encode($accounts, JSON_THROW_ON_ERROR),
+            time() + self::SECONDS,
+            '/',
+            null,
+            (bool) config('session.secure'),
+            true,
+            false,
+            Cookie::SAMESITE_LAX,
+        );
     }
 
     /** @return list<string> */

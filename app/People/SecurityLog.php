@@ -35,14 +35,18 @@ final readonly class SecurityLog
 
             return;
         }
-        DB::table('security_events')->insert(['user_id' => $user, 'kind' => $kind, 'what' => mb_strimwidth($what, 0, 200, '…'), 'times' => 1, 'created_at' => $now]);
+        DB::table('security_events')->insert(
+            ['user_id' => $user, 'kind' => $kind, 'what' => mb_strimwidth($what, 0, 200, '…'), 'times' => 1, 'created_at' => $now],
+        );
         DB::table('security_events')->where('created_at', '<', $now->subDays(self::DAYS))->delete();
     }
 
     /** @return list<array{kind: string, what: string, times: int, at: string}> the latest first */
     public function of(int $user): array
     {
-        return array_values(DB::table('security_events')->where('user_id', $user)->orderByDesc('id')->limit(self::SHOWN)->get()->map(fn (object $row): array => [
+        $rows = DB::table('security_events')->where('user_id', $user)->orderByDesc('id')->limit(self::SHOWN)->get();
+
+        return array_values($rows->map(fn (object $row): array => [
             'kind' => Value::text($row->kind),
             'what' => Value::text($row->what),
             'times' => Value::whole($row->times),

@@ -60,7 +60,9 @@ final readonly class Sessions
         $here = self::digest($session);
         $time = fn (mixed $at): string => CarbonImmutable::parse(Value::text($at), 'UTC')->toRfc3339String();
 
-        return array_values(DB::table('sign_ins')->where('user_id', $user->id)->where('ends_at', '>', now())->orderByDesc('seen_at')->limit(50)->get()
+        $rows = DB::table('sign_ins')->where('user_id', $user->id)->where('ends_at', '>', now());
+
+        return array_values($rows->orderByDesc('seen_at')->limit(50)->get()
             ->map(fn (object $row): array => [
                 'id' => Value::whole($row->id),
                 'browser' => Value::text($row->browser),
@@ -94,9 +96,29 @@ final readonly class Sessions
     /** "Firefox on Linux": enough to know one's own again. */
     private static function named(string $agent): string
     {
-        $first = fn (array $names): ?string => array_values(array_filter(array_keys($names), fn (string $name): bool => preg_match($names[$name], $agent) === 1))[0] ?? null;
-        $browser = $first(['Edge' => '/\bEdg/', 'Opera' => '/\bOPR/', 'Firefox' => '/Firefox/', 'Chrome' => '/Chrome|Chromium/', 'Safari' => '/Safari/']);
-        $system = $first(['Android' => '/Android/', 'iPhone' => '/iPhone/', 'iPad' => '/iPad/', 'Windows' => '/Windows/', 'Mac' => '/Macintosh/', 'Linux' => '/Linux/']);
+        /** @param  array<string, string>  $names */
+        $first = function (array $names) use ($agent): ?string {
+            foreach ($names as $name => $expression) {
+                if (preg_match($expression, $agent) === 1) {
+                    return $name;
+                }
+            }
+
+            return null;
+        };
+        $browser = $first(
+            ['Edge' => '/\bEdg/', 'Opera' => '/\bOPR/', 'Firefox' => '/Firefox/', 'Chrome' => '/Chrome|Chromium/', 'Safari' => '/Safari/'],
+        );
+        $system = $first(
+            [
+                'Android' => '/Android/',
+                'iPhone' => '/iPhone/',
+                'iPad' => '/iPad/',
+                'Windows' => '/Windows/',
+                'Mac' => '/Macintosh/',
+                'Linux' => '/Linux/',
+            ],
+        );
 
         return ($browser ?? 'A browser').($system === null ? '' : " on $system");
     }

@@ -83,7 +83,10 @@ final readonly class PictureFiles
             $path = "$this->folder/$name-$width.webp";
             $head = (string) @file_get_contents($path, false, null, 0, 12);
             $length = strlen($head) === 12 && str_starts_with($head, 'RIFF') ? unpack('V', $head, 4) : false;
-            if ($length === false || @filesize($path) !== Value::whole($length[1] ?? 0) + 8 || ($thoroughly && @imagecreatefromwebp($path) === false)) {
+            if (
+                $length === false || @filesize($path) !== Value::whole($length[1] ?? 0) + 8 || ($thoroughly
+                    && @imagecreatefromwebp($path) === false)
+            ) {
                 return false;
             }
         }

@@ -160,7 +160,8 @@ final readonly class Codes
     {
         $called = $room === '' ? '' : ' id="'.self::SCRIPT.'"';
 
-        return "<script async$called src=\"$this->host/gnomic.js\"></script><gnomic-widget key=\"$widget->key\"$style>$room</gnomic-widget>";
+        return "<script async$called src=\"$this->host/gnomic.js\"></script>"
+            ."<gnomic-widget key=\"$widget->key\"$style>$room</gnomic-widget>";
     }
 
     /**

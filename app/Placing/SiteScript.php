@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Placing;
 
-use App\Editions\EditionNotWritten;
 use App\Host\Durable;
 use App\Host\HostLocks;
 use App\Models\Site;
@@ -12,6 +11,7 @@ use App\Models\SpotRecord;
 use Gnomic\Place\Pattern\PathPattern;
 use Gnomic\Place\Spot\Position;
 use Gnomic\Place\Spot\SpotRules;
+use RuntimeException;
 use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
 
@@ -54,7 +54,7 @@ final readonly class SiteScript
                 } elseif (Durable::write("$file$ending", $contents)) {
                     $sums[$ending] = [strlen($contents), hash('xxh128', $contents)];
                 } else {
-                    throw EditionNotWritten::at("$file$ending");
+                    throw new RuntimeException("$file$ending cannot be written; the disk may be full.");
                 }
             }
             Durable::write("$file.sums", json_encode($sums, JSON_THROW_ON_ERROR));

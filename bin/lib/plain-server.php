@@ -17,7 +17,8 @@ clearstatcache(true);
 header('X-Content-Type-Options: nosniff');
 $settings = (array) @parse_ini_file("$data/.env", false, INI_SCANNER_RAW);
 $url = rtrim((string) ($settings['APP_URL'] ?? ''), '/');
-$policy = "default-src 'none'; script-src ".($url === '' ? "'self'" : "$url/gnomic.js $url/b/")."; style-src 'unsafe-inline'; img-src 'self' data:; "
+$policy = "default-src 'none'; script-src ".($url === ''
+    ? "'self'" : "$url/gnomic.js $url/b/")."; style-src 'unsafe-inline'; img-src 'self' data:; "
     ."media-src http: https:; connect-src 'self'; "
     ."base-uri 'none'; form-action 'none'";
 

@@ -86,7 +86,10 @@ $studio = implode('|', array_map(fn (string $section): string => preg_quote($sec
 $interface = implode('|', $paths['interface']);
 
 $names = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-$months = implode(' ', array_map(fn (string $name, int $at): string => sprintf('"~-%s-" %02d;', $name, $at + 1), $names, array_keys($names)));
+$months = implode(
+    ' ',
+    array_map(fn (string $name, int $at): string => sprintf('"~-%s-" %02d;', $name, $at + 1), $names, array_keys($names)),
+);
 
 file_put_contents("$run/nginx.conf", <<<NGINX
 $load
@@ -117,7 +120,10 @@ http {
     # refused, has a body, is longer than any page has to tell, or comes while the folder is full.
     # The hour is UTC's whatever the host's zone is.
     map \$date_gmt \$beacon_month { $months }
-    map \$date_gmt \$beacon_hour { default 0; "~(?<day>\d\d)-\w+-(?<year>\d{4}) (?<hour>\d\d):" \${year}-\${beacon_month}-\${day}T\${hour}; }
+    map \$date_gmt \$beacon_hour {
+        default 0;
+        "~(?<day>\d\d)-\w+-(?<year>\d{4}) (?<hour>\d\d):" \${year}-\${beacon_month}-\${day}T\${hour};
+    }
     map \$http_user_agent \$is_robot { default 0; "~*{$paths['robots']}" 1; }
     map "\$http_dnt\$http_sec_gpc\$is_robot" \$is_asking { default 1; "~1" 0; }
     map "\$content_length\$http_transfer_encoding" \$is_bare { default 0; "" 1; "0" 1; }

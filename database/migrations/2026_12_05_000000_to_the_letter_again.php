@@ -24,7 +24,9 @@ return new class extends Migration
             $line = $file === false ? false : fgets($file, 16_384);
             DB::table('counted_files')->where('name', $name)->delete();
             if ($line !== false) {
-                DB::table('counted_files')->insertOrIgnore(['name' => md5(substr($name, 0, 13).$line), 'inode' => 0, 'offset' => $row->offset]);
+                DB::table('counted_files')->insertOrIgnore(
+                    ['name' => md5(substr($name, 0, 13).$line), 'inode' => 0, 'offset' => $row->offset],
+                );
             }
         }
         Schema::table('counted_files', fn (Blueprint $table) => $table->dropColumn('inode'));

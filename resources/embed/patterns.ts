@@ -9,7 +9,9 @@ interface Expression {
   r: string;
 }
 
-export function fits(pattern: Pattern, path: string): boolean {
+/** @param where the path as the browser has it: some encode bars, and patterns have them encoded */
+export function fits(pattern: Pattern, where: string): boolean {
+  const path = where.replaceAll('|', '%7C');
   if (typeof pattern === 'string') return pattern === path;
   if (!path.startsWith(pattern[0]!)) return false;
   if (!Array.isArray(pattern))

@@ -131,7 +131,7 @@ final class HonestyTest extends TestCase
             fn (string $page): bool => str_contains($this->file($page), $words),
             ['all.html', 'all.2.html', 'all.1.html'],
         );
-        $widget->update(['name' => 'Under another name']);
+        $widget->update(['brief' => BriefReader::read(['version' => 3, 'sift' => ['stars' => ['from' => 5]], 'shape' => ['title' => 'Under another name']])->toArray()]);
         $this->publish($widget);
         self::assertSame([true, true, true], $pages('<title>Under another name'));
         // A newer version brings other templates.
@@ -237,7 +237,11 @@ final class HonestyTest extends TestCase
         self::assertSame(1, $pointers->mend());
         self::assertStringContainsString('Words of number 1', $this->file('widget.html'));
         file_put_contents("$folder/current/widget.html.br", '');
+        self::assertSame([1, 0], [$pointers->mend(), $pointers->mend()], 'sizes are compared at once');
+        $whole = $this->file('widget.html');
+        file_put_contents("$folder/current/widget.html", strrev($whole));
         self::assertSame([0, 1, 0], [$pointers->mend(), $pointers->mend(thoroughly: true), $pointers->mend(thoroughly: true)]);
+        self::assertSame($whole, $this->file('widget.html'));
         self::assertSame(1, Widget::query()->firstOrFail()->edition?->number, 'it is the same edition');
     }
 }

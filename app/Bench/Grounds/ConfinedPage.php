@@ -42,7 +42,16 @@ final readonly class ConfinedPage
         // Waiting for the website is not what makes a page costly: what is reckoned is counted by the system itself.
         $bound = (new ExecutableFinder)->find('prlimit');
         $process = new Process(
-            [...($bound === null ? [] : [$bound, '--cpu='.self::CPU_SECONDS]), $php === false ? 'php' : $php, '-d', "memory_limit={$this->megabytes}M", '-d', 'display_errors=stderr', $this->artisan, 'gnomic:read-ground'],
+            [
+                ...($bound === null ? [] : [$bound, '--cpu='.self::CPU_SECONDS]),
+                $php === false ? 'php' : $php,
+                '-d',
+                "memory_limit={$this->megabytes}M",
+                '-d',
+                'display_errors=stderr',
+                $this->artisan,
+                'gnomic:read-ground',
+            ],
             null,
             $settings + ['GNOMIC_PRIVATE_HOSTS' => implode(',', Value::texts(config('gnomic.private_hosts')))],
             json_encode(compact('address', 'css'), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
@@ -57,10 +66,14 @@ final readonly class ConfinedPage
         }
         $answer = json_decode($process->getOutput(), true);
         if (! $process->isSuccessful() || ! is_array($answer)) {
-            throw self::tooMuch(str_contains($process->getErrorOutput(), 'memory') ? "$this->megabytes MB of memory" : self::CPU_SECONDS.' seconds of computing');
+            throw self::tooMuch(
+                str_contains($process->getErrorOutput(), 'memory')
+                    ? "$this->megabytes MB of memory" : self::CPU_SECONDS.' seconds of computing',
+            );
         }
         if (is_string($answer['failed'] ?? null)) {
-            throw ($answer['isFetch'] ?? false) === true ? FetchFailed::told($answer['failed']) : new InvalidArgumentException($answer['failed']);
+            throw ($answer['isFetch'] ?? false) === true
+                ? FetchFailed::told($answer['failed']) : new InvalidArgumentException($answer['failed']);
         }
         $html = $answer['html'] ?? null;
 
@@ -70,7 +83,8 @@ final readonly class ConfinedPage
     private static function tooMuch(string $what): InvalidArgumentException
     {
         return new InvalidArgumentException(
-            "Reading this page takes more than $what. Give another page of the same website, or paste the part of its style sheet that matters.",
+            "Reading this page takes more than $what. "
+                .'Give another page of the same website, or paste the part of its style sheet that matters.',
         );
     }
 }

@@ -193,7 +193,10 @@ final readonly class PassingQuery
         return array_slice(array_map(fn (array $row): array => array_slice($row[2], 0, 3), $rows), $offset, $count);
     }
 
-    /** @return array{list<int>, list<int>} identifiers of those that pass, and the numbers from which chance draws; none where they are too many */
+    /**
+     * @return array{list<int>, list<int>} identifiers of those that pass, and the numbers from which chance draws; none where they are too
+     *     many
+     */
     private function drawn(): array
     {
         $ids = $keys = [];

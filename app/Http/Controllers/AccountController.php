@@ -17,7 +17,9 @@ final class AccountController
     {
         $user = self::user($request);
 
-        return new JsonResponse(['email' => $user->email, 'sessions' => $sessions->of($user, $request->session()), 'events' => $log->of($user->id)]);
+        return new JsonResponse(
+            ['email' => $user->email, 'sessions' => $sessions->of($user, $request->session()), 'events' => $log->of($user->id)],
+        );
     }
 
     /** Ends one session, or all but this one. */

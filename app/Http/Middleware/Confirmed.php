@@ -25,7 +25,10 @@ final class Confirmed
             && Value::whole($request->session()->get(self::AT, 0)) + self::SECONDS < now()->getTimestamp();
         // What is brought back asks for nothing.
         if ($isLate && $request->boolean('removed', true)) {
-            return new JsonResponse(['message' => 'Give your password once more.', 'needs' => 'password'], Response::HTTP_PRECONDITION_REQUIRED);
+            return new JsonResponse(
+                ['message' => 'Give your password once more.', 'needs' => 'password'],
+                Response::HTTP_PRECONDITION_REQUIRED,
+            );
         }
 
         /** @var Response */

@@ -14,8 +14,8 @@ final class StudioHeaders
     private const POLICY = "default-src 'self'; img-src 'self' data:; font-src 'self' data:; style-src 'self' 'unsafe-inline'; "
         ."object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'self'";
 
-    private const PERMISSIONS = 'accelerometer=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), magnetometer=(), microphone=(), '
-        .'midi=(), payment=(), usb=()';
+    private const PERMISSIONS = 'accelerometer=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), magnetometer=(), '
+        .'microphone=(), midi=(), payment=(), usb=()';
 
     public function handle(Request $request, Closure $next): Response
     {

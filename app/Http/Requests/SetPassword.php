@@ -10,6 +10,10 @@ final class SetPassword extends Asked
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'max:200'], 'token' => ['required', 'string', 'max:200'], 'password' => ['required', 'string', 'max:200']];
+        return [
+            'email' => ['required', 'string', 'max:200'],
+            'token' => ['required', 'string', 'max:200'],
+            'password' => ['required', 'string', 'max:200'],
+        ];
     }
 }

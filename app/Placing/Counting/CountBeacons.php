@@ -13,7 +13,8 @@ use Illuminate\Support\Facades\Log;
 /**
  * Adds up what the web server has written down of visitors, a file an hour. How far a file has been read is kept with what was added, in
  * one transaction: whoever is killed in between has done nothing, and nothing is added twice. A file is known by its hour and its
- * first line, which says to the millisecond when it was written: it stays the same file when it is renamed or copied by whoever rotates logs.
+ * first line, which says to the millisecond when it was written: it stays the same file when it is renamed or copied by whoever rotates
+ * logs.
  */
 final readonly class CountBeacons
 {

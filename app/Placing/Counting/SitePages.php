@@ -31,7 +31,9 @@ final class SitePages
         return new self($site, $own, AllowedHosts::of($allowed));
     }
 
-    /** Pages of the site's own are named by their path, those of hosts that it names by host and path; of others, only the host is kept. */
+    /**
+     * Pages of the site's own are named by their path, those of hosts that it names by host and path; of others, only the host is kept.
+     */
     public function name(string $host, string $path): string
     {
         if (self::bare($host) === $this->own) {

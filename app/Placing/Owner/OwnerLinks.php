@@ -47,7 +47,8 @@ final readonly class OwnerLinks
             return null;
         }
 
-        return Value::whole($kept['turn'] ?? -1) === $this->turn(Value::whole($kept['user'] ?? 0)) ? Value::whole($kept['site'] ?? 0) : null;
+        return Value::whole($kept['turn'] ?? -1) === $this->turn(Value::whole($kept['user'] ?? 0))
+            ? Value::whole($kept['site'] ?? 0) : null;
     }
 
     /** Who signs out ends all that were given out. */

@@ -36,7 +36,10 @@ final readonly class CheckPage
     {
     }
 
-    /** @param  bool  $isAsked  whether the owner wants it looked at now: a look that finds the widget then counts for more than what visitors said before */
+    /**
+     * @param  bool  $isAsked  whether the owner wants it looked at now: a look that finds the widget then counts for more than what
+     *     visitors said before
+     */
     public function check(Page $page, bool $isAsked = false): void
     {
         $expected = $this->expected->on($page);

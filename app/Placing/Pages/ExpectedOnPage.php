@@ -17,6 +17,7 @@ use Gnomic\Place\Check\PageTags;
 use Gnomic\Place\Pattern\PathName;
 use Gnomic\Place\Pattern\PathPattern;
 use Gnomic\Place\Spot\Position;
+use Gnomic\Text\Words;
 
 /** Which widgets should be on a page: those that its spots say, those that were found there, and those whose code stands there. */
 final readonly class ExpectedOnPage

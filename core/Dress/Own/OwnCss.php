@@ -140,7 +140,10 @@ final class OwnCss
     {
         $names = array_combine(array_column(StyledParts::ALL, 'class'), array_keys(StyledParts::ALL));
 
-        return array_map(fn (string $selector): string => $names[(string) preg_replace('/^\.|:.*$/', '', (string) strrchr($selector, '.'))] ?? 'widget', $selectors);
+        return array_map(
+            fn (string $selector): string => $names[(string) preg_replace('/^\.|:.*$/', '', (string) strrchr($selector, '.'))] ?? 'widget',
+            $selectors,
+        );
     }
 
     /**
@@ -177,7 +180,12 @@ final class OwnCss
             }
         }
         if (isset($colour['over'])) {
-            $this->colours[] = new OwnColour($block->line, StyledParts::ALL[$parts[0]]['class'], $colour['over'], $colour['behind'] ?? null);
+            $this->colours[] = new OwnColour(
+                $block->line,
+                StyledParts::ALL[$parts[0]]['class'],
+                $colour['over'],
+                $colour['behind'] ?? null,
+            );
         }
 
         return $taken;
@@ -187,7 +195,10 @@ final class OwnCss
     private static function clean(string $value): string
     {
         $bare = (string) preg_replace('/"[^"\\\\<\n]*"|\'[^\'\\\\<\n]*\'/', '', $value);
-        if (preg_match('/[\\\\<>{}@;:!`"\'\x00-\x08\x0b-\x1f\x7f]/', str_replace("\n", ' ', $bare)) === 1 || strlen($value) > 600 || substr_count($bare, '(') !== substr_count($bare, ')')) {
+        if (
+            preg_match('/[\\\\<>{}@;:!`"\'\x00-\x08\x0b-\x1f\x7f]/', str_replace("\n", ' ', $bare)) === 1 || strlen($value) > 600
+                || substr_count($bare, '(') !== substr_count($bare, ')')
+        ) {
             throw new ValueIsRefused('its value has characters that are not taken, or a bracket that is not closed');
         }
 

@@ -57,6 +57,7 @@ final class OwnProperties
             throw new ValueIsRefused('what that is depends on the page; write the value itself');
         }
         $side = self::SIDE;
+        $corner = '(?:-(?:top|bottom|start|end)-(?:left|right|start|end))?';
 
         return match (true) {
             str_starts_with($property, '--') => self::custom($property, $value),
@@ -66,13 +67,17 @@ final class OwnProperties
             $property === 'display' => self::display($value, $isKept, $isBeside),
             preg_match("/^border$side\$/D", $property) === 1 => OwnValues::line($value, 16),
             preg_match("/^border$side-width\$/D", $property) === 1 => OwnLength::several($value, 4, 0, 16),
-            preg_match("/^border$side-style\$/D", $property) === 1 => OwnValues::words($value, ['none', 'solid', 'dashed', 'dotted', 'double']),
-            preg_match("/^border$side-color\$/D", $property) === 1, in_array($property, ['text-decoration-color', 'outline-color', 'stroke'], true) => OwnValues::colour($value),
+            preg_match("/^border$side-style\$/D", $property) === 1 => OwnValues::words(
+                $value,
+                ['none', 'solid', 'dashed', 'dotted', 'double'],
+            ),
+            preg_match("/^border$side-color\$/D", $property) === 1,
+            in_array($property, ['text-decoration-color', 'outline-color', 'stroke'], true) => OwnValues::colour($value),
             $property === 'fill' => OwnValues::colour($value, true),
-            preg_match('/^border(?:-(?:top|bottom|start|end)-(?:left|right|start|end))?-radius$/D', $property) === 1 => OwnLength::several($value, 4, 0, 200),
+            preg_match("/^border$corner-radius\$/D", $property) === 1 => OwnLength::several($value, 4, 0, 200),
             $property === 'box-shadow' => OwnValues::shadow($value, self::BOX),
             $property === 'text-shadow' => OwnValues::shadow($value, self::LETTERS),
-            $property === 'outline' => strtolower($value) === 'none' ? throw new ValueIsRefused('who uses the keys could not see where they are') : OwnValues::line($value, 6),
+            $property === 'outline' => self::outline($value),
             $property === 'outline-width' => OwnLength::taken($value, 1, 6),
             $property === 'outline-style' => OwnValues::word($value, ['solid', 'dashed', 'dotted', 'double']),
             $property === 'outline-offset' => OwnLength::taken($value, -4, 8),
@@ -87,7 +92,8 @@ final class OwnProperties
         return match ($property) {
             'font-family' => OwnValues::font($value),
             'font-size' => OwnLength::taken($value, 11, 64),
-            'font-weight' => in_array(strtolower($value), ['normal', 'bold'], true) ? strtolower($value) : OwnValues::number($value, 100, 900),
+            'font-weight' => in_array(strtolower($value), ['normal', 'bold'], true)
+                ? strtolower($value) : OwnValues::number($value, 100, 900),
             'font-style' => OwnValues::word($value, ['normal', 'italic', 'oblique']),
             'font-stretch' => OwnValues::word($value, ['normal', 'condensed', 'semi-condensed', 'expanded', 'semi-expanded']),
             'font-variant', 'font-variant-numeric', 'font-variant-caps' => OwnValues::words(
@@ -99,7 +105,10 @@ final class OwnProperties
             'word-spacing' => strtolower($value) === 'normal' ? 'normal' : OwnLength::taken($value, -2, 16),
             'line-height' => OwnValues::number($value, 1, 2.5),
             'text-align' => OwnValues::word($value, ['left', 'right', 'center', 'start', 'end', 'justify']),
-            'text-decoration', 'text-decoration-line' => OwnValues::words($value, ['none', 'underline', 'overline', 'solid', 'dotted', 'dashed', 'double', 'wavy']),
+            'text-decoration', 'text-decoration-line' => OwnValues::words(
+                $value,
+                ['none', 'underline', 'overline', 'solid', 'dotted', 'dashed', 'double', 'wavy'],
+            ),
             'text-decoration-style' => OwnValues::word($value, ['solid', 'dotted', 'dashed', 'double', 'wavy']),
             'text-decoration-thickness' => OwnLength::taken($value, 1, 4),
             'text-underline-offset' => OwnLength::taken($value, 0, 8),
@@ -122,25 +131,39 @@ final class OwnProperties
     private static function room(string $property, string $value, array $parts, bool $isBeside): string
     {
         $isSized = $isBeside || array_diff($parts, self::SIZED) === [];
-        $align = ['normal', 'start', 'end', 'center', 'stretch', 'baseline', 'flex-start', 'flex-end', 'space-between', 'space-around', 'left', 'right'];
+        $align = [
+            'normal',
+            'start',
+            'end',
+            'center',
+            'stretch',
+            'baseline',
+            'flex-start',
+            'flex-end',
+            'space-between',
+            'space-around',
+            'left',
+            'right',
+        ];
 
         return match (true) {
             preg_match('/^padding'.self::SIDE.'$/D', $property) === 1 => OwnLength::several($value, 4, 0, 64),
             preg_match('/^margin'.self::SIDE.'$/D', $property) === 1 => OwnLength::several($value, 4, 0, 64),
             in_array($property, ['gap', 'row-gap', 'column-gap'], true) => OwnLength::several($value, 2, 0, 64),
-            in_array($property, ['align-items', 'align-self', 'align-content', 'justify-items', 'justify-self', 'justify-content', 'place-items', 'place-self',
-                'place-content'], true) => OwnValues::words($value, $align),
+            preg_match('/^(?:align|justify|place)-(?:items|self|content)$/D', $property) === 1 => OwnValues::words($value, $align),
             $property === 'vertical-align' => OwnValues::word($value, ['baseline', 'top', 'middle', 'bottom', 'text-top', 'text-bottom']),
             $property === 'transition' || str_starts_with($property, 'transition-') => OwnValues::transition($value),
             $property === 'stroke-width' => OwnLength::taken($value, 0, 4),
-            in_array($property, ['width', 'height', 'min-width', 'min-height', 'inline-size', 'block-size'], true) && $isSized => 'min('.OwnLength::taken($value, 0, 480).',100%)',
+            in_array($property, ['width', 'height', 'min-width', 'min-height', 'inline-size', 'block-size'], true) && $isSized => 'min('
+                .OwnLength::taken($value, 0, 480).',100%)',
             in_array($property, ['max-width', 'max-inline-size'], true) && $isSized => OwnLength::taken($value, 16, 1_600),
             in_array($property, ['max-width', 'max-inline-size'], true) && $parts === ['widget'] => OwnLength::taken($value, 240, 2_400),
-            $property === 'aspect-ratio' && array_diff($parts, ['face', 'picture']) === [] => preg_match('~^\d{1,2}(?:\.\d+)?(?:\s*/\s*[1-9]\d?(?:\.\d+)?)?$~D', $value) === 1 && (float) $value >= 0.4 && (float) $value <= 21
-                ? $value : throw new ValueIsRefused('that is no shape such as "3/2"'),
+            $property === 'aspect-ratio' && array_diff($parts, ['face', 'picture']) === [] => self::shape($value),
             $property === 'object-fit' => OwnValues::word($value, ['cover', 'contain']),
             $property === 'object-position' => OwnValues::words($value, ['left', 'right', 'top', 'bottom', 'center']),
-            $property === 'content' => $isBeside ? OwnValues::content($value, array_diff($parts, self::OWN) === []) : throw new ValueIsRefused('only text is allowed, before or after a part'),
+            $property === 'content' => $isBeside
+                ? OwnValues::content($value, array_diff($parts, self::OWN) === [])
+                    : throw new ValueIsRefused('only text is allowed, before or after a part'),
             default => throw new ValueIsRefused($isSized || ! str_contains($property, 'width')
                 ? 'this property is not allowed: it may reach beyond the widget'
                 : 'this property is not allowed for this part: how wide it is, the layout decides'),
@@ -170,5 +193,21 @@ final class OwnProperties
             $property === '--back' => OwnValues::background($value),
             default => OwnValues::colour($value, ! in_array($property, ['--line', '--surface'], true)),
         };
+    }
+
+    /** Wide to high, as a number or as "3/2". @throws ValueIsRefused */
+    private static function shape(string $value): string
+    {
+        $isShape = preg_match('~^\d{1,2}(?:\.\d+)?(?:\s*/\s*[1-9]\d?(?:\.\d+)?)?$~D', $value) === 1;
+
+        return $isShape && (float) $value >= 0.4 && (float) $value <= 21
+            ? $value : throw new ValueIsRefused('that is no shape such as "3/2"');
+    }
+
+    /** @throws ValueIsRefused */
+    private static function outline(string $value): string
+    {
+        return strtolower($value) === 'none'
+            ? throw new ValueIsRefused('who uses the keys could not see where they are') : OwnValues::line($value, 6);
     }
 }

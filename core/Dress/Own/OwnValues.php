@@ -78,8 +78,10 @@ final class OwnValues
     /** @throws ValueIsRefused */
     private static function ofGradient(string $word): string
     {
-        return preg_match('/^(?:to|top|bottom|left|right|circle|ellipse|at|center|from|in|srgb|oklab|oklch|(?:closest|farthest)-(?:side|corner)'
-            .'|-?\d{1,4}(?:\.\d{1,4})?(?:%|px|em|deg|turn)|0)$/iD', $word) === 1 ? strtolower($word) : self::colour($word);
+        $part = '/^(?:to|top|bottom|left|right|circle|ellipse|at|center|from|in|srgb|oklab|oklch'
+            .'|(?:closest|farthest)-(?:side|corner)|-?\d{1,4}(?:\.\d{1,4})?(?:%|px|em|deg|turn)|0)$/iD';
+
+        return preg_match($part, $word) === 1 ? strtolower($word) : self::colour($word);
     }
 
     /** A line around something: width, kind and colour, in any order. @throws ValueIsRefused */
@@ -92,7 +94,11 @@ final class OwnValues
 
         return implode(' ', array_map(fn (string $word): string => match (true) {
             in_array(strtolower($word), self::LINES, true) => strtolower($word),
-            preg_match('/^[\d.+-]|^(?:calc|min|max|clamp)\(|^var\(\s*--(?:rule|edge|picture-edge)/i', $word) === 1 => OwnLength::taken($word, 0, $most),
+            preg_match('/^[\d.+-]|^(?:calc|min|max|clamp)\(|^var\(\s*--(?:rule|edge|picture-edge)/i', $word) === 1 => OwnLength::taken(
+                $word,
+                0,
+                $most,
+            ),
             default => self::colour($word),
         }, $words));
     }
@@ -137,7 +143,9 @@ final class OwnValues
         }
         $number = (float) $value / (str_ends_with($value, '%') ? 100 : 1);
 
-        return $number < $least || $number > $most ? throw new ValueIsRefused("\"$value\" is too ".($number < $least ? 'little' : 'much').": $least to $most is taken")
+        return $number < $least || $number > $most ? throw new ValueIsRefused(
+            "\"$value\" is too ".($number < $least ? 'little' : 'much').": $least to $most is taken",
+        )
             : $value;
     }
 
@@ -165,7 +173,9 @@ final class OwnValues
             if ($name === 'hue-rotate' && preg_match('/^-?\d{1,4}(?:\.\d+)?deg$/D', $inside) === 1) {
                 return "hue-rotate($inside)";
             }
-            [$least, $most] = $bounds[$name] ?? throw new ValueIsRefused("\"$name()\" is not taken: it may hide something, or reach beyond the widget");
+            [$least, $most] = $bounds[$name] ?? throw new ValueIsRefused(
+                "\"$name()\" is not taken: it may hide something, or reach beyond the widget",
+            );
 
             return "$name(".self::number($inside, $least, $most).')';
         }, CssValues::words($value)));
@@ -174,7 +184,8 @@ final class OwnValues
     /** @throws ValueIsRefused */
     public static function transition(string $value): string
     {
-        $easing = '/^(?:cubic-bezier\((?:\s*-?[\d.]{1,6}\s*,){3}\s*-?[\d.]{1,6}\s*\)|steps\(\s*\d{1,2}\s*(?:,\s*(?:start|end|jump-\w{3,5})\s*)?\))$/iD';
+        $easing = '/^(?:cubic-bezier\((?:\s*-?[\d.]{1,6}\s*,){3}\s*-?[\d.]{1,6}\s*\)'
+            .'|steps\(\s*\d{1,2}\s*(?:,\s*(?:start|end|jump-\w{3,5})\s*)?\))$/iD';
 
         return implode(',', array_map(fn (string $one): string => implode(' ', array_map(fn (string $word): string => match (true) {
             preg_match('/^[a-z-]{1,40}$/iD', $word) === 1, preg_match($easing, $word) === 1 => strtolower($word),

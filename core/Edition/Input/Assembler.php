@@ -73,10 +73,11 @@ final readonly class Assembler
         }
         $inputs = array_combine(array_keys($orders), $this->supply->inputs(array_values($orders)));
 
-        $isLater = $most === 0 && $everything?->isLong() === true;
-        $pages = $isLater ? $everything->asBefore($frame, $before) : ($everything?->pages($frame, $before, max(1, $most)) ?? []);
+        $isLong = $everything?->isLong() === true;
+        $pages = $isLong && $most === 0 ? $everything->asBefore($frame, $before)
+            : ($everything?->pages($frame, $before, $isLong ? $most : PHP_INT_MAX) ?? []);
 
-        return EditionInput::of($choice, $inputs, $pages, $orders['']->refs ?? [], $everything?->isLong() === true);
+        return EditionInput::of($choice, $inputs, $pages, $orders['']->refs ?? [], $isLong);
     }
 
     /** The usual variant alone, with what the owner is told of it. */

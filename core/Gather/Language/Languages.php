@@ -13,7 +13,10 @@ use Gnomic\Entry\Entry;
  */
 final class Languages
 {
-    /** Scripts by their ranges ("sc:": a letter's own script; without it, marks that scripts share would count as each), and the one language told by each; null where several use it. Kana come before Han. */
+    /**
+     * Scripts by their ranges ("sc:": a letter's own script; without it, marks that scripts share would count as each), and the one
+     * language told by each; null where several use it. Kana come before Han.
+     */
     private const SCRIPTS = [
         'Greek' => ['\p{sc:Greek}', 'el'],
         'Kana' => ['\p{sc:Hiragana}\p{sc:Katakana}ー', 'ja'],
@@ -105,16 +108,19 @@ final class Languages
 
     /** Letters that an alphabet has: those of Latin ones beside a to z. What has others is hardly of that language. */
     private const ALPHABETS = [
-        'en' => 'é', 'de' => 'äöüßé', 'fr' => 'àâæçéèêëîïôœùûüÿ', 'es' => 'áéíñóúü', 'it' => 'àèéìîòù', 'nl' => 'ëïéèöüá', 'pt' => 'ãáàâçéêíóôõúü',
-        'sv' => 'åäöé', 'da' => 'æøåé', 'nb' => 'æøåéòôó', 'pl' => 'ąćęłńóśźż', 'cs' => 'áčďéěíňóřšťúůýž', 'sk' => 'áäčďéíĺľňóôŕšťúýž',
+        'en' => 'é', 'de' => 'äöüßé', 'fr' => 'àâæçéèêëîïôœùûüÿ', 'es' => 'áéíñóúü', 'it' => 'àèéìîòù', 'nl' => 'ëïéèöüá',
+        'pt' => 'ãáàâçéêíóôõúü', 'sv' => 'åäöé', 'da' => 'æøåé', 'nb' => 'æøåéòôó', 'pl' => 'ąćęłńóśźż', 'cs' => 'áčďéěíňóřšťúůýž',
+        'sk' => 'áäčďéíĺľňóôŕšťúýž',
         'hu' => 'áéíóöőúüű', 'ro' => 'ăâîșşțţ', 'fi' => 'äöåšž', 'tr' => 'çğıöşüâîû', 'hr' => 'čćđšž', 'sl' => 'čšž', 'et' => 'äöõüšž',
         'lv' => 'āčēģīķļņšūž', 'lt' => 'ąčęėįšųūž', 'ca' => 'àçéèíïóòúü', 'id' => 'é',
-        'ru' => 'абвгдеёжзийклмнопрстуфхцчшщъыьэюя', 'uk' => 'абвгґдеєжзиіїйклмнопрстуфхцчшщьюя', 'be' => 'абвгдеёжзійклмнопрстуўфхцчшыьэюя',
-        'bg' => 'абвгдежзийклмнопрстуфхцчшщъьюяѝ', 'mk' => 'абвгдѓежзѕијклљмнњопрстќуфхцчџшѐѝ', 'sr' => 'абвгдђежзијклљмнњопрстћуфхцчџш',
+        'ru' => 'абвгдеёжзийклмнопрстуфхцчшщъыьэюя', 'uk' => 'абвгґдеєжзиіїйклмнопрстуфхцчшщьюя',
+        'be' => 'абвгдеёжзійклмнопрстуўфхцчшыьэюя', 'bg' => 'абвгдежзийклмнопрстуфхцчшщъьюяѝ',
+        'mk' => 'абвгдѓежзѕијклљмнњопрстќуфхцчџшѐѝ', 'sr' => 'абвгдђежзијклљмнњопрстћуфхцчџш',
     ];
 
     /** Han as Japan alone writes them: of a text without kana, they tell. */
-    private const JAPANESE_HAN = '気円駅図広売読伝実楽戦験発変応覚価県経検権総続択団徳弾鉄転闘働悩脳払仏辺満訳薬様両緑労録込帰歩黒毎絵説済収焼乗畳処専銭捜巣騒増蔵対滝沢単遅庁聴関囲営栄桜仮拡渓継撃顕剣険厳恵軽雑賛歯児釈従縦塩';
+    private const JAPANESE_HAN = '気円駅図広売読伝実楽戦験発変応覚価県経検権総続択団徳弾鉄転闘働悩脳払仏辺満訳薬様両緑労録込帰歩黒毎絵'
+        .'説済収焼乗畳処専銭捜巣騒増蔵対滝沢単遅庁聴関囲営栄桜仮拡渓継撃顕剣険厳恵軽雑賛歯児釈従縦塩';
 
     /** Characters of a text that are looked at: more change nothing. */
     private const MOST = 240;
@@ -263,7 +269,8 @@ final class Languages
         [$best, $named] = [(string) array_key_first($scores), (string) array_key_first($words)];
         [$lead, $ahead] = [self::lead($scores), array_values($words)[0] - (array_values($words)[1] ?? 0.0)];
         if ($best === $named && $ahead > 0.0) {
-            return $isStrange || $lead < self::margin($letters) * (1 - min(1.0, $ahead) * 0.7) ? ($ahead >= self::SURE ? $best : null) : $best;
+            return $isStrange || $lead < self::margin($letters) * (1 - min(1.0, $ahead) * 0.7) ? ($ahead >= self::SURE
+                ? $best : null) : $best;
         }
         if ($ahead >= self::SURE && $scores[$named] >= $scores[$best] * 0.6) {
             return $named;

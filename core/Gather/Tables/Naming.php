@@ -57,7 +57,10 @@ final class Naming
         $likely = [];
         foreach ($columns as $index => $cells) {
             $names = count(array_filter($cells, self::isName(...))) / count($cells);
-            if (self::areWorded($cells) && self::words($cells) >= 1.5 && $names < 0.8 && count(array_unique($cells)) >= 0.8 * count($cells)) {
+            if (
+                self::areWorded($cells) && self::words($cells) >= 1.5 && $names < 0.8
+                    && count(array_unique($cells)) >= 0.8 * count($cells)
+            ) {
                 $likely[$index] = self::words($cells);
             }
         }
@@ -94,7 +97,11 @@ final class Naming
     /** A form of address in small letters counts as in large ones. */
     private static function capital(string $cell): string
     {
-        return (string) preg_replace_callback('/^(?:Dr|Mr|Mrs|Ms|Prof|Herr|Frau|Mme|Sr|Sra)(?=[.\s])/u', fn (array $of): string => strtolower($of[0]), $cell);
+        return (string) preg_replace_callback(
+            '/^(?:Dr|Mr|Mrs|Ms|Prof|Herr|Frau|Mme|Sr|Sra)(?=[.\s])/u',
+            fn (array $of): string => strtolower($of[0]),
+            $cell,
+        );
     }
 
     /** Whether words of it are common ones: of a name, at most a particle is. */
@@ -118,7 +125,9 @@ final class Naming
     /** @param  non-empty-list<string>  $cells */
     private static function areWorded(array $cells): bool
     {
-        return count(array_filter($cells, fn (string $cell): bool => preg_match('/^\P{N}*\p{L}\P{N}*$/u', $cell) === 1)) > 0.8 * count($cells);
+        $isWorded = fn (string $cell): bool => preg_match('/^\P{N}*\p{L}\P{N}*$/u', $cell) === 1;
+
+        return count(array_filter($cells, $isWorded)) > 0.8 * count($cells);
     }
 
     /** @param  non-empty-list<string>  $cells */

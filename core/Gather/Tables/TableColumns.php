@@ -78,6 +78,8 @@ final readonly class TableColumns
             }
         }
 
+        asort($places);
+
         return new self($places, $reasons, array_values(array_diff(array_keys($reasons), $named)));
     }
 

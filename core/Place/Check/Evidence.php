@@ -28,7 +28,10 @@ final readonly class Evidence
 
     private const NARROW = 2;
 
-    /** @param  array<int, array{int, int, int, int}>  $hours  by hours since 1970, the eldest first: how many saw it, had it hidden, had no room for it, and the last width in CSS pixels */
+    /**
+     * @param  array<int, array{int, int, int, int}>  $hours  by hours since 1970, the eldest first: how many saw it, had it hidden, had no
+     *     room for it, and the last width in CSS pixels
+     */
     private function __construct(private array $hours)
     {
     }
@@ -81,7 +84,10 @@ final readonly class Evidence
      */
     public function agreed(int $since): ?Sighting
     {
-        $hours = array_slice(array_filter($this->hours, fn (int $hour): bool => $hour * 3600 >= $since, ARRAY_FILTER_USE_KEY), -self::HOURS);
+        $hours = array_slice(
+            array_filter($this->hours, fn (int $hour): bool => $hour * 3600 >= $since, ARRAY_FILTER_USE_KEY),
+            -self::HOURS,
+        );
         $says = array_unique(array_map(self::says(...), $hours));
         if (count($hours) < self::HOURS || count($says) !== 1 || $says[0] === null) {
             return null;

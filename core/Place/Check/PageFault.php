@@ -12,7 +12,8 @@ final class PageFault
     /** Of a page, in bytes. */
     public const LARGEST = 4_000_000;
 
-    private const MEMBERS = 'Gnomic sees pages as a visitor does, so it cannot check what only members see. It relies on what the widget itself reports.';
+    private const MEMBERS = 'Gnomic sees pages as a visitor does, so it cannot check what only members see. '
+        .'It relies on what the widget itself reports.';
 
     private const SIGN_IN = '~/(?:wp-login|log-?in|sign-?in|sso|auth|account/login|users/sign_in)\b~i';
 
@@ -28,7 +29,9 @@ final class PageFault
                 PlacementVerdict::SignIn,
                 $page->status === 401 ? 'The page asks for a name and a password before it shows anything (status 401).'
                     : 'The page is not for everybody, or something in front of it turns programs away (status 403).',
-                $page->status === 401 ? self::MEMBERS : 'Open it in a private window: if you see it there, let Gnomic pass in the firewall of the website. '.self::MEMBERS,
+                $page->status === 401
+                    ? self::MEMBERS : 'Open it in a private window: if you see it there, let Gnomic pass in the firewall of the website. '
+                        .self::MEMBERS,
             );
         }
         if ($page->redirects > 0 && $isElsewhere) {

@@ -121,8 +121,15 @@ final readonly class PageTags
      * @param  list<Tag>  $siteScripts
      * @param  list<Tag>  $frames
      */
-    private static function inside(DOMElement $frame, FetchedPage $page, string $host, array &$elements, array &$scripts, array &$siteScripts, array &$frames): void
-    {
+    private static function inside(
+        DOMElement $frame,
+        FetchedPage $page,
+        string $host,
+        array &$elements,
+        array &$scripts,
+        array &$siteScripts,
+        array &$frames,
+    ): void {
         $mayRun = ! $frame->hasAttribute('sandbox') || str_contains(strtolower($frame->getAttribute('sandbox')), 'allow-scripts');
         // A frame in a frame in a frame is nothing that somebody wrote.
         $html = (string) preg_replace('/\ssrcdoc\s*=/i', ' data-srcdoc=', $frame->getAttribute('srcdoc'));
@@ -138,8 +145,9 @@ final readonly class PageTags
     /** Where a page sends its visitors on to within seconds; null where it stays, or comes again itself. */
     private static function refresh(DOMElement $meta, string $base, string $page): ?string
     {
+        $expression = '/^\s*(\d+)(?:\.\d*)?\s*[;,\s]\s*(?:url\s*=\s*)?["\']?([^"\'\s]+)/i';
         if (in_array($meta->parentNode?->nodeName, ['noscript', 'template'], true)
-            || preg_match('/^\s*(\d+)(?:\.\d*)?\s*[;,\s]\s*(?:url\s*=\s*)?["\']?([^"\'\s]+)/i', $meta->getAttribute('content'), $found) !== 1 || (int) $found[1] > self::SOON) {
+            || preg_match($expression, $meta->getAttribute('content'), $found) !== 1 || (int) $found[1] > self::SOON) {
             return null;
         }
         $to = Address::resolved($found[2], $base);

@@ -82,11 +82,19 @@ final readonly class ScriptCheck
         );
     }
 
-    /** Whether its integrity, where one is written, is that of what is served (Subresource Integrity, §3.3): the strongest of several counts. */
+    /**
+     * Whether its integrity, where one is written, is that of what is served (Subresource Integrity, §3.3): the strongest of several
+     * counts.
+     */
     private function isWhole(Tag $script): bool
     {
         $served = $this->served[(string) parse_url($script->address, PHP_URL_PATH)] ?? null;
-        preg_match_all('~(?<!\S)(sha(?:256|384|512))-([A-Za-z0-9+/_=-]+)(?:\?\S*)?(?!\S)~', $script->element->getAttribute('integrity'), $found, PREG_SET_ORDER);
+        preg_match_all(
+            '~(?<!\S)(sha(?:256|384|512))-([A-Za-z0-9+/_=-]+)(?:\?\S*)?(?!\S)~',
+            $script->element->getAttribute('integrity'),
+            $found,
+            PREG_SET_ORDER,
+        );
         if ($found === []) {
             return true;
         }

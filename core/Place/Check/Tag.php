@@ -45,8 +45,15 @@ final readonly class Tag
     {
         $of = (string) $element->parentNode?->localName;
 
-        return $element->localName === 'template' && in_array(strtolower($element->getAttribute('shadowrootmode')), ['open', 'closed'], true)
-            && (str_contains($of, '-') || preg_match('/^(?:article|aside|blockquote|body|div|footer|h[1-6]|header|main|nav|p|section|span)$/D', $of) === 1);
+        return $element->localName === 'template' && in_array(
+            strtolower($element->getAttribute('shadowrootmode')),
+            ['open', 'closed'],
+            true,
+        )
+            && (
+                str_contains($of, '-')
+                    || preg_match('/^(?:article|aside|blockquote|body|div|footer|h[1-6]|header|main|nav|p|section|span)$/D', $of) === 1
+            );
     }
 
     /** Whether the page has the edition in it already, put there by its server. */

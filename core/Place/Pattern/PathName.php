@@ -7,8 +7,11 @@ namespace Gnomic\Place\Pattern;
 /** Paths as browsers write them (URL Standard, "path start state", for http and https). */
 final class PathName
 {
-    /** The path percent-encode set of the URL Standard: controls, blank and " # < > ? ^ ` { }, and all that is beyond ASCII. */
-    private const ENCODED = '/[\x00-\x20"#<>?^`{}\x7F-\xFF]/';
+    /**
+     * The path percent-encode set of the URL Standard: controls, blank and " # < > ? ^ ` { }, and all that is beyond ASCII; and the bar,
+     * which some browsers encode and others do not.
+     */
+    private const ENCODED = '/[\x00-\x20"#<>?^`{|}\x7F-\xFF]/';
 
     /** A path or a piece of one: percent-encoded, with dots resolved and backslashes turned. */
     public static function canonical(string $path): string

@@ -115,7 +115,9 @@ final class PathPattern
             return count($this->glob) === 1 ? $this->glob[0] : $this->glob;
         }
         $fixed = array_map(
-            fn (PatternPart $part): string => $part->modifier !== '' ? '' : ($part->type === PatternPart::FIXED ? $part->value : $part->prefix),
+            fn (PatternPart $part): string => $part->modifier !== '' ? '' : (
+                $part->type === PatternPart::FIXED ? $part->value : $part->prefix
+            ),
             $this->parts,
         );
         $last = $this->parts[count($this->parts) - 1] ?? null;

@@ -150,7 +150,10 @@ final class PatternExpression
         while (($sign = $this->source[$this->at] ?? throw new ExpressionIsWrong('a square bracket is never closed.')) !== ']') {
             $isEmpty = false;
             if (preg_match('/\G(?:--|&&|\[)/', $this->source, $found, 0, $this->at) === 1) {
-                throw new ExpressionIsWrong("\"$found[0]\" within square brackets makes sets of sets, which are not read; write \"\\".implode('\\', str_split($found[0])).'" for the signs themselves.');
+                throw new ExpressionIsWrong(
+                    "\"$found[0]\" within square brackets makes sets of sets, which are not read; write \"\\"
+                        .implode('\\', str_split($found[0])).'" for the signs themselves.',
+                );
             }
             $kind = $sign === '\\' ? ($this->source[$this->at + 1] ?? '') : '';
             if ($kind !== '' && str_contains('dDwWsS', $kind)) {
@@ -208,8 +211,12 @@ final class PatternExpression
     /** The sign that an escape stands for. */
     private function named(): string
     {
-        if (preg_match('/\G\\\\(?:x([0-9a-f]{2})|u00([0-9a-f]{2})|([tnrvf])|([^a-z0-9]))/i', $this->source, $found, PREG_UNMATCHED_AS_NULL, $this->at) !== 1) {
-            throw new ExpressionIsWrong('"\\'.($this->source[$this->at + 1] ?? '').'" means nothing here, or not the same everywhere; write the sign without the backslash, or what it stands for.');
+        $escape = '/\G\\\\(?:x([0-9a-f]{2})|u00([0-9a-f]{2})|([tnrvf])|([^a-z0-9]))/i';
+        if (preg_match($escape, $this->source, $found, PREG_UNMATCHED_AS_NULL, $this->at) !== 1) {
+            throw new ExpressionIsWrong(
+                '"\\'.($this->source[$this->at + 1] ?? '').'" means nothing here, or not the same everywhere; '
+                    .'write the sign without the backslash, or what it stands for.',
+            );
         }
         $this->at += strlen($found[0]);
         $number = $found[1] ?? $found[2] ?? null;
