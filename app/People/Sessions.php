@@ -96,20 +96,12 @@ final readonly class Sessions
     /** "Firefox on Linux": enough to know one's own again. */
     private static function named(string $agent): string
     {
-        /** @param  array<string, string>  $names */
-        $first = function (array $names) use ($agent): ?string {
-            foreach ($names as $name => $expression) {
-                if (preg_match($expression, $agent) === 1) {
-                    return $name;
-                }
-            }
-
-            return null;
-        };
-        $browser = $first(
+        $browser = self::first(
+            $agent,
             ['Edge' => '/\bEdg/', 'Opera' => '/\bOPR/', 'Firefox' => '/Firefox/', 'Chrome' => '/Chrome|Chromium/', 'Safari' => '/Safari/'],
         );
-        $system = $first(
+        $system = self::first(
+            $agent,
             [
                 'Android' => '/Android/',
                 'iPhone' => '/iPhone/',
@@ -121,5 +113,17 @@ final readonly class Sessions
         );
 
         return ($browser ?? 'A browser').($system === null ? '' : " on $system");
+    }
+
+    /** @param  array<string, string>  $names  an expression by name */
+    private static function first(string $agent, array $names): ?string
+    {
+        foreach ($names as $name => $expression) {
+            if (preg_match($expression, $agent) === 1) {
+                return $name;
+            }
+        }
+
+        return null;
     }
 }
