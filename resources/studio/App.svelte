@@ -16,7 +16,7 @@
   let keys = $state(false);
   let site = $state(false);
   let account = $state(false);
-  /** Who waits for the password to be given once more. */
+  /** Who waits for the password to be given again. */
   let asked = $state<((isGiven: boolean) => void) | null>(null);
   /** Whether it was ever opened: what few open comes then, and stays. */
   let [keysCame, siteCame, accountCame] = $state([false, false, false]);
@@ -129,7 +129,7 @@
     {#await import('./parts/KeysHelp.svelte') then { default: KeysHelp }}<KeysHelp bind:open={keys} />{/await}
   {/if}
   {#if asked}
-    {#await import('./parts/OnceMore.svelte') then { default: OnceMore }}<OnceMore
+    {#await import('./parts/PasswordAgain.svelte') then { default: PasswordAgain }}<PasswordAgain
         {asked}
         onend={() => (asked = null)}
       />{/await}

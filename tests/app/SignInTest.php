@@ -9,6 +9,7 @@ use App\People\SignIn;
 use App\People\TooManyTries;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Hashing\Hasher;
+use Symfony\Component\HttpFoundation\Cookie;
 use Tests\TestCase;
 
 /** Whoever guesses is sent away at once, nobody is locked out, and nobody learns who has an account. */
@@ -91,8 +92,9 @@ final class SignInTest extends TestCase
             $signIn->who('owner@quillmoor.example', 'guess', "198.51.100.$try", false);
         }
         $strange = $this->sentAway($signIn, 'owner@quillmoor.example', '192.0.2.1');
-        self::assertTrue($strange?->isForStrangers);
-        self::assertStringContainsString('by e-mail', (string) $strange?->getMessage());
+        self::assertNotNull($strange);
+        self::assertTrue($strange->isForStrangers);
+        self::assertStringContainsString('by e-mail', $strange->getMessage());
         self::assertNull($this->sentAway($signIn, 'owner@quillmoor.example', '192.0.2.1', isKnown: true));
         self::assertNull($this->sentAway($signIn, 'other@theirs.example', '192.0.2.1'));
         $this->travel(61)->minutes();
@@ -104,8 +106,9 @@ final class SignInTest extends TestCase
         $this->withMiddleware();
         $in = $this->postJson('/api/session', ['email' => 'owner@quillmoor.example', 'password' => 'a password'])->assertOk();
         $cookie = $in->getCookie(KnownBrowser::COOKIE);
-        self::assertTrue($cookie?->isHttpOnly());
-        self::assertSame([SignIn::account('owner@quillmoor.example')], json_decode((string) $cookie?->getValue(), true));
+        self::assertInstanceOf(Cookie::class, $cookie);
+        self::assertTrue($cookie->isHttpOnly());
+        self::assertSame([SignIn::account('owner@quillmoor.example')], json_decode((string) $cookie->getValue(), true));
         self::assertStringNotContainsString(SignIn::account('owner@quillmoor.example'), (string) $in->headers->get('Set-Cookie'), 'it is encrypted');
     }
 

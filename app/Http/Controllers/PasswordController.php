@@ -71,7 +71,7 @@ final class PasswordController
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }
 
-    /** The password once more, before much is removed. @throws ValidationException|TooManyRequestsHttpException */
+    /** The password again, before much is removed. @throws ValidationException|TooManyRequestsHttpException */
     public function confirm(ConfirmPassword $request, SignIn $signIn, SecurityLog $log): JsonResponse
     {
         /** @var User $user */
@@ -82,7 +82,7 @@ final class PasswordController
             throw new TooManyRequestsHttpException($tries->seconds, $tries->getMessage(), $tries);
         }
         if ($is === null) {
-            $log->note($user->id, 'guess', 'A wrong password was given where it was asked for once more', isAlike: true);
+            $log->note($user->id, 'guess', 'A wrong password was given where it was asked for again', isAlike: true);
             throw ValidationException::withMessages(['password' => 'That is not your password.']);
         }
         $request->session()->put(Confirmed::AT, now()->getTimestamp());

@@ -26,7 +26,7 @@ final class Confirmed
         // What is brought back asks for nothing.
         if ($isLate && $request->boolean('removed', true)) {
             return new JsonResponse(
-                ['message' => 'Give your password once more.', 'needs' => 'password'],
+                ['message' => 'Give your password again.', 'needs' => 'password'],
                 Response::HTTP_PRECONDITION_REQUIRED,
             );
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** The password once more. */
+/** The password again. */
 final class ConfirmPassword extends Asked
 {
     /** @return array<string, list<mixed>> */

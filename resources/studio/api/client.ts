@@ -51,16 +51,16 @@ export class Refused extends Error {
 /** Tries beside the first, while Gnomic says that it is busy. */
 const PATIENCE = 15;
 
-/** Whether the password was given once more: the studio asks for it. */
-const onceMore = (): Promise<boolean> =>
+/** Whether the password was given again: the studio asks for it. */
+const passwordAgain = (): Promise<boolean> =>
   new Promise((resolve) => window.dispatchEvent(new CustomEvent('gnomic:once-more', { detail: resolve })));
 
 /** Asks again for as long as Gnomic is busy: nothing has happened yet then. The studio says so meanwhile. */
 async function patiently(request: Request): Promise<Response> {
   for (let tries = 0; ; tries++) {
     const response = await fetch(request.clone());
-    // What removes much wants the password once more; then it is done.
-    if (response.status === 428 && tries < PATIENCE && (await onceMore())) continue;
+    // What removes much wants the password again; then it is done.
+    if (response.status === 428 && tries < PATIENCE && (await passwordAgain())) continue;
     const seconds = Number(response.headers.get('Retry-After'));
     if (response.status !== 503 || !(seconds > 0) || tries >= PATIENCE) {
       if (tries > 0) window.dispatchEvent(new CustomEvent('gnomic:busy', { detail: false }));

@@ -3,7 +3,7 @@
   import Modal from 'flowbite-svelte/Modal.svelte';
   import { api, ask } from '../api/client';
 
-  /** Who waits for the password to be given once more: told whether it was. */
+  /** Who waits for the password to be given again: told whether it was. */
   let { asked, onend }: { asked: (isGiven: boolean) => void; onend: () => void } = $props();
 
   let open = $state(true);
@@ -29,7 +29,7 @@
   }
 </script>
 
-<Modal bind:open title="Your password once more" size="xs">
+<Modal bind:open title="Your password again" size="xs">
   <form onsubmit={give}>
     <p class="small quiet">What you are about to remove takes much with it.</p>
     <label
