@@ -1,5 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
+import { appendFileSync, readdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
@@ -47,6 +48,19 @@ function addUp(): void {
   execFileSync('setpriv', [...drop, 'php', 'artisan', 'gnomic:count'], { env: { ...process.env, GNOMIC_DATA: DATA } });
 }
 
+/** What was told last was told in the two hours before as well: one hour by itself is not believed. */
+function alsoEarlier(): void {
+  const folder = resolve(DATA, 'run/beacons');
+  const newest = readdirSync(folder).sort().at(-1) ?? '';
+  const line = readFileSync(resolve(folder, newest), 'utf8').trimEnd().split('\n').at(-1) ?? '';
+  const told = line.slice(line.indexOf(' '));
+  for (const hours of [1, 2]) {
+    const at = parseFloat(line) - hours * 3600;
+    const file = `${new Date(at * 1000).toISOString().slice(0, 13)}.log`;
+    appendFileSync(resolve(folder, file), `${at.toFixed(3)}${told}\n`);
+  }
+}
+
 interface Counts {
   total: Record<'shown' | 'views' | 'openings' | 'reads' | 'clicks' | 'engaged', number>;
   entries: { name: string | null; openings: number; reads: number; clicks: number }[];
@@ -89,7 +103,7 @@ const states: [fault: string, verdict: string][] = [
   ['policy-report', 'there, and reported'],
   ['held', 'waits for consent'],
   ['hidden', 'hidden'],
-  ['framed', 'frame blocked'],
+  ['framed', 'there in part'],
   ['old-copy', 'an old copy is served'],
   ['sign-in', 'behind a sign-in'],
   ['missing', 'page unreachable'],
@@ -140,16 +154,16 @@ test('what no fetch can see, the widget itself tells', async ({ page, browser })
     await visitor.goto(`${SITE}/planetarium`);
     await visitor.waitForTimeout(600);
   });
+  alsoEarlier();
   addUp();
-  await openPage(page, '/planetarium');
-  await check(page);
-  await expect(finding(page, 'Planetarium, foyer')).toContainText('The widget itself reports');
+  await page.goto('/pages');
+  await page.getByRole('button', { name: 'Check all now' }).click();
+  await expect(async () => {
+    await openPage(page, '/planetarium');
+    await expect(finding(page, 'Planetarium, foyer')).toContainText('The widget itself reports', { timeout: 2000 });
+  }).toPass({ timeout: 60_000 });
+  // A look that the owner asks for and that finds it counts for more.
   await breakPage(page, '/planetarium', '');
-  await visit(browser, async (visitor) => {
-    await visitor.goto(`${SITE}/planetarium`);
-    await visitor.waitForTimeout(600);
-  });
-  addUp();
   await check(page);
   await expect(finding(page, 'Planetarium, foyer')).toContainText('✓');
 

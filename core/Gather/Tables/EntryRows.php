@@ -127,12 +127,14 @@ final class EntryRows
         );
         $picture = Address::webOrNull($cell(Column::Picture), null);
         if ($text === '' && $title === null && $rating === null && $wrong === []) {
-            $wrong[] = ($notes[0] ?? null) === null ? 'It has no words, title or rating. Fill in one of them, or leave the row out.'
-                : "{$notes[0]} It has no words and no title either.";
+            $note = array_shift($notes);
+            $wrong[] = $note === null ? 'It has no words, title or rating. Fill in one of them, or leave the row out.'
+                : "$note It has no words and no title either.";
         }
         $kind = $this->kind($cell(Column::Kind), $isRated, $cell(Column::SaidAt));
         if ($wrong !== []) {
-            return new EntryRow($number, null, $wrong);
+            // Whoever mends the row wants to know all that is to be mended.
+            return new EntryRow($number, null, [...$wrong, ...$notes]);
         }
         $author = $this->author($cell(Column::Author), $notes);
         $saidAt = Words::line($cell(Column::SaidAt));
