@@ -160,7 +160,7 @@ test('what no fetch can see, the widget itself tells', async ({ page, browser })
   await page.getByRole('button', { name: 'Check all now' }).click();
   await expect(async () => {
     await openPage(page, '/planetarium');
-    await expect(finding(page, 'Planetarium, foyer')).toContainText('The widget itself reports', { timeout: 2000 });
+    await expect(finding(page, 'Planetarium, foyer')).toContainText('Visitors’ browsers report', { timeout: 2000 });
   }).toPass({ timeout: 60_000 });
   // A look that the owner asks for and that finds it counts for more.
   await breakPage(page, '/planetarium', '');
