@@ -12,6 +12,7 @@ use Gnomic\Place\Check\Expected;
 use Gnomic\Place\Check\FetchedPage;
 use Gnomic\Place\Check\PageCheck;
 use Gnomic\Place\Check\PageTags;
+use Gnomic\Text\Charset;
 use Gnomic\Text\Words;
 use Illuminate\Console\Command;
 
@@ -60,7 +61,7 @@ final class CheckCommand extends Command
             $lines = fn (string $name): array => $answer->header($name) === null ? [] : [$answer->header($name)];
 
             return new FetchedPage(
-                mb_scrub($answer->body),
+                Charset::ofPage($answer->body, (string) $answer->header('Content-Type')),
                 $answer->address,
                 $lines('Content-Security-Policy'),
                 $lines('Content-Security-Policy-Report-Only'),
@@ -73,7 +74,7 @@ final class CheckCommand extends Command
         }
 
         return new FetchedPage(
-            mb_scrub((string) file_get_contents($page)),
+            Charset::ofPage((string) file_get_contents($page), $headers['content-type'][0] ?? ''),
             $this->chosen('from'),
             $headers['content-security-policy'],
             $headers['content-security-policy-report-only'],

@@ -37,6 +37,14 @@ final readonly class Charset
     {
     }
 
+    /** The words of a page: as its header says, or as it says of itself where it begins. Valid UTF-8. */
+    public static function ofPage(string $bytes, string $contentType = ''): string
+    {
+        $told = $contentType.' '.substr($bytes, 0, 2_048);
+
+        return self::decoded($bytes, preg_match('/charset=["\']?([\w-]+)/i', $told, $found) === 1 ? $found[1] : null)->text;
+    }
+
     /**
      * @param  string|null  $declared  the name given with the bytes (HTTP, XML declaration); null where none was
      * @return self text is valid UTF-8; problem says where declaration and bytes disagree

@@ -207,7 +207,7 @@ final readonly class CheckPage
         ], Words::isFilled(...));
 
         return new FetchedPage(
-            self::text($answer),
+            Charset::ofPage($answer->body, (string) $answer->header('Content-Type')),
             $answer->address,
             $lines('Content-Security-Policy'),
             $lines('Content-Security-Policy-Report-Only'),
@@ -216,15 +216,6 @@ final readonly class CheckPage
             (string) $answer->header('Content-Type'),
             $answer->redirects,
         );
-    }
-
-    /** By the charset that it is sent with, that it says itself, or that its first bytes tell. */
-    private static function text(HttpResponse $answer): string
-    {
-        $type = (string) $answer->header('Content-Type');
-        $told = $type.' '.substr($answer->body, 0, 2_048);
-
-        return Charset::decoded($answer->body, preg_match('/charset=["\']?([\w-]+)/i', $told, $found) === 1 ? $found[1] : null)->text;
     }
 
     private static function path(string $address): string
