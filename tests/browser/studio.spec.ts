@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, openTopic, signIn } from './people';
-import { GNOMIC, LONG } from './setting';
+import { GNOMIC, LONG, STANDINS } from './setting';
 
 test('the way in is accessible, refuses in words, and holds off forged requests', async ({ page }) => {
   await page.goto('/');
@@ -16,6 +16,12 @@ test('the way in is accessible, refuses in words, and holds off forged requests'
     headers: { Accept: 'application/json' },
   });
   expect(forged.status()).toBe(419);
+});
+
+test('letters of the demo are found from the start page of its services', async ({ page }) => {
+  await page.goto(STANDINS);
+  await page.getByRole('link', { name: 'mailbox' }).click();
+  await expect(page.getByRole('heading', { name: 'Mailbox of the demo' })).toBeVisible();
 });
 
 for (const scheme of ['light', 'dark'] as const) {
