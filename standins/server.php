@@ -34,7 +34,7 @@ if ($path === '/mailbox') {
     // Letters that the demo has sent, the latest first: as they were written.
     $letters = array_reverse(array_filter(array_map(trim(...), explode("\nFrom gnomic ", "\n".(string) @file_get_contents((string) getenv('MAILBOX'))))));
     $shown = implode('', array_map(fn (string $letter): string => '<pre>'.htmlspecialchars(quoted_printable_decode($letter)).'</pre>', array_slice($letters, 0, 20)));
-    (new Answer(200, 'text/html; charset=utf-8', '<!doctype html><html lang=en><title>Mailbox</title><h1>Mailbox of the demo</h1>'.($shown === '' ? '<p>No letter has come yet.</p>' : $shown)))->send();
+    (new Answer(200, 'text/html; charset=utf-8', '<!doctype html><html lang=en><title>Mailbox</title><h1>Mailbox of the demo</h1>'.($shown === '' ? '<p>No e-mail has come yet.</p>' : $shown)))->send();
 
     return;
 }

@@ -40,15 +40,15 @@ final readonly class GoodPassword implements ValidationRule
         $bare = (string) preg_replace('/^[^a-z]+|[^a-z]+$/', '', $low);
 
         return match (true) {
-            mb_strlen($password) < self::LEAST => 'Take at least '.self::LEAST.' characters: '
-                .'a few words after each other are easy to keep in mind.',
-            strlen($password) > self::MOST => 'Take '.self::MOST.' characters at most.',
-            preg_match('/^\d{1,13}$/D', $low) === 1 => 'Figures alone are soon tried; add words.',
-            count(array_unique(mb_str_split($low))) < 4 => 'It repeats a few characters; take others.',
+            mb_strlen($password) < self::LEAST => 'Use at least '.self::LEAST.' characters: '
+                .'a few words in a row are easy to remember.',
+            strlen($password) > self::MOST => 'Use '.self::MOST.' characters at most.',
+            preg_match('/^\d{1,13}$/D', $low) === 1 => 'Digits alone are quickly guessed; add words.',
+            count(array_unique(mb_str_split($low))) < 4 => 'It repeats the same few characters; use more different ones.',
             $low === mb_strtolower($this->email),
-            $bare === mb_strtolower((string) strstr($this->email, '@', true)) => 'It is your e-mail address; take something else.',
+            $bare === mb_strtolower((string) strstr($this->email, '@', true)) => 'It is your e-mail address; choose something else.',
             self::isKnown($low), strlen($bare) >= 6 && self::isKnown($bare)
-                && strlen($low) - strlen($bare) <= 6 => 'This password is one of those that are tried first. Take another one.',
+                && strlen($low) - strlen($bare) <= 6 => 'This is one of the passwords that are tried first. Choose another.',
             default => null,
         };
     }

@@ -8,7 +8,7 @@ use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 
-/** The letter by which somebody sets a new password. */
+/** The e-mail by which somebody sets a new password. */
 final class NewPasswordMail extends Mailable
 {
     public function __construct(public readonly string $address, public readonly int $minutes)

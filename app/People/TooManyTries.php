@@ -16,7 +16,7 @@ final class TooManyTries extends RuntimeException
     public function __construct(public readonly int $seconds, public readonly bool $isForStrangers)
     {
         parent::__construct($isForStrangers
-            ? 'Many passwords have been tried at this account. For now it can be signed in to from browsers alone that have been before. '
+            ? 'Too many passwords have been tried on this account. For now, only browsers that have signed in to it before may try. '
                 .'You can set a new password by e-mail.'
             : 'Too many attempts. Wait a minute, or set a new password by e-mail.');
     }

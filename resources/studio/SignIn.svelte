@@ -5,11 +5,11 @@
 
   let { onenter }: { onenter: (session: Session) => void } = $props();
 
-  /** From the letter: who sets a new password, and by which token. */
-  const letter = new URLSearchParams(location.hash.slice(1));
-  const token = letter.get('set-password') ?? '';
+  /** From the e-mail: who sets a new password, and by which token. */
+  const link = new URLSearchParams(location.hash.slice(1));
+  const token = link.get('set-password') ?? '';
   let step = $state<'enter' | 'forgot' | 'sent' | 'set'>(token ? 'set' : 'enter');
-  let email = $state(letter.get('for') ?? '');
+  let email = $state(link.get('for') ?? '');
   let password = $state('');
   let wrong = $state('');
   let said = $state('');
@@ -25,7 +25,7 @@
       if (step === 'enter') onenter(await ask(api.POST('/session', { body: { email, password } })));
       else if (step === 'set') {
         await ask(api.POST('/password/set', { body: { email, token, password } }));
-        [step, password, said] = ['enter', '', 'The new password is set. Sign in with it.'];
+        [step, password, said] = ['enter', '', 'Your new password is set. Sign in with it.'];
       } else {
         await ask(api.POST('/password/link', { body: { email } }));
         step = 'sent';
@@ -47,13 +47,12 @@
     {#if step === 'enter'}
       <h1>What people say about you, on your own pages</h1>
     {:else}
-      <h1>A new password</h1>
+      <h1>Set a new password</h1>
     {/if}
     {#if said}<p role="status">✓ {said}</p>{/if}
     {#if step === 'sent'}
       <p role="status">
-        If there is an account for {email}, a letter is on its way to it. Its address is good for half an hour, and
-        once.
+        If there is an account for {email}, we have sent it an e-mail. The link in it works once, and for half an hour.
       </p>
     {:else}
       <label
@@ -83,14 +82,13 @@
     {#if wrong}<p class="wrong" role="alert">✕ {wrong}</p>{/if}
     {#if step !== 'sent'}
       <Button type="submit" disabled={busy}
-        >{{ enter: 'Sign in', forgot: 'Send me a letter', set: 'Set the password' }[step]}</Button
+        >{{ enter: 'Sign in', forgot: 'Send me an e-mail', set: 'Set the password' }[step]}</Button
       >
     {/if}
     {#if step === 'enter'}
-      <button type="button" class="plain link small" onclick={() => turn('forgot')}>I have forgotten my password</button
-      >
+      <button type="button" class="plain link small" onclick={() => turn('forgot')}>I forgot my password</button>
     {:else}
-      <button type="button" class="plain link small" onclick={() => turn('enter')}>Back to signing in</button>
+      <button type="button" class="plain link small" onclick={() => turn('enter')}>Back to sign in</button>
     {/if}
   </form>
 </main>

@@ -22,7 +22,7 @@ input[type=text],textarea,select{width:100%;max-width:36rem}.two{display:grid;gr
 <main>
 <h1>Stand-ins</h1>
 <p>Small simulated services for the demo. What you do here happens at the service; Gnomic learns of it in its next round.
-Letters that Gnomic sends in the demo lie in its <a href="/mailbox">mailbox</a>.</p>
+E-mails that Gnomic sends in the demo are in its <a href="/mailbox">mailbox</a>.</p>
 <p>Wayleaf's key for the demo: <code>wl-demo-key-7Q2M</code>. Rookcall's page: <a href="/rookcall/quillmoor">/rookcall/quillmoor</a>, with its
 <a href="/rookcall/quillmoor/feed.rss">RSS</a>, <a href="/rookcall/quillmoor/feed.atom">Atom</a> and <a href="/rookcall/quillmoor/feed.json">JSON</a> feeds.</p>
 <form method="post">

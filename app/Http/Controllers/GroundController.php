@@ -58,7 +58,7 @@ final class GroundController
     {
         // For a frame of the bench alone: as a tab of its own it would stand at the studio's address.
         if (! in_array($request->headers->get('Sec-Fetch-Dest', 'iframe'), ['iframe', 'frame', 'empty'], true)) {
-            return new Response('This page is shown on the bench alone.', 403, ['Content-Type' => 'text/plain; charset=utf-8']);
+            return new Response('This page is only shown on the bench.', 403, ['Content-Type' => 'text/plain; charset=utf-8']);
         }
         $given = $request->given();
         $host = $this->host();

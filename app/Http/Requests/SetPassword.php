@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** A new password, with the letter’s token. */
+/** A new password, with the token from the e-mail. */
 final class SetPassword extends Asked
 {
     /** @return array<string, list<mixed>> */

@@ -29,9 +29,9 @@
   }
 </script>
 
-<Modal bind:open title="Your password again" size="xs">
+<Modal bind:open title="Enter your password" size="xs">
   <form onsubmit={give}>
-    <p class="small quiet">What you are about to remove takes much with it.</p>
+    <p class="small quiet">Gnomic asks again before something that matters is removed.</p>
     <label
       >Password <input
         class="field"
@@ -42,7 +42,7 @@
       /></label
     >
     {#if wrong}<p class="wrong" role="alert">✕ {wrong}</p>{/if}
-    <p><Button type="submit">Go on</Button></p>
+    <p><Button type="submit">Continue</Button></p>
   </form>
 </Modal>
 

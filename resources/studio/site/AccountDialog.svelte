@@ -31,7 +31,7 @@
     try {
       await ask(api.PUT('/password', { body: { current, password } }));
       [current, password] = ['', ''];
-      notices.say('The password is changed. You are signed out everywhere else.');
+      notices.say('Your password is changed. You are signed out everywhere else.');
       await load();
     } catch (error) {
       wrong = (error as Error).message;
@@ -60,7 +60,7 @@
         <h2>Password</h2>
         <input type="hidden" autocomplete="username" value={account.email} />
         <label
-          >As it is now <input
+          >Current password <input
             class="field"
             type="password"
             autocomplete="current-password"
@@ -69,7 +69,7 @@
           /></label
         >
         <label
-          >New, of at least ten characters <input
+          >New password, at least ten characters <input
             class="field"
             type="password"
             autocomplete="new-password"
@@ -79,29 +79,29 @@
           /></label
         >
         {#if wrong}<p class="wrong" role="alert">✕ {wrong}</p>{/if}
-        <p><Button type="submit" disabled={busy}>Change the password</Button></p>
+        <p><Button type="submit" disabled={busy}>Change password</Button></p>
       </form>
       <section>
         <h2>Where you are signed in</h2>
         <ul>
           {#each account.sessions as session (session.id)}
             <li>
-              <span><strong>{session.browser}</strong>{session.here ? ', this one' : ''}</span>
-              <span class="small quiet">here {since(session.seen, now)}</span>
+              <span><strong>{session.browser}</strong>{session.here ? ', this browser' : ''}</span>
+              <span class="small quiet"> last seen {since(session.seen, now)}</span>
               {#if !session.here}
                 <button class="plain link small" onclick={() => end(session.id)}
-                  >End<span class="unseen"> {session.browser}, {since(session.seen, now)}</span></button
+                  >Sign out<span class="unseen"> {session.browser}, {since(session.seen, now)}</span></button
                 >
               {/if}
             </li>
           {/each}
         </ul>
         {#if account.sessions.filter(({ here }) => !here).length > 1}
-          <button class="plain link" onclick={() => end(null)}>End all the others</button>
+          <button class="plain link" onclick={() => end(null)}>Sign out everywhere else</button>
         {/if}
       </section>
       <section>
-        <h2>What has happened</h2>
+        <h2>Recent activity</h2>
         <ul class="events">
           {#each account.events as event, index (index)}
             <li>

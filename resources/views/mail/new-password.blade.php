@@ -1,7 +1,7 @@
 Hello,
 
-somebody, we hope you, wants to set a new password for Gnomic. Open this address within {{ $minutes }} minutes; it is good for once:
+Somebody, we hope it was you, asked to set a new password for Gnomic. Open this address within {{ $minutes }} minutes; it works once:
 
 {!! $address !!}
 
-If it was not you, there is nothing to do: without this letter nobody can change your password.
+If it was not you, do nothing: without this e-mail nobody can change your password.
