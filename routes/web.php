@@ -68,15 +68,14 @@ Route::prefix('api')->group(function (): void {
             Route::post('look', AddressController::class);
             Route::get('places', PlaceController::class);
             Route::delete('sources/{key}', [SourceController::class, 'destroy'])->middleware(
-                [Confirmed::class, 'noted:removal,A source was removed or brought back'],
+                [Confirmed::class, 'noted:removal,A source was removed,A source was brought back'],
             );
             Route::put('credentials/{channel}', CredentialController::class)->where('channel', 'wayleaf|corkwall')
                 ->middleware('noted:grant,The key for a service was changed');
             Route::get('boards', BoardController::class);
             Route::post('website', [WebsiteController::class, 'store']);
             Route::get('website/{token}', [WebsiteController::class, 'show'])->where('token', '[a-z0-9]{20}');
-            Route::post('grants/{channel}', [GrantController::class, 'begin'])->where('channel', 'ticketwick|shutterfen')
-                ->middleware('noted:grant,Access at a service was asked for');
+            Route::post('grants/{channel}', [GrantController::class, 'begin'])->where('channel', 'ticketwick|shutterfen');
             Route::get('grants/{id}/choices', [GrantController::class, 'choices'])->where('id', '[0-9]{1,18}');
             Route::get('subjects', [SubjectController::class, 'index']);
             Route::post('subjects', [SubjectController::class, 'store']);
@@ -118,7 +117,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('widgets/{key}', [WidgetController::class, 'show']);
             Route::patch('widgets/{key}', [WidgetController::class, 'update']);
             Route::delete('widgets/{key}', [WidgetController::class, 'destroy'])
-                ->middleware('noted:removal,A widget was removed or brought back');
+                ->middleware([Confirmed::class, 'noted:removal,A widget was removed,A widget was brought back']);
             Route::post('widgets/{key}/editions', [WidgetController::class, 'publish']);
             Route::get('widgets/{key}/editions', [EditionController::class, 'index']);
             Route::get('widgets/{key}/editions/{number}', [EditionController::class, 'show'])->where('number', '[0-9]{1,9}');
@@ -170,7 +169,7 @@ Route::prefix('api')->group(function (): void {
 Route::get(
     'grants/{channel}/return',
     [GrantController::class, 'returned'],
-)->where('channel', 'ticketwick|shutterfen')->middleware(['auth', 'site']);
+)->where('channel', 'ticketwick|shutterfen')->middleware(['auth', HeldSession::class, 'site']);
 
 // The studio finds its own way within its sections; there are no other addresses.
 Route::view('{any?}', 'studio')->where('any', '^(?:'.implode('|', $paths['studio']).')(?:/.*)?$');

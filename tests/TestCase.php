@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Entries\EntryStore;
+use App\Http\Middleware\Confirmed;
 use App\Models\Site;
 use App\Models\Source;
 use App\Models\User;
 use App\Models\Widget;
 use App\Outbox\Outbox;
+use App\People\Sessions;
 use Gnomic\Entry\Entry;
 use Gnomic\Gather\Matching\Coverage;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
 use Illuminate\Support\Collection;
@@ -33,6 +36,17 @@ abstract class TestCase extends FrameworkTestCase
         $site->members()->attach($owner->id);
 
         return $owner;
+    }
+
+    /** As by the sign-in of the studio: the session is listed, and the password was given just now. */
+    public function actingAs(Authenticatable $user, $guard = null): static
+    {
+        self::assertInstanceOf(User::class, $user);
+        parent::actingAs($user, $guard);
+        $this->session([Confirmed::AT => now()->getTimestamp()]);
+        app(Sessions::class)->begin($user, session()->driver(), 'Test');
+
+        return $this;
     }
 
     protected function source(

@@ -39,10 +39,6 @@ final readonly class Sessions
     /** Whether a session still holds. @phpstan-impure */
     public function holds(User $user, Session $session): bool
     {
-        // Whoever was signed in before sessions were noted has no line.
-        if (! $session->has(self::MARK)) {
-            return true;
-        }
         $row = DB::table('sign_ins')->where('user_id', $user->id)->where('digest', self::digest($session))->first();
         if ($row === null || CarbonImmutable::parse(Value::text($row->ends_at), 'UTC')->isPast()) {
             return false;

@@ -178,8 +178,8 @@ start_work() {
 }
 
 start_rounds() { start_worker rounds; }
-# What visitors wait for, first. Two of them, of which each works at another site.
-start_publishing() { start_worker publishing-first,publishing; }
+# What somebody waits for, first: an e-mail, then what visitors see. Two of them, of which each works at another site.
+start_publishing() { start_worker mail,publishing-first,publishing; }
 start_pictures() { start_worker pictures; }
 start_imports() { start_worker imports; }
 start_impatient() { start impatient php "$ROOT/artisan" gnomic:work --every="$GNOMIC_WORK_EVERY"; }
@@ -255,7 +255,7 @@ run_demo() {
     cat <<EOF
 
   Gnomic            http://127.0.0.1:$HTTP_PORT      sign in: owner@quillmoor.example / harrow-lane-1926
-  The stand-ins     http://127.0.0.1:$STANDINS_PORT      make a review arrive, or a service fail; letters are in /mailbox
+  The stand-ins     http://127.0.0.1:$STANDINS_PORT      make a review arrive, or a service fail; e-mails are in /mailbox
   The observatory   http://127.0.0.1:$SITE_PORT/visit   break its pages on /workshop
 
   Ctrl-C stops everything. The data stays in $GNOMIC_DATA; --fresh begins anew.

@@ -35,10 +35,10 @@
     const leave = (): void => void (session = null);
     const more = (event: Event): void => void (asked = (event as CustomEvent<(isGiven: boolean) => void>).detail);
     addEventListener('gnomic:signed-out', leave);
-    addEventListener('gnomic:once-more', more);
+    addEventListener('gnomic:password', more);
     return () => {
       removeEventListener('gnomic:signed-out', leave);
-      removeEventListener('gnomic:once-more', more);
+      removeEventListener('gnomic:password', more);
     };
   });
 

@@ -8,10 +8,13 @@ use App\Models\User;
 use App\People\GoodPassword;
 use App\People\Mailbox;
 use App\People\NewPasswordMail;
+use App\People\SendNewPassword;
 use App\People\Sessions;
+use Gnomic\Brief\Brief;
 use Gnomic\Json\Value;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Mime\Email;
@@ -62,7 +65,7 @@ final class AccountTest extends TestCase
         self::assertSame(['password' => 1, 'guess' => 1, 'sign-in' => 1], $events);
     }
 
-    public function test_a_password_is_set_by_a_letter_once(): void
+    public function test_a_password_is_set_by_an_email_once(): void
     {
         Mail::fake();
         $told = $this->ask('post', '/password/link', ['email' => $this->owner->email])->assertAccepted()->getContent();
@@ -90,6 +93,25 @@ final class AccountTest extends TestCase
         $late = (string) app('auth.password.broker')->createToken($this->owner->refresh());
         $this->travel(31)->minutes();
         $set($late)->assertUnprocessable();
+    }
+
+    public function test_whether_there_is_an_account_cannot_be_told_by_waiting(): void
+    {
+        Queue::fake();
+        foreach ([$this->owner->email, 'nobody@quillmoor.example'] as $email) {
+            $this->ask('post', '/password/link', ['email' => $email])->assertAccepted();
+        }
+        self::assertCount(2, $this->queued(SendNewPassword::class), 'what takes time is done by another process');
+    }
+
+    public function test_a_screen_left_open_is_no_place_to_guess(): void
+    {
+        $this->signIn();
+        for ($try = 0; $try < 5; $try++) {
+            $this->ask('put', '/password', ['current' => "guess $try", 'password' => 'seven stars over the dome'])->assertUnprocessable();
+        }
+        $this->ask('put', '/password', ['current' => 'a password', 'password' => 'seven stars over the dome'])->assertTooManyRequests();
+        $this->ask('post', '/password/confirm', ['password' => 'a password'])->assertTooManyRequests();
     }
 
     public function test_guessing_does_not_close_the_way_by_mail(): void
@@ -125,7 +147,7 @@ final class AccountTest extends TestCase
         self::assertSame(1, DB::table('sign_ins')->where('digest', 'theirs')->count());
     }
 
-    public function test_what_removes_much_wants_the_password_once_more(): void
+    public function test_what_removes_much_wants_the_password_again(): void
     {
         $site = $this->owner->sites()->firstOrFail();
         $key = $this->source($site)->key;
@@ -140,7 +162,12 @@ final class AccountTest extends TestCase
         $remove()->assertStatus(428);
         $this->ask('post', '/password/confirm', ['password' => 'a password'])->assertNoContent();
         $remove()->assertOk();
-        self::assertContains('removal', array_column((array) $this->ask('get', '/account')->json('events'), 'kind'));
+        $events = (array) $this->ask('get', '/account')->json('events');
+        self::assertSame(['A source was removed', 'A wrong password was entered by somebody who was signed in', 'A source was brought back'], array_column(array_slice($events, 0, 3), 'what'));
+        $site->widgets()->create(['key' => 'account1', 'name' => 'Words', 'brief' => Brief::usual()->toArray()]);
+        $this->travel(16)->minutes();
+        $this->ask('delete', '/widgets/{key}', [], '/widgets/account1')->assertStatus(428);
+        $this->ask('delete', '/widgets/{key}', [], '/widgets/account1?removed=0')->assertNoContent();
     }
 
     public function test_signing_out_ends_the_session_for_good(): void

@@ -34,7 +34,7 @@ final class AccountController
         if ($isOne && $ended === 0) {
             return new JsonResponse(['message' => 'There is no such session.'], JsonResponse::HTTP_NOT_FOUND);
         }
-        $log->note($user->id, 'session', $isOne ? 'A session was ended' : 'All other sessions were ended');
+        $log->note($user->id, 'session', $isOne ? 'A browser was signed out' : 'All other browsers were signed out');
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }

@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\PlainText;
 use App\Models\Grant;
 use App\Models\Site;
+use App\Models\User;
+use App\People\SecurityLog;
 use App\Sources\Access\AccessRefused;
 use App\Sources\Access\OAuthProviders;
 use App\Sources\Channels\Shutterfen\ShutterfenChannel;
@@ -32,8 +34,13 @@ final class GrantController
     }
 
     /** The service sends the owner back here; what happened is told in the studio. */
-    public function returned(Request $request, Site $site, OAuthProviders $services, string $channel): RedirectResponse
-    {
+    public function returned(
+        Request $request,
+        Site $site,
+        OAuthProviders $services,
+        SecurityLog $log,
+        string $channel,
+    ): RedirectResponse {
         $service = $services->of($channel);
         $begun = $request->session()->pull("granting.$channel");
         try {
@@ -47,6 +54,9 @@ final class GrantController
         } catch (AccessRefused $refused) {
             return redirect('/sources/add/'.$channel.'?'.http_build_query(['refused' => $refused->getMessage()]));
         }
+        /** @var User $user */
+        $user = $request->user();
+        $log->note($user->id, 'grant', "Access at $service->name was granted");
         // Sources that waited for it go on.
         foreach ($grant->sources()->get() as $source) {
             $source->update(['next_at' => now(), 'failures' => 0]);

@@ -49,7 +49,7 @@ final class SessionController
         }
         if ($user === null) {
             $of = User::query()->where('email', trim($email))->value('id');
-            $log->note($of === null ? null : Value::whole($of), 'guess', 'Somebody tried to sign in with a wrong password', isAlike: true);
+            $log->note($of === null ? null : Value::whole($of), 'guess', 'A wrong password was entered at sign-in', isAlike: true);
             throw ValidationException::withMessages(['email' => 'That e-mail address and password do not match. Check both.']);
         }
         Auth::login($user);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\People\Sessions;
 use Closure;
 use Gnomic\Json\Value;
 use Illuminate\Http\JsonResponse;
@@ -21,8 +20,7 @@ final class Confirmed
 
     public function handle(Request $request, Closure $next): Response
     {
-        $isLate = $request->hasSession() && $request->session()->has(Sessions::MARK)
-            && Value::whole($request->session()->get(self::AT, 0)) + self::SECONDS < now()->getTimestamp();
+        $isLate = Value::whole($request->session()->get(self::AT, 0)) + self::SECONDS < now()->getTimestamp();
         // What is brought back asks for nothing.
         if ($isLate && $request->boolean('removed', true)) {
             return new JsonResponse(

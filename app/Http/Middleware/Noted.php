@@ -10,20 +10,24 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What was done, and has worked, goes into the log that the owner reads: "noted:export,Entries were exported". */
+/**
+ * What was done, and has worked, goes into the log that the owner reads: "noted:export,Entries were exported". Where a way serves to bring
+ * back as well, that has words of its own.
+ */
 final readonly class Noted
 {
     public function __construct(private SecurityLog $log)
     {
     }
 
-    public function handle(Request $request, Closure $next, string $kind, string $what): Response
+    public function handle(Request $request, Closure $next, string $kind, string $what, ?string $back = null): Response
     {
         /** @var Response $response */
         $response = $next($request);
         $user = $request->user();
         if ($user instanceof User && $response->getStatusCode() < 400) {
-            $this->log->note($user->id, $kind, $what, isAlike: $kind === 'export');
+            $isBack = $back !== null && ! $request->boolean('removed', true);
+            $this->log->note($user->id, $kind, $isBack ? $back : $what, isAlike: $kind === 'export');
         }
 
         return $response;

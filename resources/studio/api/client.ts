@@ -53,7 +53,7 @@ const PATIENCE = 15;
 
 /** Whether the password was given again: the studio asks for it. */
 const passwordAgain = (): Promise<boolean> =>
-  new Promise((resolve) => window.dispatchEvent(new CustomEvent('gnomic:once-more', { detail: resolve })));
+  new Promise((resolve) => window.dispatchEvent(new CustomEvent('gnomic:password', { detail: resolve })));
 
 /** Asks again for as long as Gnomic is busy: nothing has happened yet then. The studio says so meanwhile. */
 async function patiently(request: Request): Promise<Response> {
