@@ -56,6 +56,17 @@ final class Address
         return preg_match(self::WEB, $address) === 1;
     }
 
+    /**
+     * The host of an address of the web, in ASCII and small letters, where browsers and everybody else read the same; null where they do
+     * not: a backslash is a slash to browsers (URL Standard, "special" schemes), and what stands before an "@" is no host.
+     */
+    public static function plainHost(string $address): ?string
+    {
+        $plain = '~^https?://(\[[0-9a-f:.]+\]|[^/?#@:\\\\\[\]]+)(?::\d{1,5})?(?:[/?#][^\\\\]*)?$~iuD';
+
+        return self::isWeb($address) && preg_match($plain, $address, $found) === 1 ? HostName::ascii($found[1]) : null;
+    }
+
     /** Scheme, host and port (RFC 6454, section 4), in small letters and with the port in any case; null where it is not the web's. */
     public static function origin(string $address): ?string
     {

@@ -10,6 +10,7 @@ use App\Models\Site;
 use App\Models\User;
 use App\Placing\Owner\OwnerLinks;
 use Gnomic\Json\Value;
+use Gnomic\Text\Address;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -28,11 +29,9 @@ final class OwnerController
     {
         $given = $request->given();
         $page = Value::text($given['page'] ?? $site->front());
-        $own = strtolower((string) parse_url($site->front(), PHP_URL_HOST));
-        // As browsers read addresses (WHATWG URL): a backslash is a slash to them, and what stands before an "@" is no host.
-        $isPlain = preg_match('~^https?://([a-z0-9.-]+)(?::\d{1,5})?(?:[/?#][^\\\\\s\x00-\x20\x7f]*)?$~iD', $page, $found) === 1;
-        if (! $isPlain || strtolower($found[1]) !== $own) {
-            throw new UnprocessableEntityHttpException("Give the address of a page of $own.");
+        $own = Address::plainHost($site->front());
+        if ($own === null || Address::plainHost($page) !== $own) {
+            throw new UnprocessableEntityHttpException("Give the address of a page of {$site->front()}.");
         }
         /** @var User $user */
         $user = $request->user();

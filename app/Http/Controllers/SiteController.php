@@ -98,10 +98,7 @@ final class SiteController
             // "localhost:8080" has no scheme; "ftp:" and "javascript:" are none of the web's.
             $isOther = preg_match('~^(?!https?://)[a-z][a-z0-9+.-]*:(?!\d{1,5}(?:[/?#]|$))~i', $website) === 1;
             $website = preg_match('~^https?://~i', $website) === 1 ? $website : "https://$website";
-            if (
-                $isOther || ! Address::isWeb($website)
-                    || preg_match('~\\\\|^https?://[^/?#]*@|^https?://[^/?#]*:(?:\d{6,}|$|[/?#])~i', $website) === 1
-            ) {
+            if ($isOther || Address::plainHost($website) === null) {
                 throw new UnprocessableEntityHttpException('Give the address of the front page, such as https://quillmoor.example/.');
             }
             $columns['website'] = (string) preg_replace('~^(https?://[^/?#]+)$~i', '$1/', $website);
