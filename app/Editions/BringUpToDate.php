@@ -220,7 +220,8 @@ final readonly class BringUpToDate implements Renders
     {
         $wanted = $brief->criteria;
 
-        return ($wanted->order === Order::Shuffled && $wanted->shuffle === Shuffle::Day) || $wanted->order === Order::Balanced
+        return $brief->shape->date === 'recent' || ($wanted->order === Order::Shuffled && $wanted->shuffle === Shuffle::Day)
+            || $wanted->order === Order::Balanced
             || array_filter(Clauses::ALL, fn (string $clause): bool => $clause::goesByTheDay($wanted)) !== [];
     }
 

@@ -38,8 +38,10 @@ final class EditionsProvider extends ServiceProvider
                 $this->host(),
                 resource_path('widget'),
                 $app->make(RatingPicture::class),
+                $app->make(Glyphs::class),
             ),
         );
+        $this->app->singleton(Glyphs::class, fn (): Glyphs => new Glyphs(resource_path('widget/glyphs')));
         $this->app->singleton(ParsedBriefs::class);
         $this->app->singleton(RatingPicture::class, fn (): RatingPicture => new RatingPicture(config()->string('gnomic.font')));
     }

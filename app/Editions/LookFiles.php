@@ -8,7 +8,7 @@ use App\Host\Folder;
 use Gnomic\Dress\Look;
 use Gnomic\Dress\Looks;
 
-/** The looks that there are: one file each, in resources/looks. */
+/** The looks that there are: one file each, in resources/looks; in earlier/ as they were up to the third form of briefs. */
 final class LookFiles
 {
     private ?Looks $looks = null;
@@ -20,14 +20,21 @@ final class LookFiles
     public function all(): Looks
     {
         if ($this->looks === null) {
-            $looks = [];
-            foreach (Folder::paths("$this->folder/*.json") as $file) {
-                $key = basename($file, '.json');
-                $looks[$key] = Look::read($key, json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR));
-            }
-            $this->looks = new Looks($looks);
+            $this->looks = new Looks(self::read($this->folder, ''), self::read("$this->folder/earlier", '-3'));
         }
 
         return $this->looks;
+    }
+
+    /** @return array<string, Look> by key */
+    private static function read(string $folder, string $behind): array
+    {
+        $looks = [];
+        foreach (Folder::paths("$folder/*.json") as $file) {
+            $key = basename($file, '.json').$behind;
+            $looks[$key] = Look::read($key, json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR));
+        }
+
+        return $looks;
     }
 }

@@ -21,10 +21,12 @@ final class LookRules
     /** Those that are as usual where nothing is said. */
     private const FREE = [
         'text' => 'initial', 'heads' => 'initial', 'weight' => 'initial', 'leading' => 'initial', 'corner' => 'initial',
-        'rule' => 'initial', 'gsize' => 'initial', 'back' => 'initial', 'surface' => 'initial', 'edge' => 'initial',
+        'rule' => 'initial', 'upright' => 'initial', 'pad' => 'initial', 'measure' => 'initial', 'size' => 'initial', 'lead' => 'initial',
+        'nsize' => 'initial', 'named' => 'initial', 'fsize' => 'initial', 'headline' => 'initial', 'bubble' => 'initial',
+        'act' => 'initial', 'gsize' => 'initial', 'back' => 'initial', 'surface' => 'initial', 'edge' => 'initial',
         'inset' => 'initial', 'down' => 'initial',
         'shadow' => 'initial', 'picture-corner' => 'initial', 'picture-edge' => 'initial', 'rows' => 'initial', 'lines' => 'initial',
-        'most' => 'initial',
+        'most' => 'initial', 'top' => 'initial', 'peek' => 'initial',
     ];
 
     /** @param  string  $on  selector of what carries the properties */
@@ -76,9 +78,12 @@ final class LookRules
             'text' => $tokens->text,
             'heads' => $tokens->headings,
             'weight' => $tokens->weight === 700 ? null : (string) $tokens->weight,
-            'leading' => $tokens->leading === 150 ? null : (string) ($tokens->leading / 100),
+            'leading' => $tokens->leading === 153 ? null : (string) ($tokens->leading / 100),
             'corner' => $tokens->corner === 3 ? null : "{$tokens->corner}px",
             'rule' => $tokens->rule === 1 ? null : "{$tokens->rule}px",
+            'upright' => $tokens->lines === 'all' ? "{$tokens->rule}px" : null,
+            'pad' => $tokens->pad === 28 ? null : $em($tokens->pad),
+            'measure' => $tokens->measure === 68 ? null : (string) $tokens->measure,
             'edge' => $tokens->edge === 0 ? null : $em($tokens->edge),
             'shadow' => self::SHADOWS[$tokens->shadow] ?? null,
             'down' => $tokens->isBoxed() ? '.5em' : null,

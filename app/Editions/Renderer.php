@@ -15,6 +15,8 @@ use Gnomic\Edition\Plan\Plan;
 use Gnomic\Edition\Plan\PlannedHeight;
 use Gnomic\Edition\Plan\Room;
 use Gnomic\Entry\Entry;
+use Gnomic\Shape\Card\CardBlock;
+use Gnomic\Shape\Parts\RatingPart;
 use Illuminate\Contracts\View\Factory;
 
 /** Inputs to HTML: the one way for the proof on the bench, the command line and what goes out. */
@@ -33,6 +35,7 @@ final class Renderer
         private readonly string $host,
         private readonly string $folder,
         private readonly RatingPicture $rating,
+        private readonly Glyphs $glyphs,
     ) {
     }
 
@@ -247,6 +250,12 @@ final class Renderer
             'before' => 0,
             'count' => count($plan->cards),
             'sizes' => 'auto, '.$plan->pictureWidth().'px',
+            'glyphs' => $this->glyphs,
+            'tokens' => $plan->tokens,
+            'composition' => $plan->shape->composition(),
+            'kind' => fn (CardBlock $block): string => $block->parts[0]::class,
+            'steps' => array_map(fn (int $step): string => $step === 0 ? '' : " s$step", $plan->steps()),
+            'drawn' => $plan->head->figure !== null || $plan->hasPart(RatingPart::class),
         ];
     }
 

@@ -55,7 +55,7 @@ final class StyleSheets
     public function enlarged(Plan $plan, Dressed $look): string
     {
         $parts = ['base', 'card', 'words/style', 'title/style', 'reply/style', 'byline/style', 'face/style', 'rating/style',
-            ...self::glyphs($look), 'pictures/style', 'pictures/original', ...$this->others(), 'tool', 'large'];
+            'glyphs', 'pictures/style', 'pictures/original', ...$this->others(), 'tool', 'large'];
 
         return LookRules::of($look, 'dialog').'dialog{'.$this->properties($plan).'}'
             .implode('', array_map(fn (string $part): string => $this->file("parts/$part.css"), $parts)).$this->colours($plan);
@@ -84,7 +84,7 @@ final class StyleSheets
             $written .= ($written === '' ? '' : ';')."--$name:$value";
         }
 
-        return $written.($frame->most === null ? '' : ';--most:'.$em($frame->most));
+        return $written.($plan->isFlush ? ';--top:0px' : '').($frame->most === null ? '' : ';--most:'.$em($frame->most));
     }
 
     private function layouts(Plan $plan, Dressed $look): string
@@ -106,18 +106,13 @@ final class StyleSheets
         $name = $layout::name();
         $shared = implode('', array_map(
             fn (string $part): string => $this->file("parts/$part.css"),
-            array_diff(
-                array_merge(
-                    ...array_map(fn (string $part): array => $part === 'glyphs' ? self::glyphs($look) : [$part], $layout->parts()),
-                ),
-                $this->parts($plan, $look),
-            ),
+            array_diff($layout->parts(), $this->parts($plan, $look)),
         ));
 
         $style = $this->file("layouts/$name/style.css");
 
         return $shared.$style.(str_contains($style, 'var(--inner') ? $this->inner($plan->shape) : '').$this->own($plan, $layout)
-            .".words{--size:{$layout->size()}em}.of-$of{display:flex}";
+            .$this->sizes($plan, $layout, $look).".of-$of{display:flex}";
     }
 
     /** How wide all cards are together, where it is not just as wide as the place without its sides. */
@@ -129,6 +124,19 @@ final class StyleSheets
 
         return ($most === null ? '' : ".g{--inner:($inner)}").($shape->headIsAside()
             ? '@container (min-width:'.WidthRules::em(Space::ASIDE_FROM)."){.g{--inner:($inner - $aside)}}" : '');
+    }
+
+    /** How large words are by how much was said; where cards are narrow, less: see WidthRules. */
+    private function sizes(Plan $plan, Layout $layout, Dressed $look): string
+    {
+        $composition = $plan->shape->composition();
+        $scale = $composition::scale($layout);
+        $css = ".words{--size:{$scale->sizes[0]}em}";
+        foreach ($scale->isEven() ? [] : [1, 2] as $step) {
+            $css .= ".s$step{--size:{$scale->sizes[$step]}em;--lead:{$scale->leading($step, $look->tokens->leading / 100)}}";
+        }
+
+        return $css;
     }
 
     /** What of a layout's settings is a number of its style. */
@@ -149,11 +157,14 @@ final class StyleSheets
         $head = $plan->head;
         $before = array_keys(array_filter([
             'base' => true,
-            'head' => ! $head->isEmpty(),
+            'head' => ! $head->isEmpty() && $plan->layout()::most() !== 0,
+            "heads/{$plan->headStyle()}" => ! $head->isEmpty() && $plan->layout()::most() !== 0,
             'aside' => $plan->shape->headIsAside(),
             'heading' => $head->heading !== null,
             'account' => $head->account !== null,
             'figures' => $head->hasFigures(),
+            'spread' => $head->spread !== null,
+            'glyphs' => $head->figure !== null,
             'actions' => $head->actions !== [],
             'act' => $head->actions !== [] || $plan->shape->more !== 'none',
             'none' => $plan->cards === [],
@@ -162,15 +173,20 @@ final class StyleSheets
         $after = array_keys(array_filter([
             'face/style' => $head->account !== null,
             'open' => $isOpen,
-            'honest' => $plan->honest !== null || $plan->shape->more !== 'none',
+            'honest' => $plan->honest !== null || $plan->hasActionsBelow() || $plan->shape->more !== 'none',
             'further' => $plan->shape->more !== 'none',
         ]));
 
-        return array_values(array_unique([...$before, ...$this->ofCards($plan, $look), ...$after]));
+        return array_values(array_unique([
+            ...$before,
+            ...$this->ofCards($plan),
+            ...($plan->cards === [] ? [] : ['../compositions/'.$plan->shape->composition()::name().'/style']),
+            ...$after,
+        ]));
     }
 
     /** @return list<string> those of the parts that cards show */
-    private function ofCards(Plan $plan, Dressed $look): array
+    private function ofCards(Plan $plan): array
     {
         $shown = array_unique(array_merge([], ...array_map(fn (Card $card): array => $card->parts(), $plan->cards)));
         $sheets = [];
@@ -180,7 +196,7 @@ final class StyleSheets
                 ...($part::row() === null ? [] : ['byline/style']),
                 $part::name().'/style',
                 ...match ($part) {
-                    RatingPart::class => self::glyphs($look),
+                    RatingPart::class => ['glyphs'],
                     WordsPart::class => $plan->clamped() !== [] || $plan->isShortened() ? ['words/more'] : [],
                     PicturesPart::class => $plan->shape->picture === 'original' ? ['pictures/original'] : [],
                     default => [],
@@ -191,32 +207,16 @@ final class StyleSheets
         return $sheets;
     }
 
-    /** @return list<string> */
-    private static function glyphs(Dressed $look): array
-    {
-        return ['glyphs', "glyphs/{$look->tokens->glyph}"];
-    }
-
-    /** Colours of faces and of pictures while they load, and how full ratings are: by class, as no page forbids. */
+    /** Colours of faces and of pictures while they load: by class, as no page forbids. */
     private function colours(Plan $plan): string
     {
         $rules = [];
-        $rate = function (int $twentieths) use (&$rules): void {
-            $rules["r$twentieths"] = ".r$twentieths::after{inset-inline-end:".self::rest($twentieths).'em}';
-        };
-        if ($plan->head->twentieths !== null) {
-            $rate($plan->head->twentieths);
-        }
         foreach ([$plan->head->face, ...array_map(fn (Card $card): ?Face => $card->part(FacePart::class)?->face, $plan->cards)] as $face) {
             if ($face !== null && $face->address === null) {
                 $rules["u$face->hue"] = ".u$face->hue{background:hsl({$face->hue} 35% 30%)}";
             }
         }
         foreach ($plan->cards as $card) {
-            $rating = $card->part(RatingPart::class);
-            if ($rating !== null) {
-                $rate($rating->twentieths);
-            }
             foreach ($card->part(PicturesPart::class)->pictures ?? [] as $picture) {
                 $colour = $picture->stored?->colour;
                 if ($colour !== null) {
@@ -226,15 +226,6 @@ final class StyleSheets
         }
 
         return implode('', $rules);
-    }
-
-    /** What of five glyphs is not filled, in widths of one; a part of a glyph is one of what is drawn of it, 13 of its 15 units. */
-    private static function rest(int $twentieths): string
-    {
-        $whole = intdiv($twentieths, 20);
-        $part = ($twentieths % 20) / 20;
-
-        return (string) round(5 - $whole - ($part > 0 ? (1 + 13 * $part) / 15 : 0.0), 3);
     }
 
     private function file(string $path): string

@@ -9,6 +9,7 @@ use Gnomic\Edition\Plan\Range;
 use Gnomic\Shape\Area;
 use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Layouts\CarouselLayout;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Space;
@@ -26,7 +27,7 @@ final class WidthRules
     public function of(Plan $plan, string $page = ''): string
     {
         $rules = $this->each($plan, fn (Range $range): string => $this->places($plan, $range, $page)
-            .$this->usual($plan, $range).$this->clamps($plan, $range, $page));
+            .$this->sizes($plan, $range).$this->usual($plan, $range).$this->clamps($plan, $range, $page));
         $side = $plan->shape->space(0)->side;
 
         return $rules.($side < $plan->shape->frame->side() ? self::within(0, Space::NARROW, '.g{--side:'.self::em($side).'}') : '');
@@ -100,11 +101,12 @@ final class WidthRules
         $stands = $range->arrangement;
         $cards = array_filter([
             $stands->columns > 1 ? "--across:$stands->columns" : null,
+            $this->peek($plan, $range),
             $stands->rows === null ? null : 'grid-template-rows:'.implode(
                 ' ',
                 array_map(fn (int $at): string => 'minmax('.self::row($range, $at).',auto)', array_keys($stands->rows)),
             ),
-        ]);
+        ], is_string(...));
         $css = $cards === [] ? '' : ".cards$page{".implode(';', $cards).'}';
         // Until a visitor asks for more of them.
         $few = $plan->shape->more === 'none' ? '' : '.cards:not(.all) ';
@@ -115,10 +117,22 @@ final class WidthRules
         }
         foreach ($stands->shares ?? [] as $index => $share) {
             $css .= self::item($index + 1, $page).'{--share:'.self::number($share).';--count:'.($stands->counts[$index] ?? 1)
+                .(isset($stands->ratios[$index]) ? ';--ratio:'.self::number($stands->ratios[$index]) : '')
                 .(in_array($index, $short, true) ? ';--grow:0' : '').'}';
         }
 
         return $css.$this->last($plan, $range, $page);
+    }
+
+    /** What of the next card is seen, where one stands by itself. */
+    private function peek(Plan $plan, Range $range): ?string
+    {
+        $layout = $range->layout;
+        $peek = $layout instanceof CarouselLayout
+            ? $layout->peek($range->arrangement->columns, $range->arrangement->cards, $plan->shape->space($range->from))
+            : 0;
+
+        return $peek === 0 ? null : '--peek:'.self::em($peek);
     }
 
     /** Least height of a row: of words, what it is at the wide end; of pictures, in proportion to the width between the ends. */
@@ -192,6 +206,20 @@ final class WidthRules
         return $all;
     }
 
+    /** How large words are on cards that are narrower than those that the layout's sizes are for. */
+    private function sizes(Plan $plan, Range $range): string
+    {
+        $composition = $plan->shape->composition();
+        [$usual, $scale] = [$composition::scale($range->layout), $plan->scale($range)];
+        $css = '';
+        foreach ([1 => ' .s1', 2 => ' .s2'] as $step => $words) {
+            $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".cards$words{--size:{$scale->sizes[$step]}em}";
+        }
+        $css = ($scale->sizes[0] === $usual->sizes[0] ? '' : ".cards .words{--size:{$scale->sizes[0]}em}").$css;
+
+        return $css;
+    }
+
     /** What holds for all cards that do not say otherwise: how many lines words have, how high cards are, and which parts are away. */
     private function usual(Plan $plan, Range $range): string
     {
@@ -199,7 +227,9 @@ final class WidthRules
         $away = in_array('words', $range->without, true) ? [...$away, '.card .more'] : $away;
         $height = $plan->fixedHeight($range);
 
-        return ($range->lines === null ? '' : ".cards{--lines:$range->lines".($height === null ? '' : ';--once:1').'}')
+        $lines = $range->lines === null || $plan->fits($range) ? '' : "--lines:$range->lines".($height === null ? '' : ';--once:1');
+
+        return ($lines === '' ? '' : ".cards{{$lines}}")
             .($height === null ? '' : '.card{min-height:'.self::number($height).'em}')
             .($away === [] ? '' : implode(',', $away).'{display:none}');
     }
@@ -208,11 +238,16 @@ final class WidthRules
     private function clamps(Plan $plan, Range $range, string $page): string
     {
         $other = [];
+        $isFit = $plan->fits($range);
         foreach ($range->lines === null ? [] : $plan->clamps($range) as $index => $clamp) {
             $card = $plan->cards[$index];
             $isWhole = ! $clamp->isCut && $card->part(WordsPart::class)?->rest === null;
             $rule = implode(';', array_filter([
-                $clamp->lines === null ? '--lines:none;--once:none' : ($clamp->lines === $range->lines ? null : "--lines:$clamp->lines"),
+                match (true) {
+                    $isFit => $clamp->lines === null ? null : "--lines:$clamp->lines",
+                    $clamp->lines === null => '--lines:none;--once:none',
+                    default => $clamp->lines === $range->lines ? null : "--lines:$clamp->lines",
+                },
                 $isWhole && in_array($card->ref, $plan->clamped(), true) ? '--more:none' : null,
             ]));
             if ($rule !== '') {

@@ -13,7 +13,7 @@ use Gnomic\Sift\Criteria;
 /** The whole setting of one widget. Its JSON form is brief.schema.json; BriefReader makes it from there. */
 final readonly class Brief
 {
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     public function __construct(public Criteria $criteria, public Shape $shape, public Dress $dress)
     {

@@ -11,6 +11,7 @@ final class Differences
 {
     /** Parts that no phrase speaks of, as the owner calls them. */
     private const PARTS = [
+        'heights' => 'how high cards are',
         'shorten' => 'the length of the words',
         'lines' => 'the lines of the words',
         'card' => 'what cards show',
@@ -37,7 +38,7 @@ final class Differences
 
     /** Parts that a phrase speaks of, by its key, but not of all that they are. */
     private const SPOKEN = [
-        'layout' => ['layout' => 'the settings of the layout'],
+        'layout' => ['layout' => 'the settings of the layout', 'composition' => 'how parts of a card stand'],
         'head' => ['head' => 'what the head shows', 'headAt' => 'where the head stands'],
     ];
 

@@ -29,7 +29,7 @@ final class Sentence
             new Phrase('.'),
             new Phrase('Add a condition', 'more', 'sift', true),
             new Phrase(' '),
-            new Phrase(ucfirst($brief->shape->layout->phrase()), 'layout', 'shape'),
+            new Phrase(ucfirst(self::laid($brief->shape)), 'layout', 'shape'),
             ...($head === null ? [] : [new Phrase(', '), new Phrase($head, 'head', 'shape')]),
             new Phrase(', in '),
             new Phrase(self::dress($brief, $context), 'dress', 'dress'),
@@ -176,7 +176,11 @@ final class Sentence
             }
         }
 
-        $parts = count($parts) === count($names) ? ['the overall figures'] : $parts;
+        $parts = match (true) {
+            count($parts) === count($names) => ['the overall figures', 'their spread'],
+            $parts === [$names['overall'], $names['count']] => ['the overall figures'],
+            default => $parts,
+        };
         $parts = in_array('account', $shape->head, true) ? ['the account', ...$parts] : $parts;
         $where = match (true) {
             $isFigures => '',
@@ -184,6 +188,14 @@ final class Sentence
             default => ' above',
         };
 
-        return $parts === [] ? null : 'with '.Numbers::listed($parts).$where;
+        return $parts === [] ? null : 'with '.Numbers::listed(array_values($parts)).$where;
+    }
+
+    /** "three across in a grid, as centred quotations": where the brief says so, and does not leave it to the look. */
+    private static function laid(Shape $shape): string
+    {
+        $composed = $shape->composition === null ? null : $shape->composition()::phrase();
+
+        return $shape->layout->phrase().($composed === null ? '' : ", $composed");
     }
 }

@@ -39,7 +39,8 @@ final class DesignTokens
 
         return [
             '$description' => "$look->name. $look->about",
-            '$extensions' => [self::EXTENSION => ['name' => $look->name, 'about' => $look->about, 'scheme' => $look->scheme->value]],
+            '$extensions' => [self::EXTENSION => ['name' => $look->name, 'about' => $look->about, 'composition' => $look->composition,
+                'scheme' => $look->scheme->value]],
             'light' => ['$type' => 'color'] + self::colours($look->light),
             'dark' => ['$type' => 'color'] + self::colours($look->dark),
             'tokens' => $tokens,
@@ -89,6 +90,7 @@ final class DesignTokens
         return [Look::read($key, array_filter($groups) + [
             'name' => mb_substr($said('name', 'Imported look'), 0, 60),
             'about' => mb_substr($said('about', 'From a file of design tokens'), 0, 160),
+            'composition' => $said('composition', Look::USUAL),
             'scheme' => $said('scheme', isset($groups['light']) ? 'light' : 'dark'),
         ]), $ignored];
     }

@@ -123,6 +123,7 @@ final readonly class Dress
             $look->light->changed($changes('light')),
             $look->dark->changed($changes('dark')),
             $look->tokens->changed($changes('tokens')),
+            $look->composition,
         );
     }
 

@@ -22,6 +22,7 @@ final readonly class Dressed
         public LookTokens $tokens,
         public array $findings,
         public string $css,
+        public string $composition,
     ) {
     }
 
@@ -55,6 +56,7 @@ final readonly class Dressed
             $own->tokens,
             $findings,
             $css,
+            $own->composition,
         );
     }
 
@@ -62,6 +64,15 @@ final readonly class Dressed
     public static function usual(Looks $looks): self
     {
         return self::of($looks->named(Looks::USUAL), Dress::read());
+    }
+
+    /** Whether something is painted behind the cards, so that words keep away from its edges. */
+    public function isPainted(): bool
+    {
+        $isSeen = fn (Palette $palette): bool => $palette->sure('ground')->alpha > 0.002 || $palette->colour('groundTo') !== null;
+
+        return $this->tokens->picture !== null
+            || ($this->scheme->hasLight() && $isSeen($this->light)) || ($this->scheme->hasDark() && $isSeen($this->dark));
     }
 
     /** The colours where there is only one set, or where nobody says which. */
@@ -79,6 +90,7 @@ final readonly class Dressed
             $this->scheme->hasDark() ? $this->dark->colours : null,
             $this->tokens->toArray(),
             $this->css,
+            $this->composition,
         ];
     }
 }

@@ -11,7 +11,16 @@ use InvalidArgumentException;
 /** How a widget looks: colours for light and for dark, and all that is no colour. Data, and nothing that code branches on. */
 final readonly class Look
 {
-    /** @param  string  $about  for who chooses it: "Dark ink on white" */
+    /** The composition of a look that is made from nothing. */
+    public const USUAL = 'words';
+
+    /** Of a look that does not say how parts of a card stand to each other: as before there was a choice. */
+    private const COMPOSITION = 'even';
+
+    /**
+     * @param  string  $about  for who chooses it: "Dark ink on white"
+     * @param  string  $composition  that it brings, of Gnomic\Shape\Compositions
+     */
     private function __construct(
         public string $key,
         public string $name,
@@ -20,6 +29,7 @@ final readonly class Look
         public Palette $light,
         public Palette $dark,
         public LookTokens $tokens,
+        public string $composition = self::COMPOSITION,
     ) {
     }
 
@@ -31,8 +41,9 @@ final readonly class Look
         Palette $light,
         Palette $dark,
         LookTokens $tokens,
+        string $composition = self::COMPOSITION,
     ): self {
-        return new self($key, $name, $about, $scheme, $light, $dark, $tokens);
+        return new self($key, $name, $about, $scheme, $light, $dark, $tokens, $composition);
     }
 
     /**
@@ -47,7 +58,7 @@ final readonly class Look
         $text = fn (string $name, int $most): string => is_string($given[$name] ?? null) && mb_strlen($given[$name]) <= $most
             ? $given[$name]
             : throw new InvalidArgumentException("The look \"$key\" needs a text \"$name\" of at most $most characters.");
-        $unknown = array_diff_key($given, array_flip(['name', 'about', 'scheme', 'light', 'dark', 'tokens']));
+        $unknown = array_diff_key($given, array_flip(['name', 'about', 'composition', 'scheme', 'light', 'dark', 'tokens']));
         if ($unknown !== []) {
             throw new InvalidArgumentException("The look \"$key\" has an unknown member: ".array_key_first($unknown).'.');
         }
@@ -71,7 +82,8 @@ final readonly class Look
                 $scheme,
                 $lit,
                 $dark === null ? $lit->turned() : Palette::read($dark, '/dark'),
-                LookTokens::read($members('tokens') ?? [], '/tokens'),
+                LookTokens::read($members('tokens') ?? [], '/tokens', ! isset($given['composition'])),
+                isset($given['composition']) ? $text('composition', 20) : self::COMPOSITION,
             );
         } catch (MemberIsWrong $wrong) {
             throw new InvalidArgumentException("The look \"$key\": {$wrong->getMessage()}", previous: $wrong);
@@ -96,6 +108,7 @@ final readonly class Look
             $address === null ? $this->light : $this->light->with($behind),
             $address === null ? $this->dark : $this->dark->with($behind),
             $this->tokens->pictured($address),
+            $this->composition,
         );
     }
 
@@ -105,6 +118,7 @@ final readonly class Look
         return [
             'name' => $this->name,
             'about' => $this->about,
+            'composition' => $this->composition,
             'scheme' => $this->scheme->value,
             'light' => $this->light->colours,
             'dark' => $this->dark->colours,

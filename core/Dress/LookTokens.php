@@ -16,16 +16,31 @@ use Gnomic\Json\Schema\TextSchema;
 final readonly class LookTokens
 {
     /** Glyphs of ratings, drawn by us: what is read for each. */
-    public const GLYPHS = ['lozenge' => 'lozenges', 'star' => 'stars', 'dot' => 'dots', 'bar' => 'bars', 'heart' => 'hearts'];
+    public const GLYPHS = ['star' => 'stars', 'lozenge' => 'lozenges', 'dot' => 'dots', 'bar' => 'bars', 'heart' => 'hearts'];
+
+    /** Those that praise by themselves, and what a low rating has instead. */
+    public const NEUTRAL = ['heart' => 'dot'];
+
+    /** How the head stands: what is at one line with the heading, below it, in the middle, or with the figure very large. */
+    public const HEADS = [
+        'line' => 'on one line', 'stacked' => 'one below the other', 'centred' => 'in the middle', 'figure' => 'with a large figure',
+    ];
+
+    /** Where lines part cards: between rows, or between all of them. */
+    public const LINES = ['rows' => 'between rows', 'all' => 'between all cards'];
 
     public const HOVERS = ['none' => 'nothing', 'lift' => 'the card rises', 'line' => 'its edge is drawn', 'fade' => 'others fade'];
 
     /** What a look has that does not say. */
     private const USUAL = [
-        'angle' => 180, 'picture' => null, 'text' => null, 'headings' => null, 'size' => 100, 'weight' => 700, 'leading' => 150,
+        'angle' => 180, 'picture' => null, 'text' => null, 'headings' => null, 'size' => 100, 'weight' => 700, 'leading' => 153,
         'corner' => 3, 'rule' => 1, 'edge' => 0, 'shadow' => 0, 'gap' => null, 'inset' => 0, 'pictureCorner' => 0, 'pictureEdge' => 0,
-        'glyph' => 'lozenge', 'glyphSize' => 100, 'hover' => 'none', 'quotes' => 0,
+        'glyph' => 'star', 'glyphSize' => 100, 'hover' => 'none', 'quotes' => 1, 'head' => 'line',
+        'lines' => 'rows', 'measure' => 68, 'pad' => 28,
     ];
+
+    /** What a look had that did not say, before looks brought a composition. */
+    private const EARLIER = ['leading' => 150, 'glyph' => 'lozenge', 'quotes' => 0, 'head' => 'stacked', 'lines' => 'all', 'pad' => 18];
 
     /** Families of fonts as CSS writes them, and nothing else. */
     private const FAMILY = '^[^;{}()\\\\<>@!/:]+$';
@@ -81,6 +96,18 @@ final readonly class LookTokens
     /** 1 where words stand in the quotation marks of their language. */
     public int $quotes;
 
+    /** Of HEADS. */
+    public string $head;
+
+    /** Of LINES. */
+    public string $lines;
+
+    /** Above and below what is on cards that lines part. */
+    public int $pad;
+
+    /** How long lines of words become at most, in characters of about half their size. */
+    public int $measure;
+
     /** @param  array<string, mixed>  $members  whole */
     private function __construct(private array $members)
     {
@@ -104,6 +131,10 @@ final readonly class LookTokens
         $this->glyphSize = (int) $of->intOrNull('glyphSize');
         $this->hover = $of->string('hover');
         $this->quotes = (int) $of->intOrNull('quotes');
+        $this->head = $of->string('head');
+        $this->lines = $of->string('lines');
+        $this->pad = (int) $of->intOrNull('pad');
+        $this->measure = (int) $of->intOrNull('measure');
     }
 
     public static function usual(): self
@@ -141,6 +172,14 @@ final readonly class LookTokens
             'glyphSize' => NumberSchema::whole(70, 200, about: 'Size of those in hundredths.'),
             'hover' => ChoiceSchema::orNull(self::HOVERS, 'What happens under the pointer.'),
             'quotes' => NumberSchema::whole(0, 1, about: 'Whether words stand in the quotation marks of their language.'),
+            'head' => ChoiceSchema::orNull(self::HEADS, 'How the heading and the figures stand to each other.'),
+            'lines' => ChoiceSchema::orNull(self::LINES, 'Where lines part cards.'),
+            'pad' => NumberSchema::whole(4, 64, about: 'Pixels above and below what is on cards that lines part.'),
+            'measure' => NumberSchema::whole(
+                30,
+                90,
+                about: 'How long lines of words become at most, in characters, of about half their size each.',
+            ),
         ];
     }
 
@@ -152,14 +191,15 @@ final readonly class LookTokens
 
     /**
      * @param  array<array-key, mixed>  $given  what is missing is as usual
+     * @param  bool  $isEarlier  whether it was written before looks brought a composition
      *
      * @throws MemberIsWrong naming the token and the remedy
      */
-    public static function read(array $given, string $pointer): self
+    public static function read(array $given, string $pointer, bool $isEarlier = false): self
     {
         $read = self::changes('')->read($given === [] ? [] : $given, $pointer);
 
-        return self::usual()->changed(is_array($read) ? $read : []);
+        return self::usual()->changed($isEarlier ? self::EARLIER : [])->changed(is_array($read) ? $read : []);
     }
 
     /** @param  array<array-key, mixed>  $changes  read by changes(); null: as it was */

@@ -6,6 +6,7 @@ namespace Gnomic\Shape;
 
 use Gnomic\Json\Members;
 use Gnomic\Json\Schema\Schema;
+use Gnomic\Shape\Lines\TypeScale;
 
 /**
  * A way to lay cards out: its own settings, how it is said, and what stands where at a width. Its markup, styles and
@@ -15,6 +16,9 @@ abstract readonly class Layout
 {
     /** Of a tile of words: what is kept free around them, and its edges. */
     private const TILE_SIDES = 30.0;
+
+    /** How much higher than the median a card may be. */
+    private const OVER_MEDIAN = 1.2;
 
     /** Of the folder, and in a brief. */
     abstract public static function name(): string;
@@ -76,7 +80,19 @@ abstract readonly class Layout
         return false;
     }
 
-    /** Size of the words on its cards, in the size of the visitor's own letters. */
+    /** The composition that suits it, where a look brings this one and the brief leaves it to the look. */
+    public function composed(string $composition): string
+    {
+        return $composition;
+    }
+
+    /** Sizes of the words on its cards, by how much was said. */
+    public function scale(): TypeScale
+    {
+        return static::isOfPictures() ? TypeScale::even($this->size()) : TypeScale::of(1.0625, 1.3125, 1.6875);
+    }
+
+    /** Size of the words where all are of one, in the size of the visitor's own letters. */
     public function size(): float
     {
         return 1.0625;
@@ -134,6 +150,16 @@ abstract readonly class Layout
     public function isLevel(): bool
     {
         return ! static::isOfPictures();
+    }
+
+    /**
+     * How high a card is at most before its words are cut and read on.
+     *
+     * @param  non-empty-list<float>  $heights  of all cards as they are by themselves, ascending, in em
+     */
+    public function fit(array $heights): float
+    {
+        return self::OVER_MEDIAN * $heights[intdiv(count($heights), 2)];
     }
 
     /** Width of the words of a card, in CSS pixels. */

@@ -24,9 +24,9 @@ final class Layouts
 {
     /** @var list<class-string<Layout>> the usual one first */
     public const ALL = [
+        GridLayout::class,
         CarouselLayout::class,
         ListLayout::class,
-        GridLayout::class,
         MasonryLayout::class,
         OneAtATimeLayout::class,
         SingleLayout::class,

@@ -24,13 +24,21 @@ final readonly class Shape
 
     private const MORE = ['none', 'button', 'pages', 'scroll'];
 
-    private const RATINGS = ['both', 'glyphs', 'number', 'words'];
+    private const RATINGS = ['usual', 'both', 'glyphs', 'number', 'words'];
 
-    private const DATES = ['day', 'month', 'relative'];
+    private const DATES = ['recent', 'day', 'month', 'relative'];
+
+    private const HEIGHTS = ['fit', 'level'];
 
     public const PICTURES = ['landscape', 'original', 'square', 'portrait', 'wide'];
 
     public Layout $layout;
+
+    /** A name of Compositions; null: as the look has it. */
+    public ?string $composition;
+
+    /** Of HEIGHTS: as high as their words, long ones cut near the median; or all equally high. */
+    public string $heights;
 
     /** Characters after which words are shortened; null: never. */
     public ?int $shorten;
@@ -44,7 +52,7 @@ final readonly class Shape
     /** How people are named. */
     public Naming $names;
 
-    /** Of RATINGS: glyphs, the number on its own scale, both of them, or in words. */
+    /** Of RATINGS: glyphs and where they do not say it all the number, both always, one of them, or in words. */
     public string $rating;
 
     /** Of DATES. */
@@ -107,6 +115,8 @@ final readonly class Shape
         $shape = Members::of($members, '/shape');
         $layout = $shape->object('layout');
         $this->layout = Layouts::named($layout->string('name'))::of($layout);
+        $this->composition = $shape->stringOrNull('composition');
+        $this->heights = $shape->string('heights');
         $this->shorten = $shape->intOrNull('shorten');
         $lines = $shape->intOrNull('lines') ?? $this->layout->usualLines();
         $this->lines = $lines === 0 ? null : $lines;
@@ -151,6 +161,12 @@ final readonly class Shape
 
         return $schema ??= ObjectSchema::of([
             'layout' => Layouts::schema(),
+            'composition' => Compositions::schema('How the parts of a card stand to each other; null: as the look has it.'),
+            'heights' => ChoiceSchema::among(
+                self::HEIGHTS,
+                'fit',
+                'Cards as high as their words, long ones cut near the median; or all equally high.',
+            ),
             'shorten' => NumberSchema::wholeOrNull(40, 2000, 220, 'Characters after which words are shortened; null: never.'),
             'lines' => NumberSchema::whole(0, 30, about: 'Lines that words are clamped to; 0: never; null: layout default.'),
             'card' => ListSchema::of(
@@ -160,10 +176,18 @@ final readonly class Shape
                 about: 'What a card shows, in this order.',
             ),
             'names' => ChoiceSchema::case(Naming::Full, 'How people are named: as given, first name and initial, or initials.'),
-            'rating' => ChoiceSchema::among(self::RATINGS, 'both', 'As glyphs, as a number on its own scale, as both, or in words.'),
-            'date' => ChoiceSchema::among(self::DATES, 'day', 'Dates as a day, as a month, or as the time since.'),
+            'rating' => ChoiceSchema::among(
+                self::RATINGS,
+                'usual',
+                'As glyphs with the number where they do not say it all, as both always, as one of them, or in words.',
+            ),
+            'date' => ChoiceSchema::among(
+                self::DATES,
+                'recent',
+                'Dates as a day and after half a year as a month, as a day always, as a month, or as the time since.',
+            ),
             'picture' => ChoiceSchema::among(self::PICTURES, 'landscape', 'Shape that pictures are cut to; original: as they are.'),
-            'head' => ListSchema::of(ChoiceSchema::among(self::HEAD), distinct: true, default: ['overall', 'count', 'spread']),
+            'head' => ListSchema::of(ChoiceSchema::among(self::HEAD), distinct: true, default: ['overall', 'count']),
             'headAt' => ChoiceSchema::among(self::HEAD_AT, 'above', 'Where the head stands; at the left or right where there is room.'),
             'title' => TextSchema::orNull(120, 'What the widget is called in feeds and frames; null: as its heading.'),
             'heading' => TextSchema::orNull(120),
@@ -243,6 +267,14 @@ final readonly class Shape
         return $lines === 0 ? null : $lines;
     }
 
+    /** Whether the brief says how many lines words take at a class of widths. */
+    public function saysLines(WidthClass $class): bool
+    {
+        $other = $this->other($class);
+
+        return $other?->lines !== null || ($other?->layout === null && $this->members['lines'] !== null);
+    }
+
     /** @return list<string> parts that cards do not show at a class of widths, of those that they show elsewhere */
     public function withoutAt(WidthClass $class): array
     {
@@ -274,6 +306,32 @@ final readonly class Shape
     {
         return $this->more !== 'none' || $this->layout->leadsToEverything()
             || array_filter($this->actions, fn (Action $action): bool => $action->does === 'all') !== [];
+    }
+
+    /** @return class-string<Composition> */
+    public function composition(): string
+    {
+        return Compositions::named($this->composition);
+    }
+
+    /** The same in the composition that a look brings, where it does not say in which. */
+    public function composed(string $composition): self
+    {
+        return $this->composition === null ? $this->with(['composition' => $this->layout->composed($composition)]) : $this;
+    }
+
+    /** Whether the look says how much is kept free around everything. */
+    public function leavesPadding(): bool
+    {
+        return is_array($this->members['frame']) && $this->members['frame']['padding'] === null;
+    }
+
+    /** The same with so much kept free on either side, where it does not say how much. @param  int  $padding  CSS pixels */
+    public function padded(int $padding): self
+    {
+        $frame = $this->members['frame'];
+
+        return $this->leavesPadding() && is_array($frame) ? $this->with(['frame' => ['padding' => $padding] + $frame]) : $this;
     }
 
     /** The same with so many pixels between cards, where it does not say how many. */

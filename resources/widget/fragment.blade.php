@@ -7,6 +7,8 @@
 <div class="box"{!! $with === [] ? '' : ' data-with="'.e(implode(' ', $with)).'"' !!}{!! $key === null ? '' : ' data-key="'.e($key).'"' !!}{!! $enlarged === null ? '' : ' data-enlarge="'.e($enlarged['script']).'" data-large="'.e($enlarged['page']).'"' !!}>
 <div class="g{{ $plan->shape->headIsAside() ? " head-{$plan->shape->headAt}" : '' }}" part="widget" role="group" lang="{{ $words->language }}" aria-label="{{ $plan->head->heading ?? $words->say('widget.name') }}">
 @include($template)
+@if ($drawn){!! $glyphs->drawn($tokens) !!}@endif
+
 </div>
 </div>
 @endif

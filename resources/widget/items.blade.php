@@ -3,8 +3,16 @@
 <div class="item{{ $page === '' ? '' : " $page" }}{{ $card->isPicture ? ' pic' : '' }}" data-e="{{ $card->ref }}"@if ($plan->leading()::hasSlides()) role="group" aria-roledescription="{{ $words->say('carousel.slide') }}" aria-label="{{ $words->say('carousel.place', ['at' => $before + $place + 1, 'count' => $count]) }}"@endif>@php($spokenIn = $card->language === $words->language ? '' : ' lang="'.e((string) $card->language).'"')
 @php($opens = $card->opens ?? ($enlarges ? ($card->url ?? $plan->all) : null))
 <article class="card" part="card">
-@foreach ($card->blocks as $block)
+@foreach ($composition::groups($card->blocks, $kind) as $group => $blocks)
+@if ($group !== '')
+<div class="{{ $group }}">
+@endif
+@foreach ($blocks as $block)
 @partsOfCard
+@endforeach
+@if ($group !== '')
+</div>
+@endif
 @endforeach
 @if ($opens !== null)
 <a class="open" href="{{ $opens }}" rel="{{ $plan->shape->rel }}"{!! $plan->shape->newTab && ! $enlarges ? ' target="_blank"' : '' !!} aria-label="{{ $words->say($enlarges ? 'card.enlarge' : 'card.open', ['name' => $card->called]) }}"></a>

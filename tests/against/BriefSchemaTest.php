@@ -85,7 +85,7 @@ final class BriefSchemaTest extends TestCase
         $schema = self::schema();
         foreach ([
             '{"version":1}',
-            '{"version":3,"sift":{"stars":{},"when":{},"labels":{"byPage":[{"page":"/a"}]},"languages":{"only":["en"]}},'
+            '{"version":4,"sift":{"stars":{},"when":{},"labels":{"byPage":[{"page":"/a"}]},"languages":{"only":["en"]}},'
                 .'"shape":{"layout":{"name":"list"},"shorten":null}}',
             '{"version":1,"shape":{"layout":"carousel","autoplay":5}}',
         ] as $json) {
@@ -109,10 +109,10 @@ final class BriefSchemaTest extends TestCase
             )->toArray()['shape']['layout'],
         );
         foreach ([
-            '{"version":3,"shape":{"across":3}}',
+            '{"version":4,"shape":{"across":3}}',
             '{"version":1,"shape":{"layout":"pile"}}',
             '{"version":1,"shape":{"across":9}}',
-            '{"version":4}',
+            '{"version":5}',
             '{"version":"2"}',
             '{}',
             '[]',
@@ -191,6 +191,6 @@ final class BriefSchemaTest extends TestCase
             }
         }
 
-        return '{"version":3,'.substr($json, 1);
+        return '{"version":4,'.substr($json, 1);
     }
 }

@@ -29,7 +29,7 @@ final class EmbedTest extends TestCase
                 text: "Clear <b>sky</b> & company.\nTwo lines.", url: 'https://a.example/1?a=1&b=2', language: 'en'),
             new Entry('b', Kind::Review, author: new Author('Ben'), rating: Rating::on(Scale::ofStars(), 4), text: "Ein Abend\u{1} mit Sternen 🌠"),
         ]);
-        $this->widget = $this->publish($site->widgets()->create(['key' => 'embed1test', 'name' => 'Words', 'brief' => BriefReader::read(['version' => 3, 'shape' => ['title' => 'Words & more']])->toArray()]));
+        $this->widget = $this->publish($site->widgets()->create(['key' => 'embed1test', 'name' => 'Words', 'brief' => BriefReader::read(['version' => 4, 'shape' => ['title' => 'Words & more']])->toArray()]));
     }
 
     public function test_editors_that_embed_by_address_get_what_the_text_asks(): void

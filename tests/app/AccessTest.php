@@ -266,10 +266,10 @@ final class AccessTest extends TestCase
         $site = $this->site();
         $this->actingAs($this->ownerOf($site));
         foreach (['x', ['a' => 500], [[500]], [null], ['500px'], [500.5], [99], [4_001], [true], [-1], array_fill(0, 7, 500), [1 => 500], ['' => 500], [['a' => 1]], 500, ['1e3'], [1e308]] as $widths) {
-            $this->postJson('/api/proof', ['brief' => ['version' => 3], 'widths' => $widths])->assertUnprocessable();
+            $this->postJson('/api/proof', ['brief' => ['version' => 4], 'widths' => $widths])->assertUnprocessable();
         }
         foreach ([[], [100], [390, 1280], null] as $widths) {
-            self::assertContains($this->postJson('/api/proof', ['brief' => ['version' => 3], 'widths' => $widths])->status(), [200, 422]);
+            self::assertContains($this->postJson('/api/proof', ['brief' => ['version' => 4], 'widths' => $widths])->status(), [200, 422]);
         }
     }
 }

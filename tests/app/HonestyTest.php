@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Editions\Behaviours;
+use App\Editions\Glyphs;
 use App\Editions\Pointers;
 use App\Editions\RatingPicture;
 use App\Editions\Renderer;
@@ -131,7 +132,7 @@ final class HonestyTest extends TestCase
             fn (string $page): bool => str_contains($this->file($page), $words),
             ['all.html', 'all.2.html', 'all.1.html'],
         );
-        $widget->update(['brief' => BriefReader::read(['version' => 3, 'sift' => ['stars' => ['from' => 5]], 'shape' => ['title' => 'Under another name']])->toArray()]);
+        $widget->update(['brief' => BriefReader::read(['version' => 4, 'sift' => ['stars' => ['from' => 5]], 'shape' => ['title' => 'Under another name']])->toArray()]);
         $this->publish($widget);
         self::assertSame([true, true, true], $pages('<title>Under another name'));
         // A newer version brings other templates.
@@ -148,6 +149,7 @@ final class HonestyTest extends TestCase
             'https://elsewhere.example',
             $folder,
             app(RatingPicture::class),
+            app(Glyphs::class),
         ));
         $this->publish($widget);
         self::assertSame([true, true, true], $pages('<footer>Newer</footer>'));

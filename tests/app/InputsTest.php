@@ -7,6 +7,7 @@ namespace Tests\app;
 use App\Editions\Behaviours;
 use App\Editions\BringUpToDate;
 use App\Editions\Catalogues;
+use App\Editions\Glyphs;
 use App\Editions\LookFiles;
 use App\Editions\NewDay;
 use App\Editions\RatingPicture;
@@ -287,7 +288,7 @@ final class InputsTest extends TestCase
             ['dome', 'apart'],
         ];
         yield 'a new version: the tokens of a look' => [
-            fn (self $test) => $test->newVersion('looks', 'paper.json', '/"#[0-9a-fA-F]{6}"/', '"#123456"'),
+            fn (self $test) => $test->newVersion('looks', 'earlier/paper.json', '/"#[0-9a-fA-F]{6}"/', '"#123456"'),
             $all,
         ];
         yield 'a new version: a look that nobody wears' => [
@@ -331,7 +332,7 @@ final class InputsTest extends TestCase
             'words' => $this->app->instance(Catalogues::class, new Catalogues($this->copied)),
             default => $this->app->instance(
                 Renderer::class,
-                new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied, new WidthRules), app(Behaviours::class), 'http://gnomic.test', $this->copied, app(RatingPicture::class)),
+                new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied, new WidthRules), app(Behaviours::class), 'http://gnomic.test', $this->copied, app(RatingPicture::class), app(Glyphs::class)),
             ),
         };
         app(Outbox::class)->site($this->mine, 'A new version');

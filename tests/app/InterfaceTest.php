@@ -206,13 +206,13 @@ final class InterfaceTest extends TestCase
         $fast = $this->ask('post', '/proof', ['brief' => $brief + ['shape' => ['autoplay' => 2]]])->json('warnings.0');
         self::assertSame(['layout', 'Every five seconds'], [$fast['key'], $fast['repairs'][0]['text']]);
         self::assertSame(5, $fast['repairs'][0]['brief']['shape']['layout']['autoplay']);
-        $wall = ['version' => 3, 'shape' => ['layout' => ['name' => 'photo-rows']]];
+        $wall = ['version' => 4, 'shape' => ['layout' => ['name' => 'photo-rows']]];
         self::assertStringContainsString('None of these entries has a picture', $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.0.text'));
         $wall['shape']['click'] = 'nothing';
         $still = $this->ask('post', '/proof', ['brief' => $wall])->json('warnings.1');
         self::assertStringContainsString('cannot read what is cut off', $still['text']);
         self::assertSame('enlarge', $still['repairs'][0]['brief']['shape']['click']);
-        $nowhere = ['version' => 3, 'shape' => ['click' => 'address']];
+        $nowhere = ['version' => 4, 'shape' => ['click' => 'address']];
         self::assertStringContainsString('but none is given', $this->ask('post', '/proof', ['brief' => $nowhere])->json('warnings.0.text'));
         $layouts = $this->ask('post', '/layouts', ['brief' => $brief])->assertOk()->json('layouts');
         self::assertSame(array_map(fn (string $layout): string => $layout::name(), Layouts::ALL), array_column($layouts, 'name'));

@@ -506,7 +506,7 @@ final class PlacingTest extends TestCase
         self::assertStringNotContainsString('Strip above', $told());
         self::assertStringContainsString('<title>Quillmoor Observatory</title>', $told());
         foreach ([['heading' => 'What guests say'], ['heading' => 'Other', 'title' => 'What guests say']] as $shape) {
-            $widget->update(['brief' => BriefReader::read(['version' => 3, 'shape' => $shape])->toArray()]);
+            $widget->update(['brief' => BriefReader::read(['version' => 4, 'shape' => $shape])->toArray()]);
             $this->publish($widget);
             self::assertStringContainsString('<title>What guests say</title>', $told());
             self::assertStringContainsString('title=\"What guests say\"', $told(), 'the frame');

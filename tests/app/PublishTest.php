@@ -221,7 +221,7 @@ final class PublishTest extends TestCase
         Queue::fake();
         $site = $this->site();
         $this->store($this->source($site), array_map(fn (int $number): Entry => $this->review($number, $number % 5 + 1), range(1, 650)));
-        $brief = BriefReader::read(['version' => 3, 'sift' => ['stars' => ['from' => 4]]]);
+        $brief = BriefReader::read(['version' => 4, 'sift' => ['stars' => ['from' => 4]]]);
         $widget = $site->widgets()->create(['key' => 'long1pages', 'name' => 'Long', 'brief' => $brief->toArray()]);
         $publish = app(Publish::class);
         $edition = $publish->brief($widget, $brief, 'First');
@@ -271,7 +271,7 @@ final class PublishTest extends TestCase
         self::assertLessThan(12, $made);
         self::assertSame(12 - $made, DB::table('outbox')->where('what->widget', '>', 0)->count());
         // What somebody publishes meanwhile comes before what is left.
-        $brief = BriefReader::read(['version' => 3, 'shape' => ['heading' => 'Mine, first']]);
+        $brief = BriefReader::read(['version' => 4, 'shape' => ['heading' => 'Mine, first']]);
         app(Outbox::class)->widget($widgets[11]->refresh(), $brief, 'Published');
         Queue::assertPushedOn('publishing-first', WorkOff::class);
         self::assertTrue(app(Outbox::class)->hasFirst($busy->id));

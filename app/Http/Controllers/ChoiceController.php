@@ -13,6 +13,7 @@ use Gnomic\Dress\Own\StyledParts;
 use Gnomic\Dress\Palette;
 use Gnomic\Json\Schema\Schema;
 use Gnomic\Json\Value;
+use Gnomic\Shape\Compositions;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Parts\Parts as CardParts;
 use Gnomic\Sift\Clauses;
@@ -69,6 +70,10 @@ final class ChoiceController
             'parts' => array_map(
                 fn (string $part): array => ['name' => $part::name(), 'label' => $part::label()],
                 CardParts::ALL,
+            ),
+            'compositions' => array_map(
+                fn (string $composition): array => ['name' => $composition::name(), 'label' => $composition::label()],
+                Compositions::ALL,
             ),
             'looks' => array_map(
                 fn (Look $look): array => ['key' => $look->key, 'isOwn' => str_starts_with($look->key, 'own-')] + $look->toArray(),

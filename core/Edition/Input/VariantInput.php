@@ -14,6 +14,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Memo;
 use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Parts\DatePart;
 use Gnomic\Shape\Parts\SubjectPart;
 use Gnomic\Sift\Flattery;
 use Gnomic\Text\Catalogue;
@@ -23,7 +24,7 @@ final readonly class VariantInput
 {
     /** Inputs that each entry depends on by itself, wherever it is shown. */
     private const OF_ENTRIES = [
-        'entries', 'further', 'subjects', 'channels', 'pages', 'pictures', 'zone', 'words', 'look', 'font', 'pins',
+        'entries', 'further', 'subjects', 'channels', 'pages', 'pictures', 'zone', 'words', 'look', 'font', 'pins', 'older',
     ];
 
     private Memo $memo;
@@ -116,6 +117,15 @@ final readonly class VariantInput
         return ['shape' => $this->brief->toArray()['shape']] + array_intersect_key($this->inputs(), array_flip(self::OF_ENTRIES));
     }
 
+    /** @return list<string> identifiers of entries whose day says no more than their month */
+    private function older(): array
+    {
+        $now = $this->site->context->now->setTimezone($this->site->zone);
+        $isOlder = fn (Entry $entry): bool => $entry->published !== null && DatePart::isOlder($entry->published, $now);
+
+        return array_map(fn (Entry $entry): string => $entry->id, array_values(array_filter($this->chosen->all(), $isOlder)));
+    }
+
     /** @return array<string, mixed> */
     private function written(): array
     {
@@ -154,6 +164,7 @@ final readonly class VariantInput
             'choices' => array_map(fn (Flattery $choice): string => $choice->value, $chosen->choices),
             'offered' => $chosen->offered,
             'counts' => $this->counts,
+            'older' => $shape->date === 'recent' ? $this->older() : [],
         ];
     }
 }

@@ -57,6 +57,7 @@ final readonly class Cards
     {
         return $shape->with([
             'layout' => ['name' => 'list'],
+            'composition' => 'even',
             'shorten' => null,
             'lines' => null,
             'at' => [],
@@ -121,6 +122,7 @@ final readonly class Cards
             $parts,
             $this->words,
             $this->site->zone,
+            $this->site->context->now->setTimezone($this->site->zone),
             $this->site->context->names,
             $this->site->pages[(string) $entry->source] ?? null,
             $this->site->pictures[(string) $entry->author->image] ?? null,

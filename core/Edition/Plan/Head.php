@@ -23,6 +23,7 @@ final readonly class Head
      * @param  string|null  $figure  the overall rating as it is shown, "4.6"
      * @param  int|null  $twentieths  the same in twentieths of a star
      * @param  string|null  $base  what it rests on: "from 318 ratings on three services"
+     * @param  string  $since  and since when, behind it; where there is little room it is left out
      * @param  array<int, int>|null  $spread  ratings by stars 1 to 5
      * @param  string|null  $posts  how many there are of the account: "48 posts"
      * @param  list<HeadAction>  $actions
@@ -33,6 +34,7 @@ final readonly class Head
         public ?string $figure,
         public ?int $twentieths,
         public ?string $base,
+        public string $since,
         public ?array $spread,
         public ?Account $account,
         public ?Face $face,
@@ -54,12 +56,15 @@ final readonly class Head
         $account = $in('account') ? ($site->accounts[0] ?? null) : null;
         $shows = $shape->headAt !== 'none';
 
+        [$base, $since] = $figures('count') ? self::base($overall, $site->zone, $words) : [null, ''];
+
         return new self(
             $shows ? $shape->heading : null,
             $shows ? $shape->line : null,
             $figures('overall') && $overall->mean !== null ? $words->number(round($overall->mean, 1), 1) : null,
             ! $figures('overall') || $overall->mean === null ? null : (int) round($overall->mean * 20),
-            $figures('count') ? self::base($overall, $site->zone, $words) : null,
+            $base,
+            $since,
             $figures('spread') ? $overall->spread : null,
             $account,
             $account === null ? null : Face::of($account->name, $pictures[(string) $account->picture] ?? null),
@@ -84,12 +89,17 @@ final readonly class Head
         return $this->figure !== null || $this->base !== null || $this->spread !== null;
     }
 
-    private static function base(Overall $overall, DateTimeZone $zone, Catalogue $words): string
+    /** @return array{string, string} what it rests on, and since when where that stands behind it */
+    private static function base(Overall $overall, DateTimeZone $zone, Catalogue $words): array
     {
         $with = ['count' => $overall->count, 'sources' => $overall->sources, 'places' => $words->counted($overall->sources)];
+        $base = $words->say('figures.base', $with);
+        if ($overall->since === null) {
+            return [$base, ''];
+        }
+        $whole = $words->say('figures.baseSince', $with + ['month' => $words->month(new DateTimeImmutable("@$overall->since"), $zone)]);
 
-        return $overall->since === null ? $words->say('figures.base', $with)
-            : $words->say('figures.baseSince', $with + ['month' => $words->month(new DateTimeImmutable("@$overall->since"), $zone)]);
+        return str_starts_with($whole, $base) ? [$base, substr($whole, strlen($base))] : [$whole, ''];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition\Plan;
 
+use Gnomic\Dress\LookTokens;
 use Gnomic\Edition\Input\Everything;
 use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Memo;
@@ -13,9 +14,12 @@ use Gnomic\Shape\Card\CardBox;
 use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Card\CardHeights;
 use Gnomic\Shape\Click;
+use Gnomic\Shape\Frame;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
+use Gnomic\Shape\Parts\Part;
 use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Space;
@@ -26,6 +30,12 @@ final readonly class Plan
 {
     /** Of the width of a card, when it is asked whether its words fit. */
     private const SAFE = 0.96;
+
+    /** Lines that a card has at most where nobody says how many. */
+    private const LONGEST = 10;
+
+    /** Lines that are not worth being cut off. */
+    private const SPARED = 2;
 
     /** Of a wide place, in CSS pixels. */
     private const USUAL = 1200;
@@ -39,6 +49,7 @@ final readonly class Plan
      * @param  string  $all  address of everything
      * @param  bool  $hasFurther  whether visitors can have other entries beside these
      * @param  CardBox  $box  what the look makes of the room on cards
+     * @param  bool  $isFlush  whether it keeps nothing free around it, as nothing of it is painted
      */
     private function __construct(
         public Shape $shape,
@@ -52,6 +63,8 @@ final readonly class Plan
         public string $all,
         public bool $hasFurther,
         public CardBox $box,
+        public LookTokens $tokens,
+        public bool $isFlush,
     ) {
         $this->memo = new Memo;
     }
@@ -60,7 +73,9 @@ final readonly class Plan
     public static function of(VariantInput $input, string $all = ''): self
     {
         [$chosen, $site, $tokens] = [$input->chosen, $input->site, $input->look->tokens];
-        $brief = $input->brief->with(shape: $input->brief->shape->spaced($tokens->gap));
+        $brief = $input->brief->with(shape: $input->brief->shape->composed($input->look->composition)->spaced($tokens->gap)
+            ->padded($input->look->isPainted() ? Frame::PADDING : 0));
+        $isFlush = $input->brief->shape->leavesPadding() && ! $input->look->isPainted();
         $box = CardBox::of($tokens);
         $shape = $brief->shape;
         $head = Head::of($shape, $input, $all);
@@ -83,6 +98,8 @@ final readonly class Plan
             $all,
             $input->pages() !== [],
             $box,
+            $tokens,
+            $isFlush,
         );
     }
 
@@ -133,6 +150,44 @@ final readonly class Plan
         return $this->shape->click === Click::Enlarge && $this->cards !== [];
     }
 
+    /** Of LookTokens::HEADS: how the head stands; beside the cards one thing below the other. */
+    public function headStyle(): string
+    {
+        return $this->shape->headIsAside() ? 'stacked' : $this->tokens->head;
+    }
+
+    /** Whether what can be pressed for more stands below the cards: the head keeps its one line. */
+    public function hasActionsBelow(): bool
+    {
+        return $this->head->actions !== [] && $this->headStyle() !== 'stacked'
+            && $this->layout()::most() !== 0 && $this->cards !== [];
+    }
+
+    /** @param  class-string<Part>  $part */
+    public function hasPart(string $part): bool
+    {
+        return array_filter($this->cards, fn (Card $card): bool => $card->part($part) !== null) !== [];
+    }
+
+    /** @return array<string, int> of TypeScale::STEPS: how large the words of a card are, by its ref */
+    public function steps(): array
+    {
+        return $this->memo->of('steps', function (): array {
+            $scales = array_map($this->scale(...), $this->ranges);
+            $steps = [];
+            // Where all words are of one size, no card is of another step.
+            foreach (array_filter($scales, fn (TypeScale $scale): bool => ! $scale->isEven()) as $scale) {
+                foreach ($this->heights->of($scale) as $place => $height) {
+                    $steps[$this->cards[$place]->ref] = $height->step;
+                }
+
+                return $steps;
+            }
+
+            return [];
+        });
+    }
+
     /** Whether something opens over the page: a panel, or a menu of several links. */
     public function opensOver(): bool
     {
@@ -178,14 +233,60 @@ final readonly class Plan
      */
     public function fixedHeight(Range $range): ?float
     {
-        return $range->lines === null || ! $range->layout->isLevel() || ! $this->hasWords()
+        return $this->shape->heights !== 'level' || $range->lines === null || ! $range->layout->isLevel() || ! $this->hasWords()
             ? null
             : CardHeight::fixed(
                 array_values(array_diff($this->shape->card, $range->without)),
                 $range->lines,
-                $range->layout->size(),
+                $this->scale($range),
                 $this->box,
+                $this->shape->composition(),
+                $this->cardWidth($range),
             );
+    }
+
+    /** Sizes of words at these widths. */
+    public function scale(Range $range): TypeScale
+    {
+        $space = $this->shape->space(max($range->from, Space::NARROW));
+
+        return self::scaleOn($this->shape, $range->layout, $space, $range->arrangement->columns);
+    }
+
+    /** @param  int  $columns  cards side by side */
+    public static function scaleOn(Shape $shape, Layout $layout, Space $space, int $columns): TypeScale
+    {
+        $composition = $shape->composition();
+        $width = ($layout->cardWidth($space, $columns) - $layout->sides()) / Metrics::EM;
+
+        return $composition::scale($layout)->on($composition::wordsWidth($width));
+    }
+
+    /** Whether cards at these widths are as high as their words, and long ones are cut near the median. */
+    public function fits(Range $range): bool
+    {
+        return $this->shape->heights === 'fit' && $range->isFree && $range->layout->isLevel() && $range->lines !== null;
+    }
+
+    /**
+     * Height in em that cards are cut at, those of them that are longer: so that the highest is near the median, as all in a row are as
+     * high as it is. Null: none is cut.
+     */
+    public function fit(Range $range): ?float
+    {
+        return $this->memo->of("fit $range->from", function () use ($range): ?float {
+            if (! $this->fits($range) || ! $this->hasWords()) {
+                return null;
+            }
+            $width = $this->cardWidth($range);
+            $heights = [];
+            foreach (array_slice($this->heights->of($this->scale($range)), 0, $range->arrangement->cards) as $height) {
+                $heights[] = $height->at($width, null, $range->without);
+            }
+            sort($heights);
+
+            return $heights === [] ? null : $range->layout->fit($heights) - 2 * $this->box->around;
+        });
     }
 
     /**
@@ -198,19 +299,25 @@ final readonly class Plan
     {
         return $this->memo->of("clamps $range->from", function () use ($range): array {
             $fixed = $this->fixedHeight($range);
+            $fit = $this->fit($range);
             $width = $this->cardWidth($range);
             $clamps = [];
             if ($range->lines === null || ! $this->hasWords()) {
                 return array_map(fn (): Clamp => new Clamp(null, false), $this->cards);
             }
-            foreach ($this->heights->of($range->layout->size()) as $place => $height) {
+            foreach ($this->heights->of($this->scale($range)) as $place => $height) {
                 if ($this->cards[$place]->isPicture && $range->layout::isOfPictures()) {
                     $clamps[] = new Clamp($range->lines, false);
 
                     continue;
                 }
-                $most = $fixed === null ? $range->lines : $height->fixedLines($fixed, $width, $range->without);
-                $isCut = $most !== null && $height->isCut($width * self::SAFE, $most, $range->without, $fixed !== null);
+                $most = match (true) {
+                    $fixed !== null => $height->fixedLines($fixed, $width, $range->without),
+                    $fit !== null => min(max($range->lines, $height->fixedLines($fit, $width, $range->without, false)), self::LONGEST),
+                    default => $range->lines,
+                };
+                // To read on for a line or two takes as much room as they do.
+                $isCut = $height->isCut($width * self::SAFE, $most + ($fit === null ? 0 : self::SPARED), $range->without, $fixed !== null);
                 $clamps[] = new Clamp($isCut || $range->layout::isOfPictures() ? $most : null, $isCut);
             }
 

@@ -22,15 +22,36 @@ final readonly class PlannedHeight
 
     private const HEADING_LINE = 1.25 * self::HEADING;
 
-    private const HEADING_BELOW = 0.31 * self::HEADING;
+    /** By how the head stands, in the size of the heading. */
+    private const HEADING_BELOW = ['stacked' => 0.31, 'figure' => 0.5];
 
-    /** The figure, and what has to be pressed. */
-    private const FIGURE = 2.0 * 1.15;
+    /** Below the head, with its line. */
+    private const UNDER_HEAD = 0.75 + 1 / Metrics::EM;
+
+    /** Sizes of the figure by how the head stands; glyphs beside it; and what has to be pressed. */
+    private const FIGURES = ['line' => 1.625, 'centred' => 1.625, 'stacked' => 2.0, 'figure' => 4.0];
+
+    private const GLYPHS = 5.8 * 1.125;
 
     private const ACTION = 2.5;
 
+    /** CSS pixels from which on it is said since when the figures are. */
+    private const SINCE_FROM = 480;
+
+    /** Bars of the spread, and the least width that they are shown at. */
+    private const SPREAD = 14.875;
+
+    private const SPREAD_HIGH = 5 * 1.25;
+
+    private const SPREAD_FROM = 192;
+
     /** A row of controls or of the honest line. */
     private const FOOT = 2.75;
+
+    /** What moves the cards: its width and its height, with what is kept free above it. */
+    private const CONTROLS = 11.5;
+
+    private const TURN = 3.5;
 
     /** Between the parts of the foot, and of the row in the head. */
     private const BETWEEN = 1.5;
@@ -59,18 +80,23 @@ final readonly class PlannedHeight
         $range = $plan->at($width);
         $own = $range->layout->ownHeight();
         if ($own !== null) {
-            return Metrics::EM * $own;
+            return Metrics::EM * ($own + ($range->layout::most() === 0 ? $this->padding() : 0.0));
         }
         $space = $plan->shape->space($width);
         if ($range->layout::most() === 0) {
-            return Metrics::EM * (self::PADDING + $this->rating(($width - 2 * $space->side) / Metrics::EM));
+            return Metrics::EM * ($this->padding() + $this->rating(($width - 2 * $space->side) / Metrics::EM, $width));
         }
         $inner = $space->inner / Metrics::EM;
         $isAside = $plan->shape->headIsAside() && $width >= Space::ASIDE_FROM;
-        $head = $this->head($isAside ? Space::ASIDE / Metrics::EM : $inner);
+        $head = $this->head($isAside ? Space::ASIDE / Metrics::EM : $inner, $width);
         $deck = $this->cards($range, $space) / Metrics::EM + $this->foot($inner, $range);
 
-        return Metrics::EM * (self::PADDING + ($isAside ? max($head, $deck) : $head + $deck));
+        return Metrics::EM * ($this->padding() + ($isAside ? max($head, $deck) : $head + $deck));
+    }
+
+    private function padding(): float
+    {
+        return $this->plan->isFlush ? 0.0 : self::PADDING;
     }
 
     /** @return list<float> of each card that is shown at a width, as its own words and parts make it */
@@ -90,7 +116,7 @@ final readonly class PlannedHeight
         $fixed = $this->plan->fixedHeight($range);
         $heights = [];
         $clamps = $this->plan->clamps($range);
-        foreach (array_slice($this->plan->heights->of($range->layout->size()), 0, $range->arrangement->cards) as $place => $height) {
+        foreach (array_slice($this->plan->heights->of($this->plan->scale($range)), 0, $range->arrangement->cards) as $place => $height) {
             $own = Metrics::EM * $height->at($of / Metrics::EM, $clamps[$place]->lines, $range->without, $fixed !== null);
             $heights[] = max($own, $fixed === null ? 0.0 : Metrics::EM * ($fixed + 2 * $this->plan->box->around));
         }
@@ -98,33 +124,85 @@ final readonly class PlannedHeight
         return $heights;
     }
 
-    /** In em, as all that follows but the cards. */
-    private function head(float $width): float
+    /** In em, as all that follows but the cards. @param  int  $place  CSS pixels of the whole place */
+    private function head(float $width, int $place): float
     {
         $head = $this->plan->head;
         if ($head->isEmpty()) {
             return 0.0;
         }
-        $height = 0.75 + 1 / Metrics::EM;
-        $height += $head->heading === null ? 0.0
-            : self::HEADING_LINE * $this->lines($head->heading, $width / self::HEADING, true) + self::HEADING_BELOW;
-        $height += $head->line === null ? 0.0 : Metrics::LEADING * $this->lines($head->line, $width) + 0.5;
-        if (! $head->hasRow()) {
-            return $height;
-        }
-        $figures = array_values(array_filter([
-            $head->figure === null ? null : [2.0 * $this->width($head->figure, true), self::FIGURE],
-            $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * Metrics::LEADING],
-            $head->spread === null ? null : [3.375, 1.25],
-        ]));
-        $actions = array_map(fn (HeadAction $action): array => $this->action($action, $width), $head->actions);
-        $parts = [
-            ...($head->account === null ? [] : [[min($width, 36.0), max(2.5, self::SMALL * Metrics::LEADING * 2)]]),
-            ...($figures === [] ? [] : [[self::wide($figures, 0.875), self::rows($figures, $width, 0.875, 0.125)]]),
-            ...($actions === [] ? [] : [[self::wide($actions, 1.25), self::rows($actions, $width, 1.25, 0.25)]]),
+        $style = $this->plan->headStyle();
+        $heading = $head->heading === null ? null : [
+            min($width, self::HEADING * $this->width($head->heading, true)),
+            self::HEADING_LINE * $this->lines($head->heading, $width / self::HEADING, true),
         ];
+        $line = $head->line === null ? 0.0 : Metrics::LEADING * $this->lines($head->line, $width);
+        $row = $this->row($width, $place, $style);
+        $height = self::UNDER_HEAD + match (true) {
+            $style === 'line' => self::rows(array_values(array_filter([$heading, $row])), $width, self::BETWEEN, 0.25)
+                + ($line > 0 ? $line + 0.25 : 0.0),
+            $style === 'centred' => ($heading[1] ?? 0.0) + $line + ($row[1] ?? 0.0)
+                + 0.375 * max(0, count(array_filter([$heading !== null, $line > 0, $row !== null], fn (bool $is): bool => $is)) - 1),
+            default => ($heading === null ? 0.0 : $heading[1] + self::HEADING * self::HEADING_BELOW[$style])
+                + ($line > 0 ? $line + 0.5 : 0.0) + ($row[1] ?? 0.0),
+        };
 
-        return $height + self::rows($parts, $width, self::BETWEEN, 0.25);
+        return $height;
+    }
+
+    /**
+     * The account, the figures and what can be pressed.
+     *
+     * @return array{float, float}|null width and height; null where there are none
+     */
+    private function row(float $width, int $place, string $style): ?array
+    {
+        $head = $this->plan->head;
+        if (! $head->hasRow()) {
+            return null;
+        }
+        $actions = $this->plan->hasActionsBelow() ? [] : $this->actions($width);
+        $parts = array_values(array_filter([
+            $head->account === null ? null : [min($width, 36.0), max(2.5, self::SMALL * Metrics::LEADING * 2)],
+            $head->figure === null && $head->base === null ? null : $this->figures($width, $place, $style),
+            $head->spread === null || $place < self::SPREAD_FROM ? null : [min($width, self::SPREAD), self::SPREAD_HIGH],
+            $actions === [] ? null : [self::wide($actions, 1.25), self::rows($actions, $width, 1.25, 0.25)],
+        ]));
+
+        return $parts === [] ? null : [min($width, self::wide($parts, self::BETWEEN)), self::rows($parts, $width, self::BETWEEN, 0.25)];
+    }
+
+    /** @return array{float, float} width and height */
+    private function figures(float $width, int $place, string $style): array
+    {
+        $head = $this->plan->head;
+        $said = (string) $head->base.($place < self::SINCE_FROM ? '' : $head->since);
+        $small = self::SMALL * Metrics::LEADING;
+        if ($style === 'figure') {
+            $figure = self::FIGURES[$style] * $this->width((string) $head->figure, true) + 0.875;
+            $beside = max(1.0, $width - $figure);
+            $lines = $this->lines($said, $beside / self::SMALL);
+
+            return [
+                min($width, $figure + max(self::GLYPHS, self::SMALL * $this->width($said))),
+                max(self::FIGURES[$style], 1.125 + $lines * self::SMALL * 1.35),
+            ];
+        }
+        $size = self::FIGURES[$style] ?? self::FIGURES['line'];
+        $parts = array_values(array_filter([
+            $head->figure === null || $style === 'stacked' ? null : [self::GLYPHS, 1.125],
+            $head->figure === null ? null : [$size * $this->width($head->figure, true), $size * 1.15],
+            $said === '' ? null : [min($width, self::SMALL * $this->width($said)), $small * $this->lines($said, $width / self::SMALL)],
+        ]));
+        $gap = $style === 'stacked' ? 0.875 : 0.75;
+
+        return [min($width, self::wide($parts, $gap)), self::rows($parts, $width, $gap, 0.125)];
+    }
+
+    /** @return list<array{float, float}> widths and heights */
+    private function actions(float $width): array
+    {
+        return array_map(fn (HeadAction $action): array => $this->action($action, $width), $this->plan->head->actions);
     }
 
     /** @return array{float, float} width and height */
@@ -136,22 +214,27 @@ final readonly class PlannedHeight
     }
 
     /** The overall rating in a line. */
-    private function rating(float $width): float
+    private function rating(float $width, int $place): float
     {
         $head = $this->plan->head;
+        $said = (string) $head->base.($place < self::SINCE_FROM ? '' : $head->since);
+        $small = self::SMALL * Metrics::LEADING;
         $figures = array_values(array_filter([
             $head->figure === null ? null : [1.25 * $this->width($head->figure, true), 1.25 * 1.15],
-            $head->base === null ? null : [self::SMALL * $this->width($head->base), self::SMALL * Metrics::LEADING],
-            $head->spread === null ? null : [3.375, 1.25],
+            $said === '' ? null : [self::SMALL * $this->width($said), $small * $this->lines($said, $width / self::SMALL)],
         ]));
-        $glyphs = $head->twentieths === null ? [] : [[5.0, 1.0]];
-        $wide = min($width, self::wide([...$glyphs, [self::wide($figures, 0.875), 0.0]], 0.75));
-        $whole = [...$glyphs, [self::wide($figures, 0.875), self::rows($figures, $width, 0.875, 0.125)]];
+        $glyphs = $head->twentieths === null ? [] : [[5.8, 1.0]];
+        $whole = [
+            ...$glyphs,
+            [min($width, self::wide($figures, 0.75)), self::rows($figures, $width, 0.75, 0.125)],
+            ...($head->spread === null || $place < self::SPREAD_FROM ? [] : [[min($width, self::SPREAD), self::SPREAD_HIGH]]),
+        ];
+        $wide = min($width, self::wide($whole, 0.75));
         $heading = $head->heading === null ? [] : [[
             min($width, self::SMALL * $this->width($head->heading)),
             self::SMALL * Metrics::LEADING * $this->lines($head->heading, $width / self::SMALL),
         ]];
-        $actions = array_map(fn (HeadAction $action): array => $this->action($action, $width), $head->actions);
+        $actions = $this->actions($width);
 
         return self::rows([[$wide, self::rows($whole, $width, 0.75, 0.125)], ...$heading, ...$actions], $width, 0.75, 0.125) + 0.25;
     }
@@ -169,11 +252,20 @@ final readonly class PlannedHeight
         if ($this->plan->hasFurther) {
             $parts[] = [8.0, self::FOOT];
         }
+        if ($this->plan->hasActionsBelow()) {
+            $actions = $this->actions($width);
+            $parts[] = [min($width, self::wide($actions, 1.25)), max(self::FOOT, self::rows($actions, $width, 1.25, 0.25))];
+        }
+        // What is said and pressed stands together, and wraps before what moves the cards does.
+        $foot = $parts === [] ? [] : [[
+            min($width, self::wide($parts, self::BETWEEN)),
+            0.25 + self::rows($parts, $width, self::BETWEEN, 0.0),
+        ]];
         if ($range->layout->hasControls() && count($this->plan->cards) > 1) {
-            $parts[] = [min($width, 11.5), self::FOOT];
+            $foot[] = [min($width, self::CONTROLS), self::TURN];
         }
 
-        return self::rows($parts, $width, 1.0, 0.0);
+        return self::rows($foot, $width, 1.0, 0.0);
     }
 
     /** In CSS pixels. Tiles of pictures are as high as their places, and have no height of their own. */

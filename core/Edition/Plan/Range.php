@@ -15,6 +15,7 @@ final readonly class Range
      * @param  int|null  $to  the first width that does not count any more
      * @param  int  $at  the width that it was worked out for
      * @param  int|null  $lines  that words are clamped to
+     * @param  bool  $isFree  whether that is what is usual, and not what the brief says
      * @param  list<string>  $without  parts that cards do not show at these widths
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Range
         public Layout $layout,
         public Arrangement $arrangement,
         public ?int $lines,
+        public bool $isFree,
         public array $without,
     ) {
     }

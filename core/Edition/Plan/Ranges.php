@@ -6,6 +6,7 @@ namespace Gnomic\Edition\Plan;
 
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardHeights;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\PicturesPart;
 use Gnomic\Shape\Shape;
@@ -61,7 +62,7 @@ final class Ranges
     {
         $ranges = [];
         $tiles = [];
-        foreach (self::counts($shape, $limits, count($cards)) as ['from' => $from, 'to' => $to, 'cards' => $shown]) {
+        foreach (self::counts($shape, $limits, count($cards)) as ['from' => $from, 'to' => $to, 'across' => $across, 'cards' => $shown]) {
             $class = WidthClass::at($from);
             $layout = $shape->layoutAt($class);
             // Where a few words fill a line, they are shown whole.
@@ -69,18 +70,20 @@ final class Ranges
             $lines = $layout->linesIn($space) ?? ($space->isNarrow() && ! $layout::isOfPictures() ? null : $shape->linesAt($class));
             $without = $shape->withoutAt($class);
             // Heights depend on what is shown at these widths, and on nothing else of them.
-            $tiles[$class->value.$lines] ??= self::tiles($cards, $heights, $layout->size(), $lines, $without);
+            $scale = Plan::scaleOn($shape, $layout, $shape->space(max($from, Space::NARROW)), $across);
+            $kind = "$class->value $lines {$scale->key()}";
+            $tiles[$kind] ??= self::tiles($cards, $heights, $scale, $lines, $without);
             foreach ($layout::isFine() || $lines !== null ? self::steps($from, $to) : [[$from, $to, $from]] as [$first, $end, $at]) {
                 $space = $shape->space($at);
-                $arrangement = $layout->arranged($space, $shape->space($first), array_slice($tiles[$class->value.$lines], 0, $shown));
-                $ranges[] = new Range($first, $end, $at, $layout, $arrangement, $lines, $without);
+                $arrangement = $layout->arranged($space, $shape->space($first), array_slice($tiles[$kind], 0, $shown));
+                $ranges[] = new Range($first, $end, $at, $layout, $arrangement, $lines, ! $shape->saysLines($class), $without);
             }
         }
 
         return $ranges;
     }
 
-    /** @return array{int, int} cards across and shown */
+    /** @return array{int, int, string} cards across and shown, and by what sizes words are set */
     private static function count(Shape $shape, Limits $limits, int $shown, int $width): array
     {
         $layout = $shape->layoutAt(WidthClass::at($width));
@@ -89,13 +92,17 @@ final class Ranges
         $most = min($shown, $limits->at($width), $layout::most() ?? $shown);
 
         // More columns than cards change nothing.
-        return [min($layout->acrossAt($space), max(1, $shown)), $layout->cardsAt($space, $most)];
+        $across = min($layout->acrossAt($space), max(1, $shown));
+
+        $scale = Plan::scaleOn($shape, $layout, $shape->space(max($width, Space::NARROW)), $across);
+
+        return [$across, $layout->cardsAt($space, $most), $scale->key()];
     }
 
     /**
      * Widths between two at which another count holds than just before; there are few, and between them nothing changes.
      *
-     * @param  callable(int): array{int, int}  $at
+     * @param  callable(int): array{int, int, string}  $at
      * @return list<int>
      */
     private static function breaks(callable $at, int $first, int $last): array
@@ -130,12 +137,12 @@ final class Ranges
      * @param  list<string>  $without
      * @return list<Tile>
      */
-    private static function tiles(array $cards, CardHeights $heights, float $size, ?int $lines, array $without): array
+    private static function tiles(array $cards, CardHeights $heights, TypeScale $scale, ?int $lines, array $without): array
     {
         return array_map(fn (int $place, Card $card): Tile => new Tile(
             ($card->part(PicturesPart::class)?->pictures[0] ?? null)?->ratio(),
             fn (float $width): float => Metrics::EM
-                * $heights->of($size)[$place]->at($width / Metrics::EM, $lines, $without),
+                * $heights->of($scale)[$place]->at($width / Metrics::EM, $lines, $without),
             $card->weight->likes,
             $card->weight->stars,
             $card->weight->isPinned,

@@ -75,7 +75,11 @@ final class WayleafReviews
             id: $review->string('review_id'),
             kind: Kind::Review,
             url: Address::webOrNull($review->textOrNull('url'), null),
-            author: new Author(Words::line($author->textOrNull('name')), url: Address::webOrNull($author->textOrNull('url'), null)),
+            author: new Author(
+                Words::line($author->textOrNull('name')),
+                url: $author->textOrNull('url'),
+                image: $author->textOrNull('picture'),
+            ),
             rating: self::rating($review, $where, $problems),
             text: $body->text,
             html: $body->html,

@@ -11,13 +11,13 @@ use Gnomic\Shape\Parts\Metrics;
 final readonly class CardBox
 {
     /** Above and below what is on a card that is parted from others by lines. */
-    private const OPEN = 1.125;
+    private const OPEN = 1.75;
 
     /** Above and below a box. */
     private const AROUND = 0.5;
 
     /** Height of lines of words by their size. */
-    private const LEADING = 1.5;
+    private const LEADING = 1.53;
 
     /**
      * @param  float  $pad  above and below what is on a card
@@ -26,6 +26,8 @@ final readonly class CardBox
      * @param  float  $edge  above and below, of the line around it
      * @param  float  $leading  height of lines of words by their size
      * @param  float  $scale  of all letters and of what is measured by them
+     * @param  bool  $quotes  whether words stand in quotation marks
+     * @param  int  $measure  characters, of about half their size each, that a line of words is long at most
      */
     private function __construct(
         public float $pad,
@@ -34,6 +36,8 @@ final readonly class CardBox
         public float $edge,
         public float $leading,
         public float $scale,
+        public bool $quotes = false,
+        public int $measure = 68,
     ) {
     }
 
@@ -49,12 +53,14 @@ final readonly class CardBox
         $inset = $tokens->inset / Metrics::EM;
 
         return new self(
-            $isBoxed ? $inset : self::OPEN,
+            $isBoxed ? $inset : $tokens->pad / Metrics::EM,
             $inset + $edge,
             $isBoxed ? self::AROUND : 0.0,
             $edge,
             $tokens->leading / 100,
             $tokens->size / 100,
+            $tokens->quotes === 1,
+            $tokens->measure,
         );
     }
 

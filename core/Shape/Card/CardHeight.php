@@ -5,34 +5,55 @@ declare(strict_types=1);
 namespace Gnomic\Shape\Card;
 
 use Gnomic\Memo;
+use Gnomic\Shape\Composition;
 use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Measure;
-use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\Part;
 use Gnomic\Shape\Parts\Parts;
 use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
 
-/** How high a card becomes at a width, before anything is drawn: that of its parts, and of what is kept free around them. */
+/** How high a card becomes at a width, before anything is drawn: that of its parts and of what is around them. */
 final readonly class CardHeight
 {
+    /** Of TypeScale::STEPS: how large its words are. */
+    public int $step;
+
     private Measure $measure;
 
     private ?WordsPart $words;
 
     private Memo $memo;
 
-    private function __construct(private Card $card, Font $font, float $size, string $picture, private CardBox $box)
-    {
+    /** @param  class-string<Composition>  $composition */
+    private function __construct(
+        private Card $card,
+        Font $font,
+        TypeScale $scale,
+        string $picture,
+        private CardBox $box,
+        private string $composition,
+    ) {
         $this->memo = new Memo;
-        $this->measure = new Measure($font, $size, $picture, $box);
         $this->words = $card->part(WordsPart::class);
+        $measure = fn (int $step): Measure => new Measure(
+            $font,
+            $scale->sizes[$step] ?? 1.0,
+            $picture,
+            $box,
+            $scale->leading($step, $box->leading),
+            $composition::nameSize(),
+            $composition::isFlat(),
+        );
+        $this->step = $this->words === null ? 0 : $scale->step($this->words->extent($measure(0)));
+        $this->measure = $measure($this->step);
     }
 
-    /** @param  float  $size  of the words, in em */
-    public static function of(Card $card, Shape $shape, Font $font, float $size, ?CardBox $box = null): self
+    /** @param  TypeScale  $scale  of the words, on cards as wide as these */
+    public static function of(Card $card, Shape $shape, Font $font, TypeScale $scale, ?CardBox $box = null): self
     {
-        return new self($card, $font, $size, $shape->picture, $box ?? CardBox::usual());
+        return new self($card, $font, $scale, $shape->picture, $box ?? CardBox::usual(), $shape->composition());
     }
 
     /** What is left of the width of a card. */
@@ -48,7 +69,7 @@ final readonly class CardHeight
      */
     public function isCut(float $width, int $lines, array $without, bool $isLevel): bool
     {
-        $width = $this->within($width);
+        $width = $this->composition::wordsWidth($this->within($width));
 
         return $this->words !== null && ! in_array(WordsPart::name(), $without, true)
             && ($this->words->lines($this->measure, $width) > $lines || ($isLevel && $width < $this->briefFrom($without)));
@@ -65,16 +86,15 @@ final readonly class CardHeight
      */
     public function at(float $width, ?int $most = null, array $without = [], bool $isLevel = false): float
     {
-        $width = $this->within($width);
         $isLevel = $isLevel && $this->words !== null && ! in_array(WordsPart::name(), $without, true);
-        $heights = [];
-        foreach ($this->blocks($without) as $block) {
-            $heights[] = $isLevel && $block->isHeld()
-                ? (CardBlock::kept($block->parts) ?? 0.0)
-                : $block->height($this->measure, $width, $most);
-        }
 
-        return $this->box->ends() + array_sum($heights) + Metrics::GAP * max(0, count($heights) - 1) + 2 * $this->box->around;
+        return $this->box->ends() + 2 * $this->box->around + $this->composed(
+            $this->blocks($without),
+            $width,
+            fn (CardBlock $block, float $within): float => $isLevel && $block->isHeld()
+                ? (CardBlock::kept($block->parts) ?? 0.0)
+                : $block->height($this->measure, $within, $most),
+        );
     }
 
     /**
@@ -82,8 +102,9 @@ final readonly class CardHeight
      * what is kept free around it.
      *
      * @param  list<string>  $parts  names of Parts
+     * @param  class-string<Composition>  $composition
      */
-    public static function fixed(array $parts, int $lines, float $size, CardBox $box): float
+    public static function fixed(array $parts, int $lines, TypeScale $scale, CardBox $box, string $composition, float $width): float
     {
         $kept = [];
         foreach ($parts as $name) {
@@ -93,29 +114,44 @@ final readonly class CardHeight
             }
         }
         $blocks = Parts::blocks($kept);
-        $height = $box->ends();
-        foreach ($blocks as $block) {
-            $height += ($block[0] === WordsPart::class ? $lines * $size * $box->leading : 0.0) + (CardBlock::kept($block) ?? 0.0);
-        }
+        $words = $lines * $scale->sizes[0] * $box->leading;
 
-        return $height + Metrics::GAP * max(0, count($blocks) - 1);
+        return $box->ends() + $composition::height(
+            array_map(fn (array $block): string => $block[0], $blocks),
+            max(0.5, $width - 2 * $box->side),
+            fn (int $place): float => ($blocks[$place][0] === WordsPart::class ? $words : 0.0) + (CardBlock::kept($blocks[$place]) ?? 0.0),
+        );
     }
 
     /**
-     * Lines of words on this card in a height that is fixed: what it lacks of other parts is theirs.
+     * Lines of words on this card in a height that is given: what it lacks of other parts is theirs.
      *
      * @param  list<string>  $without  parts that are not shown
+     * @param  bool  $isLevel  whether so much is kept free for other parts as for all cards
      */
-    public function fixedLines(float $height, float $width, array $without): int
+    public function fixedLines(float $height, float $width, array $without, bool $isLevel = true): int
     {
-        $width = $this->within($width);
-        $others = $this->box->ends();
-        foreach ($this->blocks($without) as $block) {
-            $others += (CardBlock::kept($block->parts) ?? $block->height($this->measure, $width, null))
-                + ($block->words === null ? Metrics::GAP : 0.0);
-        }
+        $others = $this->box->ends() + $this->composed(
+            $this->blocks($without),
+            $width,
+            fn (CardBlock $block, float $within): float => ($isLevel || $block->words !== null ? CardBlock::kept($block->parts) : null)
+                ?? $block->height($this->measure, $within, null),
+        );
 
-        return max(1, (int) floor(($height - $others + 0.01) / ($this->measure->size * $this->box->leading)));
+        return max(1, (int) floor(($height - $others + 0.01) / ($this->measure->size * $this->measure->leading)));
+    }
+
+    /**
+     * @param  list<CardBlock>  $blocks
+     * @param  callable(CardBlock, float): float  $height
+     */
+    private function composed(array $blocks, float $width, callable $height): float
+    {
+        return $this->composition::height(
+            array_map(fn (CardBlock $block): string => $block->parts[0]::class, $blocks),
+            $this->within($width),
+            fn (int $place, float $within): float => $height($blocks[$place], $within),
+        );
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Gnomic\Shape\Card;
 
 use Gnomic\Memo;
 use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Shape;
 
 /** Cards whose words are measured once, for all that rests on their heights; and not before something asks. */
@@ -19,11 +20,11 @@ final readonly class CardHeights
         $this->memo = new Memo;
     }
 
-    /** @return list<CardHeight> of each card, its words in a size in em */
-    public function of(float $size): array
+    /** @return list<CardHeight> of each card, its words in sizes of a scale */
+    public function of(TypeScale $scale): array
     {
-        return $this->memo->of("$size", fn (): array => array_map(
-            fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->font, $size, $this->box),
+        return $this->memo->of($scale->key(), fn (): array => array_map(
+            fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->font, $scale, $this->box),
             $this->cards,
         ));
     }

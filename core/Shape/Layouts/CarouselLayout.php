@@ -19,12 +19,15 @@ use Gnomic\Text\Numbers;
 /** Cards side by side in a track that is moved through. */
 final readonly class CarouselLayout extends Layout
 {
+    private const PEEK = 32;
+
     private const CONTROLS = ['arrows' => 'arrows', 'dots' => 'a dot a page', 'numbers' => '"1 of 3"'];
 
     /**
      * @param  list<string>  $controls  keys of CONTROLS
      * @param  bool  $byCard  whether it moves by one card; by as many as are seen else
      * @param  int|null  $autoplay  seconds a slide; null: it stands still
+     * @param  bool  $peeks  whether the next card is seen at the edge, where one stands by itself
      */
     private function __construct(
         private Columns $columns,
@@ -33,6 +36,7 @@ final readonly class CarouselLayout extends Layout
         public array $controls,
         public bool $byCard,
         public ?int $autoplay,
+        public bool $peeks,
     ) {
     }
 
@@ -68,6 +72,7 @@ final readonly class CarouselLayout extends Layout
                 'How far one press moves it.',
             ),
             'autoplay' => NumberSchema::whole(2, 15, about: 'Seconds a slide; null: it stands still.'),
+            'peek' => new BooleanSchema(true, 'Whether the next card is seen at the edge, where one stands by itself.'),
         ];
     }
 
@@ -80,6 +85,7 @@ final readonly class CarouselLayout extends Layout
             $settings->strings('controls'),
             $settings->string('by') === 'card',
             $settings->intOrNull('autoplay'),
+            $settings->boolOr('peek', true),
         );
     }
 
@@ -137,6 +143,17 @@ final readonly class CarouselLayout extends Layout
     public function style(int $cards, int $gap): array
     {
         return $this->rows === 1 ? [] : ['rows' => (string) $this->rows];
+    }
+
+    /** What is left beside a card for the gap and the beginning of the next, in CSS pixels. */
+    public function peek(int $columns, int $cards, Space $space): int
+    {
+        return $this->peeks && $columns === 1 && $cards > $this->rows && ! $space->isNarrow() ? self::PEEK + $space->gap : 0;
+    }
+
+    public function cardWidth(Space $space, int $columns): float
+    {
+        return $space->column($columns) - $this->peek($columns, PHP_INT_MAX, $space);
     }
 
     public static function hasSlides(): bool

@@ -6,7 +6,10 @@ namespace Gnomic\Shape\Layouts;
 
 use Gnomic\Json\Members;
 use Gnomic\Json\Schema\BooleanSchema;
+use Gnomic\Shape\Compositions\RowComposition;
+use Gnomic\Shape\Compositions\WordsComposition;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
 use Gnomic\Shape\Space;
 
@@ -47,6 +50,17 @@ final readonly class ListLayout extends Layout
         return $this->column ? 'in a narrow column' : 'in a list';
     }
 
+    /** Where lines of words end long before the place does, authors stand beside them. */
+    public function composed(string $composition): string
+    {
+        return $composition === WordsComposition::name() && ! $this->column ? RowComposition::name() : $composition;
+    }
+
+    public function scale(): TypeScale
+    {
+        return $this->column ? TypeScale::even(1.0625) : TypeScale::of(1.0625, 1.3125, 1.6875);
+    }
+
     public function size(): float
     {
         return $this->column ? 0.9375 : 1.0625;
@@ -59,6 +73,6 @@ final readonly class ListLayout extends Layout
 
     public function cardWidth(Space $space, int $columns): float
     {
-        return min($this->column ? 352.0 : 640.0, $space->inner);
+        return $this->column ? min(352.0, $space->inner) : $space->inner;
     }
 }

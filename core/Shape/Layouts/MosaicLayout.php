@@ -25,6 +25,12 @@ final readonly class MosaicLayout extends Layout
         'pins' => 'those you pinned',
     ];
 
+    /** CSS pixels of all cards together from which two stand side by side, whatever width they are to have. */
+    private const TWO_FROM = 270;
+
+    /** CSS pixels that a row is high at most, so that the largest are no higher than twice that. */
+    private const ROW = 236.0;
+
     /** Where not the pattern says it, one of so many gets more room. */
     private const ONE_OF = 5;
 
@@ -81,9 +87,10 @@ final readonly class MosaicLayout extends Layout
         return 4;
     }
 
+    /** Two of them on phones, too: one below the other, pictures are a long way down. */
     public function acrossAt(Space $space): int
     {
-        return $this->columns->at($space);
+        return max($this->columns->at($space), min($this->columns->most, $space->inner >= self::TWO_FROM ? 2 : 1));
     }
 
     public function why(Space $space): string
@@ -135,8 +142,9 @@ final readonly class MosaicLayout extends Layout
     /** Rows are as high as a cell is wide, or as the words of a tile that stands in one row. */
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float
     {
-        $cell = $space->column($arrangement->columns);
+        $cell = min(self::ROW, $space->column($arrangement->columns));
         if ($arrangement->columns === 1) {
+            $cell = $space->column(1);
             $heights = array_map(fn (float $height): float => $height === 0.0 ? $cell : $height, $heights);
 
             return array_sum($heights) + $space->gap * max(0, count($heights) - 1);

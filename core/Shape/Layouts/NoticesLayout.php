@@ -8,6 +8,7 @@ use Gnomic\Json\Members;
 use Gnomic\Json\Schema\ChoiceSchema;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
 use Gnomic\Shape\Space;
 use Gnomic\Text\Numbers;
@@ -84,6 +85,11 @@ final readonly class NoticesLayout extends Layout
     public function seconds(): int
     {
         return $this->every;
+    }
+
+    public function scale(): TypeScale
+    {
+        return TypeScale::even(0.9375);
     }
 
     public function size(): float

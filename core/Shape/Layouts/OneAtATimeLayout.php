@@ -9,6 +9,7 @@ use Gnomic\Json\Schema\ChoiceSchema;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
 use Gnomic\Shape\Space;
 use Gnomic\Text\Numbers;
@@ -70,9 +71,20 @@ final readonly class OneAtATimeLayout extends Layout
         return $this->autoplay;
     }
 
+    public function scale(): TypeScale
+    {
+        return TypeScale::of(1.25, 1.5, 1.75);
+    }
+
     public function size(): float
     {
         return 1.375;
+    }
+
+    /** The third highest: of the two above it, more is read on. */
+    public function fit(array $heights): float
+    {
+        return $heights[max(0, count($heights) - 3)] ?? $heights[0];
     }
 
     public function parts(): array

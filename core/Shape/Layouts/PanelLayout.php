@@ -8,6 +8,7 @@ use Gnomic\Json\Members;
 use Gnomic\Json\Schema\ChoiceSchema;
 use Gnomic\Json\Schema\TextSchema;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
 
 /** A button in the text, a badge in a corner or a tab at an edge of the window; a press opens a panel with everything chosen. */
@@ -92,5 +93,10 @@ final readonly class PanelLayout extends Layout
     public function opensPanel(): bool
     {
         return true;
+    }
+
+    public function scale(): TypeScale
+    {
+        return TypeScale::even(1.0625);
     }
 }

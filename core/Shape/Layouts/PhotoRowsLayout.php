@@ -99,6 +99,11 @@ final readonly class PhotoRowsLayout extends Layout
         return new Arrangement($longest, count($tiles), shares: $shares, counts: $counts, ratios: $ratios);
     }
 
+    public function usualGap(): int
+    {
+        return 4;
+    }
+
     public function size(): float
     {
         return 0.9375;

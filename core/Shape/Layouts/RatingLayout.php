@@ -82,6 +82,6 @@ final readonly class RatingLayout extends Layout
 
     public function ownHeight(): ?float
     {
-        return $this->isSeal ? 14.0 : null;
+        return $this->isSeal ? 11.0 : null;
     }
 }

@@ -6,6 +6,7 @@ namespace Gnomic\Shape\Layouts;
 
 use Gnomic\Json\Members;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
 use Gnomic\Shape\Space;
 
@@ -50,6 +51,11 @@ final readonly class SingleLayout extends Layout
     public function cardsAt(Space $space, int $cards): int
     {
         return min(1, $cards);
+    }
+
+    public function scale(): TypeScale
+    {
+        return TypeScale::of(1.5, 1.875, 2.875);
     }
 
     public function size(): float

@@ -8,6 +8,7 @@ use Gnomic\Json\Members;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
 use Gnomic\Shape\Space;
 
@@ -86,5 +87,10 @@ final readonly class TickerLayout extends Layout
     public function rows(Arrangement $arrangement): int
     {
         return min(1, $arrangement->cards);
+    }
+
+    public function scale(): TypeScale
+    {
+        return TypeScale::even(1.0625);
     }
 }

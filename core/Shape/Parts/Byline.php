@@ -10,7 +10,10 @@ final readonly class Byline
     /** Height of a face, and the room that it takes beside the rows, in em. */
     private const FACE = 2.5;
 
-    private const FACE_EDGE = 3.125;
+    private const FACE_EDGE = 3.16;
+
+    /** Between a name and what is said of it on its line. */
+    private const BETWEEN = 0.5;
 
     private bool $hasFace;
 
@@ -63,12 +66,36 @@ final readonly class Byline
     public function height(Measure $measure, float $width): float
     {
         $beside = $width - ($this->hasFace ? self::FACE_EDGE : 0.0);
-        $lines = 0;
+        $flat = $this->flat($measure, $beside);
+        if ($flat !== null) {
+            return $flat;
+        }
+        $height = 0.0;
         foreach ($this->rows as $row => $text) {
-            $lines += $text === '' ? 0 : $measure->small($text, $beside, $row === Row::Name->name);
+            $size = $row === Row::Name->name ? $measure->nameSize : Metrics::SMALL;
+            $lines = $text === '' ? 0 : $measure->paragraph($text, $row === Row::Name->name)->linesAt($beside / $size);
+            $height += $lines * $size * Metrics::LEADING;
         }
 
-        return max($this->hasFace ? self::FACE : 0.0, $lines * Metrics::SMALL_LINE);
+        return max($this->hasFace ? self::FACE : 0.0, $height);
+    }
+
+    /** Whether the name and what stands below it can stand on one line: there is no face beside them. */
+    public function isFlat(): bool
+    {
+        return ! $this->hasFace && array_keys($this->rows) === [Row::Name->name, Row::Said->name];
+    }
+
+    /** Height of the name with what is said of it on its line, where both have room there; null: one stands below the other. */
+    private function flat(Measure $measure, float $width): ?float
+    {
+        if (! $this->isFlat() || ! $measure->isFlat) {
+            return null;
+        }
+        $name = $measure->paragraph($this->rows[Row::Name->name] ?? '', true)->widest() * $measure->nameSize;
+        $said = $measure->paragraph($this->rows[Row::Said->name] ?? '')->widest() * Metrics::SMALL;
+
+        return $name + self::BETWEEN + $said <= $width ? $measure->nameSize * Metrics::LEADING : null;
     }
 
     /** From which width within the card on the name, and what stands in the row below it, take a line each. */
@@ -76,7 +103,8 @@ final readonly class Byline
     {
         $from = 0.0;
         foreach (array_diff_key($this->rows, [Row::Said->name => true]) as $row => $text) {
-            $widest = $measure->paragraph($text, $row === Row::Name->name)->widest() * Metrics::SMALL;
+            $size = $row === Row::Name->name ? $measure->nameSize : Metrics::SMALL;
+            $widest = $measure->paragraph($text, $row === Row::Name->name)->widest() * $size;
             $from = max($from, $widest + ($this->hasFace ? self::FACE_EDGE : 0.0));
         }
 

@@ -23,6 +23,11 @@ final readonly class FacePart extends Part
         return 'Portrait or initials';
     }
 
+    public static function isUsual(): bool
+    {
+        return true;
+    }
+
     public static function of(PartContext $context): ?self
     {
         $name = $context->entry->author->name;

@@ -19,9 +19,19 @@ final readonly class Measure
     /**
      * @param  float  $size  of the words, in em
      * @param  string  $picture  shape that pictures are cut to, of Shape::PICTURES
+     * @param  float  $leading  height of lines of the words, by their size
+     * @param  float  $nameSize  of names, in em
+     * @param  bool  $isFlat  whether what is said of somebody may stand on the line of the name
      */
-    public function __construct(private Font $font, public float $size, public string $picture, public CardBox $box)
-    {
+    public function __construct(
+        private Font $font,
+        public float $size,
+        public string $picture,
+        public CardBox $box,
+        public float $leading = Metrics::LEADING,
+        public float $nameSize = Metrics::SMALL,
+        public bool $isFlat = false,
+    ) {
         $this->plain = new Memo;
         $this->bold = new Memo;
     }

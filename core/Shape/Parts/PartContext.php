@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Parts;
 
+use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Entry\Entry;
 use Gnomic\Shape\Card\CardPicture;
@@ -19,6 +20,7 @@ final readonly class PartContext
     /**
      * @param  list<string>  $parts  that its card shows, by name
      * @param  DateTimeZone  $zone  the site's, for the days shown
+     * @param  DateTimeImmutable  $now  in that zone; only its day is looked at
      * @param  SourcePage|null  $page  of its source
      * @param  StoredPicture|null  $face  of its author
      * @param  list<CardPicture>  $pictures  those that are kept, and videos
@@ -31,6 +33,7 @@ final readonly class PartContext
         public array $parts,
         public Catalogue $words,
         public DateTimeZone $zone,
+        public DateTimeImmutable $now,
         public SiteNames $names,
         public ?SourcePage $page,
         public ?StoredPicture $face,

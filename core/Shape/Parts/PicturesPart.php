@@ -12,6 +12,9 @@ final readonly class PicturesPart extends Part
     /** Height by width of pictures that are cut to a shape. */
     private const SHAPES = ['landscape' => 0.75, 'square' => 1.0, 'portrait' => 4 / 3, 'wide' => 9 / 16];
 
+    /** Of all of them together, in em. */
+    public const WIDEST = 40.0;
+
     /** Of pictures that are not cut, in em. */
     private const TALLEST = 40.0;
 
@@ -57,6 +60,7 @@ final readonly class PicturesPart extends Part
 
     public function height(Measure $measure, float $width): float
     {
+        $width = min($width, self::WIDEST);
         $count = count($this->pictures);
         // As they are, they are as high as their width makes them, up to a bound.
         $most = isset(self::SHAPES[$measure->picture]) ? INF : self::TALLEST;

@@ -9,11 +9,16 @@ use Gnomic\Entry\Rating;
 /** The rating: on its own scale, "9.2 of 10", or in words; with glyphs. */
 final readonly class RatingPart extends Part
 {
+    /** Drawn for the best rating; halves can be told by eye, less cannot. */
+    private const GLYPHS = 5.0;
+
     /**
+     * @param  string  $text  whole, as it is read out: "9.2 of 10"
      * @param  int  $twentieths  of a star, 20 to 100
-     * @param  bool  $isRead  and not only seen as glyphs
+     * @param  bool  $hasGlyphs  whether it is drawn
+     * @param  string|null  $shown  what is written of it; null where glyphs say it all
      */
-    private function __construct(public string $text, public int $twentieths, public bool $isRead)
+    private function __construct(public string $text, public int $twentieths, public bool $hasGlyphs, public ?string $shown)
     {
     }
 
@@ -36,9 +41,18 @@ final readonly class RatingPart extends Part
     {
         [$rating, $stars] = [$context->entry->rating, $context->entry->stars()];
 
-        return $rating === null || $stars === null
-            ? null
-            : new self(self::said($rating, $stars, $context), (int) round($stars * 20), $context->shape->rating !== 'glyphs');
+        if ($rating === null || $stars === null) {
+            return null;
+        }
+        $said = self::said($rating, $stars, $context);
+        $as = $context->shape->rating;
+
+        return new self($said, (int) round($stars * 20), ! in_array($as, ['number', 'words'], true), match (true) {
+            $as === 'glyphs' => null,
+            $as !== 'usual' || $rating->isRecommendation() => $said,
+            $rating->scale->best !== self::GLYPHS || $rating->scale->worst > 1.0 => $said,
+            default => fmod($stars * 2, 1.0) === 0.0 ? null : $context->words->number($rating->value),
+        });
     }
 
     public function text(): string

@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Parts;
 
+use Gnomic\Entry\Kind;
 use Gnomic\Shape\Shortening;
 
 /** What was said, shortened where there is more of it than the brief wants. */
 final readonly class WordsPart extends Part
 {
+    /** Width of a character, about, by the size of letters. */
+    private const CHARACTER = 0.55;
+
     /**
      * @param  string|null  $rest  what is left out; null where nothing is
      * @param  bool  $isCut  whether an ellipsis stands for the rest
+     * @param  bool  $isQuoted  whether somebody is quoted, and not just shown
      */
-    private function __construct(public string $text, public ?string $rest, public bool $isCut)
+    private function __construct(public string $text, public ?string $rest, public bool $isCut, public bool $isQuoted)
     {
     }
 
@@ -43,6 +48,7 @@ final readonly class WordsPart extends Part
             $short->text,
             $short->isShortened ? mb_strcut(trim($context->entry->text), strlen($short->text)) : null,
             $short->isShortened && ! $short->endsOpen(),
+            $context->entry->kind !== Kind::Post && $context->shape->composition()::quotes(),
         );
     }
 
@@ -71,7 +77,19 @@ final readonly class WordsPart extends Part
     /** Lines that it takes. @param  float  $width  within the card, in em */
     public function lines(Measure $measure, float $width): int
     {
-        return $measure->paragraph($this->text.($this->isCut ? ' …' : ''))->linesAt($width / $measure->size);
+        return $measure->paragraph($this->set($measure))->linesAt(min($width / $measure->size, self::CHARACTER * $measure->box->measure));
+    }
+
+    /** How long it is in one line, in its own size. */
+    public function extent(Measure $measure): float
+    {
+        return $measure->paragraph($this->set($measure))->extent();
+    }
+
+    /** As it is set: an opening mark hangs outside, the closing one takes room. */
+    private function set(Measure $measure): string
+    {
+        return $this->text.($this->isCut ? ' …' : '').($this->isQuoted && $measure->box->quotes ? '”' : '');
     }
 
     public function height(Measure $measure, float $width): float
@@ -85,6 +103,6 @@ final readonly class WordsPart extends Part
         $lines = $this->lines($measure, $width);
         $isMore = $this->rest !== null || ($most !== null && $lines > $most);
 
-        return min($lines, $most ?? $lines) * $measure->size * $measure->box->leading + ($isMore ? Metrics::MORE : 0.0);
+        return min($lines, $most ?? $lines) * $measure->size * $measure->leading + ($isMore ? Metrics::MORE : 0.0);
     }
 }

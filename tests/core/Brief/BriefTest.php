@@ -17,13 +17,13 @@ use PHPUnit\Framework\TestCase;
 
 final class BriefTest extends TestCase
 {
-    private const LOOKS = ['paper' => 'Paper', 'night-ink' => 'Night ink'];
+    private const LOOKS = ['window' => 'Window', 'night-ink-3' => 'Night ink'];
 
     public function test_the_usual_is_ten_of_the_newest(): void
     {
         self::assertSame(
-            'Show the newest ten entries. Three across in a carousel, with the overall figures above, in Paper.',
-            Sentence::text(BriefReader::read(['version' => 1]), new SentenceContext(looks: self::LOOKS)),
+            'Show the newest ten entries. Three across in a grid, with the overall figures above, in Window.',
+            Sentence::text(BriefReader::read(['version' => 4]), new SentenceContext(looks: self::LOOKS)),
         );
     }
 
@@ -50,13 +50,13 @@ final class BriefTest extends TestCase
     public function test_in_a_line_the_two_most_telling_conditions_stand_behind_a_comma_or_behind_from(): void
     {
         $sift = ['stars' => ['from' => 4], 'withWords' => true, 'withReply' => true, 'length' => ['from' => 40], 'withPictures' => true, 'order' => 'liked'];
-        $short = fn (array $gather): string => Sentence::short(BriefReader::read(['version' => 3, 'gather' => $gather, 'sift' => $sift]), new SentenceContext(self::site()));
+        $short = fn (array $gather): string => Sentence::short(BriefReader::read(['version' => 4, 'gather' => $gather, 'sift' => $sift]), new SentenceContext(self::site()));
         self::assertSame(
-            'The ten most liked entries, four stars and up, with words, and two more conditions, three across in a carousel',
+            'The ten most liked entries, four stars and up, with words, and two more conditions, three across in a grid',
             $short([]),
         );
         self::assertSame(
-            'The ten most liked entries from the Dome, four stars and up, with words, and two more conditions, three across in a carousel',
+            'The ten most liked entries from the Dome, four stars and up, with words, and two more conditions, three across in a grid',
             $short(['sources' => ['dome']]),
         );
     }
@@ -66,10 +66,10 @@ final class BriefTest extends TestCase
         $kinds = ['dome' => Kind::Review, 'lane' => Kind::Review, 'rook' => Kind::Post, 'hand' => null];
         $context = new SentenceContext(new SiteContext(new DateTimeImmutable('2026-01-01'), kinds: $kinds));
         foreach (['reviews' => ['dome', 'lane'], 'posts' => ['rook'], 'entries' => ['dome', 'rook'], 'entries ' => ['dome', 'hand']] as $noun => $of) {
-            $brief = BriefReader::read(['version' => 3, 'gather' => ['sources' => $of]]);
+            $brief = BriefReader::read(['version' => 4, 'gather' => ['sources' => $of]]);
             self::assertStringStartsWith('Show the newest ten '.trim($noun), Sentence::text($brief, $context));
         }
-        self::assertStringStartsWith('Show the newest ten entries', Sentence::text(BriefReader::read(['version' => 3]), $context));
+        self::assertStringStartsWith('Show the newest ten entries', Sentence::text(BriefReader::read(['version' => 4]), $context));
     }
 
     private static function site(): SiteContext
@@ -145,7 +145,7 @@ final class BriefTest extends TestCase
     public static function wrong(): iterable
     {
         yield 'no object' => ['x', '/', 'an object'];
-        yield 'no version' => [['sift' => []], '/version', 'must be 3'];
+        yield 'no version' => [['sift' => []], '/version', 'must be 4'];
         yield 'another version' => [['version' => 9], '/version', 'is 9'];
         yield 'an unknown part' => [['version' => 1, 'sieve' => 1], '/sieve', 'not known. Known here: version, gather'];
         yield 'an unknown member' => [['version' => 1, 'sift' => ['star' => 4]], '/sift/star', 'stars, withWords'];
@@ -185,7 +185,7 @@ final class BriefTest extends TestCase
         yield 'an order that is none' => [['version' => 1, 'sift' => ['order' => 'best']], '/sift/order', '"newest", "oldest"'];
         yield 'a pin twice' => [['version' => 1, 'sift' => ['pins' => ['a', 'a']]], '/sift/pins/1', 'repeats "a"'];
         yield 'no kind' => [['version' => 1, 'gather' => ['kinds' => []]], '/gather/kinds', 'at least one'];
-        yield 'a layout by its name alone' => [['version' => 3, 'shape' => ['layout' => 'list']], '/shape/layout', 'an object whose "name" is one of'];
+        yield 'a layout by its name alone' => [['version' => 4, 'shape' => ['layout' => 'list']], '/shape/layout', 'an object whose "name" is one of'];
         yield 'seven across' => [['version' => 1, 'shape' => ['across' => 7]], '/shape/layout/across', 'between 1 and 6'];
         yield 'too fast' => [['version' => 1, 'shape' => ['autoplay' => 1]], '/shape/layout/autoplay', 'between 2 and 15'];
     }

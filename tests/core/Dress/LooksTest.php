@@ -45,6 +45,36 @@ final class LooksTest extends TestCase
         self::assertNotEmpty(array_filter($looks, fn (Look $look): bool => $look->light->colour('groundTo') !== null), 'gradient');
     }
 
+    /** In grey and in one typeface: what is left of a look without its colours and fonts. */
+    public function test_any_two_looks_differ_in_at_least_four_of_seven_ways(): void
+    {
+        $ways = function (Look $look): array {
+            $tokens = $look->tokens;
+            $isFilled = $look->light->sure('surface')->alpha > 0.002;
+
+            return [
+                'composition' => $look->composition,
+                'measure' => intdiv($tokens->measure, 6),
+                'heading' => $tokens->head,
+                'density' => $tokens->isBoxed() ? [intdiv($tokens->inset, 4), intdiv((int) $tokens->gap, 6)] : [intdiv($tokens->pad, 6)],
+                'glyph' => $tokens->glyph,
+                'edge' => [$tokens->isBoxed(), $tokens->edge > 0, $tokens->shadow > 0, $isFilled, intdiv($tokens->corner, 6)],
+                'rhythm' => $tokens->rule === 0 ? 'none' : "$tokens->rule $tokens->lines",
+            ];
+        };
+        $looks = array_map(fn (array $one): array => $ways(self::look($one[0])), iterator_to_array(self::looks()));
+        $near = [];
+        foreach ($looks as $one => $is) {
+            foreach ($looks as $other => $has) {
+                $different = count(array_filter(array_keys($is), fn (string $way): bool => $is[$way] !== $has[$way]));
+                if ($one < $other && $different < 4) {
+                    $near[] = "$one and $other differ in $different";
+                }
+            }
+        }
+        self::assertSame([], $near);
+    }
+
     #[DataProvider('looks')]
     public function test_a_look_keeps_through_design_tokens(string $key): void
     {

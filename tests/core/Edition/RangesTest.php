@@ -27,7 +27,7 @@ final class RangesTest extends TestCase
     /** @param  array<string, mixed>  $shape */
     private static function brief(array $shape, int $limit = 12): Brief
     {
-        return BriefReader::read(['version' => 3, 'sift' => ['limit' => $limit], 'shape' => $shape]);
+        return BriefReader::read(['version' => 4, 'sift' => ['limit' => $limit], 'shape' => $shape]);
     }
 
     /** @return list<Entry> */
@@ -105,7 +105,7 @@ final class RangesTest extends TestCase
     {
         foreach (['grid', 'carousel', 'one-at-a-time', 'ticker'] as $layout) {
             $long = array_map(fn (int $at): Entry => new Entry("e$at", Kind::Review, author: new Author('A. B'), title: str_repeat('T', 90), text: str_repeat('words ', 400)), range(1, 12));
-            $brief = self::brief(['layout' => ['name' => $layout], 'shorten' => null]);
+            $brief = self::brief(['layout' => ['name' => $layout], 'shorten' => null, 'heights' => 'level']);
             $of = fn (Entry ...$entries): Plan => self::planned($brief, array_values($entries));
             foreach ([360, 768, 1120] as $width) {
                 self::assertEqualsWithDelta(
@@ -118,6 +118,25 @@ final class RangesTest extends TestCase
         }
     }
 
+    public function test_heights_fit_the_words_and_the_highest_is_near_the_median(): void
+    {
+        $texts = ['Go.', ...array_fill(0, 7, 'Cold, dark, wonderful. Bring gloves, and arrive before sunset for the parking and the fox.'), str_repeat('words and more words ', 90)];
+        $entries = array_map(fn (string $text, int $at): Entry => new Entry("e$at", Kind::Review, author: new Author("A. B$at"), text: $text), $texts, array_keys($texts));
+        foreach (['grid', 'carousel'] as $layout) {
+            $plan = self::planned(self::brief(['layout' => ['name' => $layout], 'shorten' => null]), $entries);
+            foreach ([360, 768, 1120] as $width) {
+                $heights = (new PlannedHeight($plan))->cardsAt($width);
+                sort($heights);
+                $median = $heights[intdiv(count($heights), 2)];
+                self::assertLessThan(1.6 * $median, max($heights), "$layout at $width: what is very long is read on");
+                self::assertLessThan($median, min($heights), "$layout at $width: what is short is not made high");
+            }
+        }
+        $column = self::planned(self::brief(['layout' => ['name' => 'grid']]), array_slice($entries, 0, 6));
+        $level = self::planned(self::brief(['layout' => ['name' => 'grid'], 'heights' => 'level']), array_slice($entries, 0, 6));
+        self::assertLessThanOrEqual((new PlannedHeight($level))->at(360), (new PlannedHeight($column))->at(360), 'no holes where there is one column');
+    }
+
     public function test_a_review_is_written_where_that_is_possible_and_one_place_is_a_link_several_a_menu(): void
     {
         $pages = [
@@ -127,7 +146,7 @@ final class RangesTest extends TestCase
             'hand' => new SourcePage('By hand'),
         ];
         $links = fn (array $action, array $gather = []): array => array_map(fn (HeadAction $one): array => [$one->text, $one->links], self::planned(
-            BriefReader::read(['version' => 3, 'gather' => $gather, 'shape' => ['actions' => [$action]]]),
+            BriefReader::read(['version' => 4, 'gather' => $gather, 'shape' => ['actions' => [$action]]]),
             [],
             pages: $pages,
             all: 'https://gnomic.example/all',

@@ -133,7 +133,7 @@ final class ShapeTest extends TestCase
 
     public function test_layouts_are_equal_where_their_settings_are(): void
     {
-        $of = fn (mixed $layout): Layout => BriefReader::read(['version' => 3, 'shape' => ['layout' => $layout]])->shape->layout;
+        $of = fn (mixed $layout): Layout => BriefReader::read(['version' => 4, 'shape' => ['layout' => $layout]])->shape->layout;
         foreach (Layouts::ALL as $layout) {
             self::assertTrue($of(['name' => $layout::name()])->equals($of(['name' => $layout::name()])), $layout::name());
         }

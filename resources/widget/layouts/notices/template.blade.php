@@ -5,5 +5,5 @@
 @include('widget::items')
 </div>
 @include('widget::foot')
-<button type="button" class="tool pause" part="control" hidden aria-label="{{ $words->say('carousel.pause') }}" data-play="{{ $words->say('carousel.play') }}"><svg viewBox="0 0 12 12" aria-hidden="true"><path class="bars" d="M3 1v10M9 1v10"/><path class="play" d="M3 1l7 5-7 5z"/></svg></button>
+<button type="button" class="tool pause" part="control" hidden aria-label="{{ $words->say('carousel.pause') }}" data-play="{{ $words->say('carousel.play') }}"><svg viewBox="0 0 20 20" aria-hidden="true"><path class="bars" d="M7.5 5v10M12.5 5v10"/><path class="play" d="M7.5 5l7 5-7 5z"/></svg></button>
 </details>

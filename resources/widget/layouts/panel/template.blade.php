@@ -3,7 +3,7 @@
 @if ($layout->text !== null)
 <span dir="auto">{{ $layout->text }}</span>
 @elseif ($plan->head->figure !== null)
-<span class="glyphs r{{ $plan->head->twentieths }}" part="glyphs" aria-hidden="true"></span><b>{{ $plan->head->figure }}</b> <span class="brief">{{ $words->say('widget.name') }}</span>@if ($plan->head->base !== null)<span class="long">{{ $plan->head->base }}</span>@endif
+{!! $layout->form === 'tab' ? $glyphs->sign() : $glyphs->rating($tokens, $plan->head->twentieths, null) !!}<b>{{ $plan->head->figure }}</b> <span class="brief">{{ $words->say('widget.name') }}</span>@if ($plan->head->base !== null)<span class="long">{{ $plan->head->base }}</span>@endif
 @else
 <span>{{ $words->say('widget.name') }}</span>
 @endif

@@ -1,5 +1,5 @@
 @php($rows = $block->byline->parts)
-<div class="by quiet" part="by">
+<div class="by quiet{{ $block->byline->isFlat() && $composition::isFlat() ? ' flat' : '' }}" part="by">
 <?php foreach ($rows['Face'] ?? [] as $part) { ?>
 @partOf(Face)
 <?php } ?>

@@ -1,1 +1,6 @@
-<p class="rating quiet" part="rating">@if ($plan->shape->rating !== 'number' && $plan->shape->rating !== 'words')<span class="glyphs r{{ $part->twentieths }}" part="glyphs"{!! $part->isRead ? ' aria-hidden="true"' : ' role="img" aria-label="'.e($part->text).'"' !!}></span>@endif{{ $part->isRead ? $part->text : '' }}</p>
+<p class="rating quiet" part="rating">@if ($part->hasGlyphs){!! $glyphs->rating($tokens, $part->twentieths, $part->shown === $part->text ? null : $part->text) !!}@endif
+@if ($part->shown !== null)
+<span{!! $part->shown === $part->text ? '' : ' aria-hidden="true"' !!}>{{ $part->shown }}</span>
+@endif
+</p>
+

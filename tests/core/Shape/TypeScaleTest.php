@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\core\Shape;
+
+use Gnomic\Shape\Lines\Paragraph;
+use Gnomic\Shape\Lines\TypeScale;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Size follows length: what is short stands large, on lines that are closer (common practice of setting quotations). */
+final class TypeScaleTest extends TestCase
+{
+    #[DataProvider('texts')]
+    public function test_a_sentence_stands_larger_than_a_paragraph(string $text, float $pixels): void
+    {
+        $scale = TypeScale::of(1.0625, 1.3125, 1.6875)->on(21.0);
+        self::assertSame($pixels, 16 * $scale->sizes[$scale->step(Paragraph::of($text)->extent())]);
+    }
+
+    /** @return iterable<string, array{string, float}> sizes in CSS pixels, of sections that were set by hand */
+    public static function texts(): iterable
+    {
+        yield 'three words' => ['Rainy Sunday saved.', 27.0];
+        yield 'two short sentences' => ['Great show, tiny foyer. The shop is small but well chosen.', 27.0];
+        yield 'a long sentence' => ['My daughter asked whether Saturn was a sticker on the lens, and she is six and a hard marker.', 21.0];
+        yield 'a paragraph' => [
+            'Lovely evening, slightly chaotic start. The talk ran long, but the view of the Orion nebula made up for it. Would go again.', 17.0,
+        ];
+        yield 'another script' => ['土星の輪がはっきり見えました。', 27.0];
+    }
+
+    public function test_narrow_cards_have_smaller_ones_and_never_smaller_than_a_paragraph(): void
+    {
+        $scale = TypeScale::of(1.0625, 1.3125, 1.6875);
+        $before = 0.0;
+        foreach ([4.0, 14.0, 16.0, 20.0, 60.0] as $width) {
+            $sizes = $scale->on($width)->sizes;
+            self::assertSame(1.0625, $sizes[0]);
+            self::assertGreaterThanOrEqual($sizes[0], $sizes[1]);
+            self::assertGreaterThanOrEqual($sizes[1], $sizes[2]);
+            self::assertGreaterThanOrEqual($before, $sizes[2]);
+            $before = $sizes[2];
+        }
+    }
+
+    public function test_one_voice_is_for_wide_places_and_less_on_phones(): void
+    {
+        $voice = TypeScale::of(1.5, 1.875, 2.875);
+        self::assertSame(46.0, 16 * $voice->on(44.0)->sizes[2]);
+        self::assertSame(28.0, 16 * $voice->on(22.0)->sizes[2]);
+        self::assertSame(20.0, 16 * $voice->on(22.0)->sizes[0]);
+    }
+
+    public function test_larger_lines_are_closer_and_an_even_scale_changes_nothing(): void
+    {
+        $scale = TypeScale::of(1.0625, 1.3125, 1.6875);
+        self::assertSame([1.53, 1.419, 1.339], array_map(fn (int $step): float => $scale->leading($step, 1.53), TypeScale::STEPS));
+        $even = TypeScale::even(1.25);
+        self::assertTrue($even->isEven());
+        self::assertSame([0, 1.5, $even], [$even->step(3.0), $even->leading(2, 1.5), $even->on(5.0)]);
+    }
+}
