@@ -117,7 +117,7 @@ function printed(shape: Written, of: Written[], options: string[], rest: Written
   writeFileSync(
     brief,
     JSON.stringify({
-      version: 3,
+      version: 4,
       sift: { limit: 12 },
       ...rest,
       shape: { heading: 'What visitors say', card: PARTS, ...shape },

@@ -4,7 +4,7 @@ import { notices } from '../../resources/studio/parts/notices.svelte';
 import { asked, askedFor, interfaceAnswers } from './interface';
 
 const brief = {
-  version: 3,
+  version: 4,
   gather: { sources: null },
   sift: { limit: 10, pins: [], hidden: ['e9'] },
   shape: { layout: { name: 'grid', across: 3, last: 'whole' } },

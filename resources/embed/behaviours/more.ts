@@ -78,10 +78,18 @@ export default function more(root: ShadowRoot, signal: AbortSignal, host: string
       number.addEventListener('click', () => void turnTo(index + 1), { signal });
       return number;
     });
-    const mark = (): void =>
-      numbers.forEach((number, index) =>
-        index + 1 === at ? number.setAttribute('aria-current', 'page') : number.removeAttribute('aria-current'),
-      );
+    /** The first, the last, and those beside the one that is shown; dots stand for the others. */
+    const mark = (): void => {
+      const shown: (Node | string)[] = [];
+      numbers.forEach((number, index) => {
+        if (index + 1 === at) number.setAttribute('aria-current', 'page');
+        else number.removeAttribute('aria-current');
+        const isNear = Math.abs(index + 1 - at) < 2 || index === 0 || index === last - 1 || last < 8;
+        if (isNear) shown.push(number);
+        else if (shown.at(-1) !== '…') shown.push('…');
+      });
+      nav.replaceChildren(...shown);
+    };
     const turnTo = async (page: number): Promise<void> => {
       try {
         const items = page === 1 ? firsts : within(await fetched(page));
@@ -94,7 +102,6 @@ export default function more(root: ShadowRoot, signal: AbortSignal, host: string
         lost();
       }
     };
-    nav.append(...numbers);
     nav.hidden = false;
     mark();
     return;

@@ -15,7 +15,7 @@ const SHAPE = schemaOf('shape');
 const LAYOUTS = layoutsIn(schemaOf('shape', 'layout'));
 /** That can stand in for each other on phones and tablets. */
 const FLOWING = Object.keys(layoutsIn(schemaOf('shape', 'at', 'phone', 'layout')));
-const CHOICES = ['card', 'names', 'rating', 'date', 'picture', 'head', 'headAt'] as const;
+const CHOICES = ['card', 'heights', 'names', 'rating', 'date', 'picture', 'head', 'headAt'] as const;
 
 interface Drawn {
   shape: Written;
@@ -56,6 +56,7 @@ function drawn(chance: Chance, turn: number): Drawn {
     shape: {
       ...Object.fromEntries(CHOICES.map((member) => [member, chance.value(SHAPE.properties![member]!)])),
       layout,
+      composition: one([null, 'words', 'face', 'quotation', 'caption', 'bubble', 'row', 'compact', 'even'] as const),
       lines: one([null, 0, 1, 2, 6]),
       shorten: one([220, null, 40, 400]),
       more: one(['none', 'button', 'pages']),
@@ -98,7 +99,7 @@ test('whatever a brief says, everything keeps to its place and can be read, and 
     }),
   );
   await page.route('https://pictures.example/**', picture);
-  let close = 0;
+  const far: string[] = [];
   for (let turn = 0; turn < MANY; turn++) {
     const { shape, of, rest } = drawn(chance, turn);
     const told = `${turn}: ${JSON.stringify({ ...shape, rest, entries: of.length })}`;
@@ -120,8 +121,9 @@ test('whatever a brief says, everything keeps to its place and can be read, and 
         height: number;
       };
       // A row of controls more or less, or a line in twenty.
-      if (Math.abs(height - (await heightAt(page, width))) <= 48 + 0.04 * height) close++;
+      const is = await heightAt(page, width);
+      if (Math.abs(height - is) > 48 + 0.04 * height) far.push(`${is} at ${width}, ${height} foretold: ${told}`);
     }
   }
-  expect(close / (2 * MANY), 'of the heights are as predicted').toBeGreaterThanOrEqual(0.95);
+  expect(far.length / (2 * MANY), `heights that are not as predicted:\n${far.join('\n')}`).toBeLessThanOrEqual(0.05);
 });

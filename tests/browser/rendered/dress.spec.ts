@@ -8,7 +8,9 @@ import { LONG } from '../setting';
 // How widgets look: every look over every layout, in several scripts, on light pages and dark ones, and with rules of the owner's own
 // that would reach out of the widget.
 
-const LOOKS = readdirSync('resources/looks').map((file) => file.replace('.json', ''));
+const LOOKS = readdirSync('resources/looks')
+  .filter((file) => file.endsWith('.json'))
+  .map((file) => file.replace('.json', ''));
 const WIDTHS = [320, 768, 1280];
 const dressed = (dress: object, shape: object = { layout: { name: 'grid' } }, of = entries('both')): string =>
   element(render(shape as Record<string, unknown>, of, [], { dress }));
@@ -114,14 +116,15 @@ test('ratings are filled to a twentieth of a glyph', async ({ page }) => {
     await show(page, dressed({ tokens: { glyph } }, { layout: { name: 'list' }, head: [] }, of));
     const filled = await page.evaluate(() =>
       [...document.querySelector('gnomic-widget')!.shadowRoot!.querySelectorAll('.card .glyphs')].map((one) => {
-        const size = parseFloat(getComputedStyle(one).fontSize);
-        return 5 - parseFloat(getComputedStyle(one, '::after').right) / size;
+        // Each glyph with what is beside it is 18 units; it is drawn from the first to the fourteenth of 15.
+        const inner = one.querySelector('svg');
+        return inner ? Number(inner.getAttribute('width')) : 5 * 18;
       }),
     );
     const wanted = [...values].map((value) => {
       const whole = Math.floor(value + 1e-9);
       const part = value - whole;
-      return part < 0.01 ? whole : whole + (1 + 13 * part) / 15; // 13 of 15 units are drawn
+      return whole * 18 + (part < 0.01 ? 0 : 1 + 13 * part);
     });
     expect(filled.map((one) => Number(one.toFixed(2))).sort()).toEqual(
       wanted.map((one) => Number(one.toFixed(2))).sort(),

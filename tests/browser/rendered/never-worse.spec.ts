@@ -93,6 +93,7 @@ test('the strictest policy keeps no room and shows the widget, and the console s
       policy ? { 'Content-Security-Policy': policy } : {},
     );
     await expect(page.locator('gnomic-widget article').first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
     expect(
       said.filter((one) => !one.includes('icon')),
       policy,

@@ -5,7 +5,10 @@ import { entries, HOST, LAYOUTS, pageWith, PAGE, render, serve } from '../render
 
 const grid = { shape: { layout: { name: 'grid' } }, of: entries('reviews') };
 const carousel = {
-  shape: { layout: { name: 'carousel', across: 3, controls: ['arrows', 'dots', 'numbers'] } },
+  shape: {
+    layout: { name: 'carousel', across: 3, controls: ['arrows', 'dots', 'numbers'] },
+    head: ['overall', 'count', 'spread'],
+  },
   of: entries('reviews', 9),
   rest: { sift: { limit: 9 } },
 };
@@ -99,13 +102,13 @@ test('forced colours leave glyphs, bars and arrows to be seen', async ({ page })
   await expect(page.locator('gnomic-widget .at')).toHaveText('1 of 3');
   const colours = await page.evaluate(() => {
     const root = document.querySelector('gnomic-widget')!.shadowRoot!;
-    const of = (selector: string, property: 'stroke' | 'fill' | 'backgroundColor', pseudo?: string): string =>
-      getComputedStyle(root.querySelector(selector)!, pseudo)[property];
+    const of = (selector: string, property: 'stroke' | 'fill'): string =>
+      getComputedStyle(root.querySelector(selector)!)[property];
     const probe = document.body.appendChild(document.createElement('i'));
     probe.style.color = 'CanvasText';
     return {
       text: getComputedStyle(probe).color,
-      of: [of('.next svg', 'stroke'), of('.spread', 'fill'), of('.glyphs', 'backgroundColor', '::before')],
+      of: [of('.next svg', 'stroke'), of('.spread', 'fill'), of('.glyphs', 'fill')],
     };
   });
   expect(new Set(colours.of)).toEqual(new Set([colours.text]));
@@ -117,7 +120,7 @@ test('printed, a carousel shows everything and nothing to press', async ({ page 
   await page.emulateMedia({ media: 'print' });
   await expect(page.locator('gnomic-widget .turn')).toBeHidden();
   const inside = await page
-    .locator('gnomic-widget .item')
+    .locator('gnomic-widget .card')
     .evaluateAll((items) =>
       items.every((item) => item.getBoundingClientRect().right <= 1280 && item.getBoundingClientRect().width > 100),
     );

@@ -158,7 +158,7 @@ test('a picture is enlarged: keys, places, sharing, video, and the focus comes b
   );
   const asked: string[] = [];
   page.on('request', (request) => asked.push(new URL(request.url()).pathname));
-  await show(page, one({ layout: { name: 'mosaic' } }, posts));
+  await show(page, { ...one({ layout: { name: 'mosaic' } }, posts), rest: { dress: { name: 'paper' } } });
   const links = page.locator('gnomic-widget a.open');
   await expect(links).toHaveCount(6);
   expect(
@@ -250,7 +250,7 @@ test('a plain list loads nothing but itself, and words in place stand there once
   const long = [
     { ...entries('reviews', 1)[0], text: `${'The whole summer sky and more of it. '.repeat(12)}The very end.` },
   ];
-  await show(page, one({ layout: { name: 'list' } }, long));
+  await show(page, { ...one({ layout: { name: 'list' } }, long), rest: { dress: { name: 'paper' } } });
   await expect(page.locator('gnomic-widget article')).toHaveCount(1);
   await page.waitForTimeout(300);
   expect(asked).toEqual(['/gnomic.js', '/w/pressed1/open.html']);

@@ -60,9 +60,9 @@
     {#each rows as { key, first, texts } (key)}
       <li>
         <span class="sample" aria-hidden="true">
-          <span style:background={behind(first.scheme, false)} style:color={over(first, false)}>Aa ◆</span>
+          <span style:background={behind(first.scheme, false)} style:color={over(first, false)}>Aa ★</span>
           {#if !first.isRefused}<span style:background={behind(first.scheme, true)} style:color={over(first, true)}
-              >Aa ◆</span
+              >Aa ★</span
             >{/if}
         </span>
         <span>

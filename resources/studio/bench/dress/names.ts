@@ -34,6 +34,10 @@ const TOKENS: Record<string, string> = {
   glyphSize: 'Size of glyphs, %',
   hover: 'Under the pointer',
   quotes: 'Quotation marks',
+  head: 'Heading and figures',
+  lines: 'Lines stand',
+  measure: 'Line length at most, characters',
+  pad: 'Above and below cards, px',
 };
 
 export const tokenName = (token: string): string => COLOURS[token] ?? TOKENS[token] ?? token;

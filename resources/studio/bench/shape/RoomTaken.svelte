@@ -19,7 +19,7 @@
   <Select
     label="Kept free at the sides"
     value={frame.padding}
-    options={among([0, 10, 20, 32, 48], frame.padding)}
+    options={[[null, 'as the look needs it'], ...among([0, 10, 20, 32, 48], frame.padding)]}
     onchange={(padding) => change((changed) => (changed.padding = padding))}
   />
   {#if hasCards}

@@ -58,6 +58,28 @@
     {/each}
   </div>
 {:else if group === 'card'}
+  <div class="columns">
+    <Select
+      label="How it is composed"
+      value={shape.composition}
+      options={[
+        [null, 'as the look has it'],
+        ...(bench.offered?.compositions ?? []).map(
+          ({ name, label }) => [name as WholeBrief['shape']['composition'], label.toLowerCase()] as const,
+        ),
+      ]}
+      onchange={(composition) => change((changed) => (changed.composition = composition))}
+    />
+    <Select
+      label="Heights"
+      value={shape.heights}
+      options={[
+        ['fit', 'as high as their words'],
+        ['level', 'all equally high'],
+      ]}
+      onchange={(heights) => change((changed) => (changed.heights = heights))}
+    />
+  </div>
   <CardParts {bench} {brief} />
 {:else if group === 'said'}
   <div class="columns">
@@ -96,6 +118,7 @@
         label="Ratings"
         value={shape.rating}
         options={[
+          ['usual', 'glyphs, and a number where they do not say it all'],
           ['both', 'glyphs and number'],
           ['glyphs', 'glyphs'],
           ['number', 'number on its own scale'],
@@ -109,6 +132,7 @@
         label="Dates"
         value={shape.date}
         options={[
+          ['recent', 'the day; of older ones the month'],
           ['day', 'day, month and year'],
           ['month', 'month and year'],
           ['relative', 'time since'],
