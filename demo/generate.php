@@ -11,8 +11,11 @@ final class Teller
 
     private int $serial = 0;
 
-    /** @var array<string, true> */
+    /** @var array<string, int> how much of what is said of a place has been said */
     private array $told = [];
+
+    /** @var array<string, int> */
+    private array $named = [];
 
     /** @param  array<string, mixed>  $words */
     public function __construct(private array $words, private int $now)
@@ -36,16 +39,18 @@ final class Teller
     /** @return array<string, mixed> */
     private function review(string $place, string $topic, int $at, int $index): array
     {
-        $language = $this->language($topic);
-        $points = $this->points($this->words[$topic][$language]);
-        $wordless = $this->chance->getInt(1, 100) <= 18;
-        $text = $wordless ? '' : $this->text($this->words[$topic][$language][$points]);
+        $bank = $this->words['reviews'][$place] ?? $this->words['reviews'][$topic];
+        $told = $this->told[$place] ??= 0;
+        // Some give stars alone, and so do all who come when everything has been said.
+        $isSaid = isset($bank[$told]) && $this->chance->getInt(1, 100) > 18;
+        [$points, $language, $text] = $isSaid ? $bank[$told] : [$this->points(), 'en', ''];
+        $this->told[$place] += $isSaid ? 1 : 0;
         if ($place === 'dome' && $index === 6) {
             [$language, $points, $text] = ['en', 5, $this->words['long']];
         }
         $review = [
             'review_id' => sprintf('wr_%s_%04d', $place, ++$this->serial),
-            'author' => ['name' => $this->one($this->words['names'][$language])],
+            'author' => $this->author($language),
             'points' => $points, 'of' => 5, 'comment' => $text, 'language' => $text === '' ? null : $language,
             'created' => gmdate('Y-m-d\TH:i:s\Z', $at), 'edited' => null, 'owner_reply' => null,
         ];
@@ -64,53 +69,39 @@ final class Teller
     public function posts(int $count): array
     {
         $posts = [];
-        for ($index = 0; $index < $count; $index++) {
-            $language = $index % 7 === 3 ? $this->one(['de', 'fr', 'ja', 'el']) : 'en';
-            $bank = $this->words['posts'][$language];
-            [$title, $text] = $bank[intdiv($index, 1) % count($bank)];
+        foreach (array_slice($this->words['posts'], 0, $count) as $index => [$title, $text, $language, $shows]) {
             $posts[] = ['id' => sprintf('rk-%05d', 40_000 - $index), 'title' => $title, 'text' => $text, 'language' => $language,
                 'published' => gmdate('Y-m-d\TH:i:s\Z', $this->now - 5000 - 3600 * 31 * $index), 'edited' => null,
-                'picture' => $index % 3 === 0 ? 'sky-'.intdiv($index, 3).'.png' : null];
+                'picture' => $shows === null ? null : "sky-$shows-$index.png"];
         }
 
         return $posts;
     }
 
-    private function language(string $topic): string
+    /** @return array{name: string, picture?: string} two of three have a picture of themselves, always the same */
+    private function author(string $language): array
     {
-        $lot = $this->chance->getInt(1, 100);
-        $language = match (true) {
-            $lot <= 70 => 'en', $lot <= 79 => 'de', $lot <= 87 => 'fr', $lot <= 92 => 'ja', $lot <= 97 => 'el', default => 'ar',
-        };
+        $name = $this->name($language);
 
-        return isset($this->words[$topic][$language]) ? $language : 'en';
+        return ['name' => $name] + (crc32($name) % 3 === 0 ? [] : ['picture' => 'face-'.crc32($name).'.png']);
     }
 
-    /** @param  array<int, mixed>  $bank */
-    private function points(array $bank): int
+    /** Each once, before any comes again. */
+    private function name(string $language): string
+    {
+        $names = $this->words['names'][$language];
+        $at = $this->named[$language] = ($this->named[$language] ?? -1) + 1;
+
+        return $names[$at % count($names)];
+    }
+
+    private function points(): int
     {
         $lot = $this->chance->getInt(1, 100);
-        $points = match (true) {
+
+        return match (true) {
             $lot <= 60 => 5, $lot <= 83 => 4, $lot <= 92 => 3, $lot <= 96 => 2, default => 1,
         };
-
-        return isset($bank[$points]) ? $points : 5;
-    }
-
-    /** @param  list<list<string>>  $parts */
-    private function text(array $parts): string
-    {
-        $text = '';
-        for ($try = 0; $try < 12; $try++) {
-            $pieces = array_map(fn (array $part): string => $this->one($part), $parts);
-            $text = trim(implode(' ', array_slice($pieces, 0, $this->chance->getInt(1, 3))));
-            if (! isset($this->told[$text])) {
-                break;
-            }
-        }
-        $this->told[$text] = true;
-
-        return $text;
     }
 
     /** @param  list<string>  $of */

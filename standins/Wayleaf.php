@@ -91,6 +91,19 @@ final readonly class Wayleaf
             : (int) ($quota - $used);
     }
 
+    /**
+     * @param  array<string, mixed>  $review
+     * @return array<string, mixed> with its author's picture at an address
+     */
+    private function shown(array $review): array
+    {
+        if (isset($review['author']['picture'])) {
+            $review['author']['picture'] = 'http://'.$_SERVER['HTTP_HOST']."/pictures/{$review['author']['picture']}";
+        }
+
+        return $review;
+    }
+
     private function places(string $query): Answer
     {
         if (mb_strlen($query) < 3) {
@@ -136,7 +149,7 @@ final readonly class Wayleaf
 
             return Answer::json([
                 'place' => $this->summary($place),
-                'reviews' => array_slice($place['reviews'], $from, self::PAGE),
+                'reviews' => array_map($this->shown(...), array_slice($place['reviews'], $from, self::PAGE)),
                 'next' => $next,
             ])
                 ->validated(hash('xxh128', serialize($place)."$from"));

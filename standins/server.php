@@ -7,7 +7,7 @@ declare(strict_types=1);
 namespace Standins;
 
 spl_autoload_register(static function (string $class): void {
-    require __DIR__.'/'.substr($class, strlen('Standins\\')).'.php';
+    require __DIR__.'/'.strtr(substr($class, strlen('Standins\\')), '\\', '/').'.php';
 });
 
 $folder = (string) getenv('STANDINS_DATA');

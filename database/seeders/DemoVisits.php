@@ -38,9 +38,9 @@ final class DemoVisits
         '/' => [46, ['home3band0' => [71, 9, 'rrroce'], 'hill9strip' => [38, 3, 'ooc'], 'quill7mark' => [93, 4, 'eeer']]],
         '/visit' => [31, ['dome4visit' => [64, 14, 'rrroce']]],
         '/planetarium' => [17, ['harrow7talk' => [58, 11, 'rrrrc']]],
-        '/about' => [12, ['about1line' => [66, 4, 'c'], 'hill6wall0' => [49, 21, 'ooooc'], 'about5sky0' => [55, 3, 'c'],
-            'hill9strip' => [31, 3, 'ooc'], 'quill7mark' => [92, 5, 'eeer']]],
-        '/shop' => [22, ['dome8seal0' => [88, 2, 'e'], 'shop2short' => [47, 8, 'rrc'], 'shop5rows0' => [35, 12, 'ooc'],
+        '/about' => [12, ['dome8seal0' => [88, 2, 'e'], 'about1line' => [66, 4, 'c'], 'hill6wall0' => [49, 21, 'ooooc'],
+            'about5sky0' => [55, 3, 'c'], 'hill9strip' => [31, 3, 'ooc'], 'quill7mark' => [92, 5, 'eeer']]],
+        '/shop' => [22, ['shop2short' => [47, 8, 'rrc'], 'shop5rows0' => [35, 12, 'ooc'],
             'hill9strip' => [27, 2, 'ooc'], 'quill7mark' => [91, 3, 'eeer']]],
     ];
 

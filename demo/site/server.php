@@ -6,16 +6,35 @@ declare(strict_types=1);
 // the code it was given, and the address of an edition that it may include (GNOMIC_HOST).
 
 $venues = [
-    '/venues/the-dome' => ['The Dome', 'A hundred steps, one great refractor, and the whole of the sky.', 'Beacon Road, Upper Quillmoor', 'sky-0.svg'],
+    '/venues/the-dome' => ['The Dome', 'A hundred steps, one great refractor, and the whole of the sky.', 'Beacon Road, Upper Quillmoor', 'sky-dome-3.png'],
     '/venues/harrow-lane-planetarium' => ['Harrow Lane Planetarium', 'In town, warm, and live at every show.', 'Harrow Lane, Tarnbridge',
-        'sky-3.svg'],
-    '/venues/skerry-field-station' => ['Skerry Field Station', 'Where the sea takes the heat out of the air.', 'Skerry Point', 'sky-4.svg'],
+        'sky-nebula-8.png'],
+    '/venues/skerry-field-station' => ['Skerry Field Station', 'Where the sea takes the heat out of the air.', 'Skerry Point', 'sky-aurora-5.png'],
 ];
 $path = rtrim((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH), '/');
 $file = __DIR__.$path;
-if ($path !== '' && preg_match('~^/(pictures/[\w-]+\.svg|site\.css)$~', $path) === 1 && is_file($file)) {
-    header('Content-Type: '.(str_ends_with($path, '.css') ? 'text/css' : 'image/svg+xml'));
+if ($path !== '' && $path === '/site.css') {
+    header('Content-Type: text/css');
     readfile($file);
+
+    return;
+}
+if (preg_match('~^/pictures/(sky-[a-z]+-\d+)\.png$~', $path, $found) === 1) {
+    // Drawn like those at the services, once.
+    $drawn = (getenv('STANDINS_DATA') ?: sys_get_temp_dir())."/site-$found[1].png";
+    if (! is_file($drawn)) {
+        foreach (['Drawn/Sheet', 'Drawn/Subjects'] as $class) {
+            require_once __DIR__."/../../standins/$class.php";
+        }
+        $subject = explode('-', $found[1])[1];
+        $wide = $subject === 'panorama' ? 1600 : 800;
+        $sheet = new Standins\Drawn\Sheet($wide, (int) ($wide / (Standins\Drawn\Subjects::ALL[$subject] ?? 1.6)), crc32($found[1]));
+        Standins\Drawn\Subjects::draw($subject, $sheet);
+        file_put_contents($drawn, $sheet->png(), LOCK_EX);
+    }
+    header('Content-Type: image/png');
+    header('Cache-Control: max-age=86400');
+    readfile($drawn);
 
     return;
 }

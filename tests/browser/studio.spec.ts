@@ -96,7 +96,7 @@ test('the bench works by keys alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.locator('.sentence')).toContainText('Night ink');
   await page.keyboard.press('u');
-  await expect(page.locator('.sentence')).toContainText('Paper');
+  await expect(page.locator('.sentence')).toContainText('Window');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('previous and next phrase');
   await page.keyboard.press('Escape');

@@ -49,7 +49,7 @@ $content = function (string $layout, int $count) use ($app, $entries, $overall, 
     $chosen = new Chosen($entries($count, in_array($layout, ['photo-rows', 'mosaic', 'strip'], true)), $overall);
 
     return new VariantInput(
-        BriefReader::read(['version' => 3, 'sift' => ['limit' => 100], 'shape' => ['layout' => ['name' => $layout]]]),
+        BriefReader::read(['version' => 4, 'sift' => ['limit' => 100], 'shape' => ['layout' => ['name' => $layout]]]),
         $chosen,
         new SiteMaterial(new SiteContext(new DateTimeImmutable('2026-11-26')), new DateTimeZone('UTC'), pictures: $pictures),
         $app->make(Catalogues::class)->of('en'),

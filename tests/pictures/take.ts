@@ -149,7 +149,7 @@ async function looks(page: Page): Promise<void> {
       ).json()) as T;
     const { looks: names } = await send<{ looks: { key: string; name: string }[] }>('/api/choices');
     const brief = {
-      version: 3,
+      version: 4,
       gather: { sources: ['the-dome'] },
       sift: { withWords: true, limit: 6 },
       shape: { layout: { name: 'masonry' }, card: ['rating', 'words', 'name', 'date'], heading: 'What visitors say' },

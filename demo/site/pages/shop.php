@@ -27,12 +27,12 @@ $linked = ['@graph' => [
 ]];
 ?>
 <div class="wide"><h1>Shop</h1><div class="cols">
-<section><img src="/pictures/sky-1.svg" alt="The moon over the dome" width="640" height="400"><h2>Moon Atlas</h2><p>Second printing, lie-flat spine, every crater the right way round. 24.</p>
+<section><img src="/pictures/sky-moon-21.png" alt="The moon, half lit" width="640" height="400"><h2>Moon Atlas</h2><p>Second printing, lie-flat spine, every crater the right way round. 24.</p>
 <p class="quiet">“Every crater I looked for was where the atlas said it would be.” Noor Haddad</p></section>
-<section><img src="/pictures/sky-4.svg" alt="The mast by night" width="640" height="400"><h2>Red Lantern</h2><p>Light enough to read by, dim enough to keep your night eyes. 18.</p></section>
-<section><img src="/pictures/sky-3.svg" alt="Star trails" width="640" height="400"><h2>Pocket Star Wheel</h2><p>Turn to the hour, hold overhead, know where you are. 9.</p></section>
+<section><img src="/pictures/sky-people-4.png" alt="People around a telescope by red light" width="640" height="400"><h2>Red Lantern</h2><p>Light enough to read by, dim enough to keep your night eyes. 18.</p></section>
+<section><img src="/pictures/sky-chart-9.png" alt="An engraved chart of the sky" width="640" height="400"><h2>Pocket Star Wheel</h2><p>Turn to the hour, hold overhead, know where you are. 9.</p></section>
 </div></div>
 <div class="wide"><h2>What buyers found up here</h2><div class="beside">
 <div><?= $paste('shop5rows0') ?></div>
-<aside><?= $paste('dome8seal0') ?><?= $paste('shop2short') ?></aside>
+<aside><?= $paste('shop2short') ?></aside>
 </div></div>
