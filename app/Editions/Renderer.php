@@ -255,7 +255,8 @@ final class Renderer
             'composition' => $plan->shape->composition(),
             'kind' => fn (CardBlock $block): string => $block->parts[0]::class,
             'steps' => array_map(fn (int $step): string => $step === 0 ? '' : " s$step", $plan->steps()),
-            'drawn' => $plan->head->figure !== null || $plan->hasPart(RatingPart::class),
+            'leads' => $plan->leads(),
+            'drawn' => $plan->head->figure !== null || $plan->head->channels !== [] || $plan->hasPart(RatingPart::class),
         ];
     }
 

@@ -136,7 +136,7 @@ final class StyleSheets
             $css .= ".s$step{--size:{$scale->sizes[$step]}em;--lead:{$scale->leading($step, $look->tokens->leading / 100)}}";
         }
 
-        return $css;
+        return $css.($plan->leads() === [] ? '' : $this->file('parts/words/lead.css').'.lead{font-size:'.WidthRules::lead($scale).'}');
     }
 
     /** What of a layout's settings is a number of its style. */
@@ -164,7 +164,8 @@ final class StyleSheets
             'account' => $head->account !== null,
             'figures' => $head->hasFigures(),
             'spread' => $head->spread !== null,
-            'glyphs' => $head->figure !== null,
+            'channels' => $head->channels !== [],
+            'glyphs' => $head->figure !== null || $head->channels !== [],
             'actions' => $head->actions !== [],
             'act' => $head->actions !== [] || $plan->shape->more !== 'none',
             'none' => $plan->cards === [],

@@ -10,6 +10,7 @@ use Gnomic\Shape\Area;
 use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Layouts\CarouselLayout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Space;
@@ -73,6 +74,12 @@ final class WidthRules
         $em = self::number($pixels / Metrics::EM);
 
         return $em === '0' ? '0px' : "{$em}em";
+    }
+
+    /** Size of a first sentence in that of the paragraph. */
+    public static function lead(TypeScale $scale): string
+    {
+        return self::number($scale->sizes[2] / $scale->sizes[0]).'em';
     }
 
     private static function number(float $number): string
@@ -215,6 +222,7 @@ final class WidthRules
         foreach ([1 => ' .s1', 2 => ' .s2'] as $step => $words) {
             $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".cards$words{--size:{$scale->sizes[$step]}em}";
         }
+        $css .= $plan->leads() === [] || self::lead($scale) === self::lead($usual) ? '' : '.cards .lead{font-size:'.self::lead($scale).'}';
         $css = ($scale->sizes[0] === $usual->sizes[0] ? '' : ".cards .words{--size:{$scale->sizes[0]}em}").$css;
 
         return $css;

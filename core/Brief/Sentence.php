@@ -168,7 +168,12 @@ final class Sentence
         if ($shape->headAt === 'none' && ! $isFigures) {
             return null;
         }
-        $names = ['overall' => 'the overall rating', 'count' => 'the number of ratings', 'spread' => 'their spread'];
+        $names = [
+            'overall' => 'the overall rating',
+            'count' => 'the number of ratings',
+            'spread' => 'their spread',
+            'channels' => 'the figures of each service',
+        ];
         $parts = [];
         foreach ($names as $part => $name) {
             if (in_array($part, $shape->head, true)) {
@@ -177,8 +182,7 @@ final class Sentence
         }
 
         $parts = match (true) {
-            count($parts) === count($names) => ['the overall figures', 'their spread'],
-            $parts === [$names['overall'], $names['count']] => ['the overall figures'],
+            array_slice($parts, 0, 2) === [$names['overall'], $names['count']] => ['the overall figures', ...array_slice($parts, 2)],
             default => $parts,
         };
         $parts = in_array('account', $shape->head, true) ? ['the account', ...$parts] : $parts;

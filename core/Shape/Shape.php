@@ -18,7 +18,7 @@ use Gnomic\Text\Words;
 /** A brief's part "shape": the layout, and what it shows. */
 final readonly class Shape
 {
-    private const HEAD = ['account', 'overall', 'count', 'spread'];
+    private const HEAD = ['account', 'overall', 'count', 'spread', 'channels'];
 
     private const HEAD_AT = ['above', 'left', 'right', 'none'];
 

@@ -15,6 +15,7 @@ final readonly class Overall
      * @param  int|null  $since  seconds since 1970 of the first rating; null where none is dated
      * @param  MeanInterval|null  $interval  of the mean; null for fewer than two ratings
      * @param  WilsonInterval  $content  of the share with four stars and up
+     * @param  array<string, array{count: int, sum: float}>  $bySource  ratings of each source and their stars together, by its key
      */
     private function __construct(
         public int $count,
@@ -24,6 +25,7 @@ final readonly class Overall
         public ?int $since,
         public ?MeanInterval $interval,
         public WilsonInterval $content,
+        public array $bySource,
     ) {
     }
 
@@ -36,7 +38,7 @@ final readonly class Overall
         $spread = [1 => 0, 2 => 0, 3 => 0, 4 => 0, 5 => 0];
         $sums = [];
         $count = 0;
-        $sources = [];
+        $sources = $bySource = [];
         $since = null;
         foreach ($tally as $one) {
             ['stars' => $stars, 'count' => $times, 'source' => $source] = $one;
@@ -45,12 +47,17 @@ final readonly class Overall
             $sums[(string) $stars] = ($sums[(string) $stars] ?? 0) + $times;
             $count += $times;
             $sources[$source] = true;
+            $bySource[$source] = [
+                'count' => ($bySource[$source]['count'] ?? 0) + $times,
+                'sum' => ($bySource[$source]['sum'] ?? 0.0) + $stars * $times,
+            ];
             $oldest = $one['oldest'] ?? null;
             $since = $oldest === null ? $since : (int) floor(min($since ?? $oldest, $oldest));
         }
         ksort($sums); // the same sum to its last digit, in whatever order the values come
         $sum = array_sum(array_map(fn (string|int $stars, int $times): float => (float) $stars * $times, array_keys($sums), $sums));
-        unset($sources['']); // ratings whose source is not known
+        unset($sources[''], $bySource['']); // ratings whose source is not known
+        ksort($bySource);
 
         return new self(
             $count,
@@ -60,6 +67,7 @@ final readonly class Overall
             $since,
             MeanInterval::at95Percent($tally),
             WilsonInterval::at95Percent($spread[4] + $spread[5], $count),
+            $bySource,
         );
     }
 

@@ -1,4 +1,5 @@
 @if ($plan->head->hasFigures())
+@if ($plan->head->figure !== null || $plan->head->base !== null)
 <div class="figures">
 @if ($plan->head->figure !== null)
 @if ($plan->headStyle() !== 'stacked' && $plan->layout()::most() !== 0)
@@ -10,7 +11,15 @@
 <span class="base quiet" part="base">{{ $plan->head->base }}@if ($plan->head->since !== '')<span class="since">{{ $plan->head->since }}</span>@endif</span>
 @endif
 </div>
+@endif
 @if ($plan->head->spread !== null)
 @include('widget::spread')
+@endif
+@if ($plan->head->channels !== [])
+<ul class="channels quiet">
+@foreach ($plan->head->channels as $channel)
+<li>{!! $glyphs->rating($tokens, $channel->twentieths, null) !!} @if ($channel->url !== null && $plan->layout()::most() !== 0)<a href="{{ $channel->url }}" target="_blank" rel="{{ $plan->shape->rel }}">{{ $channel->name }}</a>@else<span>{{ $channel->name }}</span>@endif <b>{{ $channel->figure }}<span class="unseen">{{ $words->say('figures.ofFive') }}</span></b> {{ $channel->base }}</li>
+@endforeach
+</ul>
 @endif
 @endif

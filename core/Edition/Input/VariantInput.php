@@ -141,6 +141,7 @@ final readonly class VariantInput
                 $chosen->overall->spread,
                 $chosen->overall->sources,
                 $chosen->overall->since,
+                in_array('channels', $shape->head, true) ? $chosen->overall->bySource : [],
             ],
             'never' => $site->context->never !== [],
             'subjects' => in_array(SubjectPart::name(), $shape->card, true)
@@ -149,7 +150,9 @@ final readonly class VariantInput
             'channels' => array_intersect_key($site->context->channels, $sources),
             'pages' => array_map(
                 get_object_vars(...),
-                $shape->actions === [] ? array_intersect_key($site->pages, $sources) : $site->pages,
+                $shape->actions === [] && ! in_array('channels', $shape->head, true)
+                    ? array_intersect_key($site->pages, $sources)
+                    : $site->pages,
             ),
             'accounts' => array_map(get_object_vars(...), $site->accounts),
             'collected' => in_array('account', $shape->head, true) ? $chosen->collected : 0,

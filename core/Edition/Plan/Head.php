@@ -26,6 +26,7 @@ final readonly class Head
      * @param  string  $since  and since when, behind it; where there is little room it is left out
      * @param  array<int, int>|null  $spread  ratings by stars 1 to 5
      * @param  string|null  $posts  how many there are of the account: "48 posts"
+     * @param  list<HeadChannel>  $channels  figures by outside service
      * @param  list<HeadAction>  $actions
      */
     private function __construct(
@@ -36,6 +37,7 @@ final readonly class Head
         public ?string $base,
         public string $since,
         public ?array $spread,
+        public array $channels,
         public ?Account $account,
         public ?Face $face,
         public ?string $posts,
@@ -66,6 +68,7 @@ final readonly class Head
             $base,
             $since,
             $figures('spread') ? $overall->spread : null,
+            $figures('channels') ? self::channels($overall, $site->pages, $words) : [],
             $account,
             $account === null ? null : Face::of($account->name, $pictures[(string) $account->picture] ?? null),
             $account === null || $collected === 0 ? null : $words->say('account.posts', ['count' => $collected]),
@@ -86,7 +89,37 @@ final readonly class Head
 
     public function hasFigures(): bool
     {
-        return $this->figure !== null || $this->base !== null || $this->spread !== null;
+        return $this->figure !== null || $this->base !== null || $this->spread !== null || $this->channels !== [];
+    }
+
+    /**
+     * Sources of one service together: visitors know the service.
+     *
+     * @param  array<string, SourcePage>  $pages
+     * @return list<HeadChannel>
+     */
+    private static function channels(Overall $overall, array $pages, Catalogue $words): array
+    {
+        $sums = $counts = $urls = [];
+        foreach ($overall->bySource as $source => ['count' => $count, 'sum' => $sum]) {
+            $name = ($pages[$source] ?? null)->name ?? (string) $source;
+            $sums[$name] = ($sums[$name] ?? 0.0) + $sum;
+            $counts[$name] = ($counts[$name] ?? 0) + $count;
+            $urls[$name][] = ($pages[$source] ?? null)?->url;
+        }
+        $channels = [];
+        foreach ($counts as $name => $count) {
+            $mean = $sums[$name] / max(1, $count);
+            $channels[] = new HeadChannel(
+                (string) $name,
+                count($urls[$name]) === 1 ? $urls[$name][0] : null,
+                $words->number(round($mean, 1), 1),
+                (int) round($mean * 20),
+                $words->say('figures.base', ['count' => $count, 'sources' => 0, 'places' => '']),
+            );
+        }
+
+        return $channels;
     }
 
     /** @return array{string, string} what it rests on, and since when where that stands behind it */

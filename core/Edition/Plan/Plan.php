@@ -169,6 +169,20 @@ final readonly class Plan
         return array_filter($this->cards, fn (Card $card): bool => $card->part($part) !== null) !== [];
     }
 
+    /** @return array<string, string> first sentences that stand larger than what follows on them, by the ref of their card */
+    public function leads(): array
+    {
+        if (array_filter($this->ranges, fn (Range $range): bool => $this->scale($range)->leads) === []) {
+            return [];
+        }
+        $leads = [];
+        foreach ($this->cards as $card) {
+            $leads[$card->ref] = ($this->steps()[$card->ref] ?? 0) === 0 ? $card->part(WordsPart::class)?->lead() : null;
+        }
+
+        return array_filter($leads, is_string(...));
+    }
+
     /** @return array<string, int> of TypeScale::STEPS: how large the words of a card are, by its ref */
     public function steps(): array
     {

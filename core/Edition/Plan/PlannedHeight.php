@@ -33,6 +33,9 @@ final readonly class PlannedHeight
 
     private const GLYPHS = 5.8 * 1.125;
 
+    /** Glyphs of a service, with what is kept free beside them and between its name and its figure. */
+    private const CHANNEL = 6.9;
+
     private const ACTION = 2.5;
 
     /** CSS pixels from which on it is said since when the figures are. */
@@ -138,6 +141,8 @@ final readonly class PlannedHeight
         ];
         $line = $head->line === null ? 0.0 : Metrics::LEADING * $this->lines($head->line, $width);
         $row = $this->row($width, $place, $style);
+        // Bars have a line of their own.
+        $row = $row === null || $head->spread === null ? $row : [$width, $row[1]];
         $height = self::UNDER_HEAD + match (true) {
             $style === 'line' => self::rows(array_values(array_filter([$heading, $row])), $width, self::BETWEEN, 0.25)
                 + ($line > 0 ? $line + 0.25 : 0.0),
@@ -166,6 +171,7 @@ final readonly class PlannedHeight
             $head->account === null ? null : [min($width, 36.0), max(2.5, self::SMALL * Metrics::LEADING * 2)],
             $head->figure === null && $head->base === null ? null : $this->figures($width, $place, $style),
             $head->spread === null || $place < self::SPREAD_FROM ? null : [min($width, self::SPREAD), self::SPREAD_HIGH],
+            $head->channels === [] ? null : $this->channels($width),
             $actions === [] ? null : [self::wide($actions, 1.25), self::rows($actions, $width, 1.25, 0.25)],
         ]));
 
@@ -199,6 +205,17 @@ final readonly class PlannedHeight
         return [min($width, self::wide($parts, $gap)), self::rows($parts, $width, $gap, 0.125)];
     }
 
+    /** @return array{float, float} width and height of the figures by service, each in one piece */
+    private function channels(float $width): array
+    {
+        $parts = array_map(fn (HeadChannel $one): array => [
+            min($width, self::CHANNEL + self::SMALL * ($this->width("$one->name $one->base") + $this->width($one->figure, true))),
+            self::SMALL * Metrics::LEADING * $this->lines("$one->name $one->figure $one->base", ($width - self::CHANNEL) / self::SMALL),
+        ], $this->plan->head->channels);
+
+        return [min($width, self::wide($parts, self::BETWEEN)), self::rows($parts, $width, self::BETWEEN, 0.25)];
+    }
+
     /** @return list<array{float, float}> widths and heights */
     private function actions(float $width): array
     {
@@ -228,6 +245,7 @@ final readonly class PlannedHeight
             ...$glyphs,
             [min($width, self::wide($figures, 0.75)), self::rows($figures, $width, 0.75, 0.125)],
             ...($head->spread === null || $place < self::SPREAD_FROM ? [] : [[min($width, self::SPREAD), self::SPREAD_HIGH]]),
+            ...($head->channels === [] ? [] : [$this->channels($width)]),
         ];
         $wide = min($width, self::wide($whole, 0.75));
         $heading = $head->heading === null ? [] : [[

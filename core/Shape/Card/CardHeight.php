@@ -45,6 +45,7 @@ final readonly class CardHeight
             $scale->leading($step, $box->leading),
             $composition::nameSize(),
             $composition::isFlat(),
+            $scale->leads && $step === 0 ? $scale->sizes[2] : null,
         );
         $this->step = $this->words === null ? 0 : $scale->step($this->words->extent($measure(0)));
         $this->measure = $measure($this->step);

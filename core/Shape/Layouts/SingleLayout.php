@@ -55,7 +55,7 @@ final readonly class SingleLayout extends Layout
 
     public function scale(): TypeScale
     {
-        return TypeScale::of(1.5, 1.875, 2.875);
+        return TypeScale::of(1.5, 1.875, 2.875)->withLead();
     }
 
     public function size(): float

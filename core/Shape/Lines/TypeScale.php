@@ -30,8 +30,11 @@ final readonly class TypeScale
     /** Height of lines of the larger steps, as a share of what is beyond their size. */
     private const TIGHT = [1.0, 0.79, 0.64];
 
-    /** @param  array{float, float, float}  $sizes  by step, in em */
-    private function __construct(public array $sizes, private string $key)
+    /**
+     * @param  array{float, float, float}  $sizes  by step, in em
+     * @param  bool  $leads  whether the first sentence of a paragraph stands as large as a short one
+     */
+    private function __construct(public array $sizes, private string $key, public bool $leads = false)
     {
     }
 
@@ -45,6 +48,12 @@ final readonly class TypeScale
     public static function of(float $long, float $middle, float $short): self
     {
         return new self([$long, $middle, $short], "$long $middle $short");
+    }
+
+    /** The same where a paragraph begins as large as one sentence would stand: for one voice alone. */
+    public function withLead(): self
+    {
+        return new self($this->sizes, "$this->key leads", true);
     }
 
     public function isEven(): bool
@@ -65,17 +74,24 @@ final readonly class TypeScale
             return $this;
         }
         if ($width < self::WIDE && $this->sizes[2] > self::LARGE) {
-            return self::of(min($this->sizes[0], self::LESS), min($this->sizes[1], self::LARGE), self::LARGE)->on($width);
+            return $this->like(min($this->sizes[0], self::LESS), min($this->sizes[1], self::LARGE), self::LARGE)->on($width);
         }
         foreach (self::NARROW as [$below, $share]) {
             if ($width < $below) {
                 $less = fn (float $size): float => round(16 * ($this->sizes[0] + $share * ($size - $this->sizes[0]))) / 16;
 
-                return self::of($this->sizes[0], $less($this->sizes[1]), $less($this->sizes[2]));
+                return $this->like($this->sizes[0], $less($this->sizes[1]), $less($this->sizes[2]));
             }
         }
 
         return $this;
+    }
+
+    private function like(float $long, float $middle, float $short): self
+    {
+        $other = self::of($long, $middle, $short);
+
+        return $this->leads ? $other->withLead() : $other;
     }
 
     /** @param  float  $extent  of the whole text in one line, in its own size */

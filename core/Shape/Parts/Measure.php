@@ -21,6 +21,7 @@ final readonly class Measure
      * @param  string  $picture  shape that pictures are cut to, of Shape::PICTURES
      * @param  float  $leading  height of lines of the words, by their size
      * @param  float  $nameSize  of names, in em
+     * @param  float|null  $lead  size of the first sentence, where it is another
      * @param  bool  $isFlat  whether what is said of somebody may stand on the line of the name
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class Measure
         public float $leading = Metrics::LEADING,
         public float $nameSize = Metrics::SMALL,
         public bool $isFlat = false,
+        public ?float $lead = null,
     ) {
         $this->plain = new Memo;
         $this->bold = new Memo;

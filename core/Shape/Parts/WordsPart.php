@@ -10,6 +10,14 @@ use Gnomic\Shape\Shortening;
 /** What was said, shortened where there is more of it than the brief wants. */
 final readonly class WordsPart extends Part
 {
+    /** A sentence of at most so many characters, by the sign at its end. */
+    private const LEAD = '/^[^\n]{6,64}?[.!?…。！？]["\'”’»)]*(?=\s|(?<=[。！？]))/u';
+
+    /** Height of its lines by their size, and what is kept free below it, in its own size. */
+    public const LEAD_LINE = 1.2;
+
+    public const LEAD_BELOW = 0.35;
+
     /** Width of a character, about, by the size of letters. */
     private const CHARACTER = 0.55;
 
@@ -86,6 +94,12 @@ final readonly class WordsPart extends Part
         return $measure->paragraph($this->set($measure))->extent();
     }
 
+    /** The first sentence, where it is short and something follows on it; null where it is not. */
+    public function lead(): ?string
+    {
+        return preg_match(self::LEAD, $this->text, $found) === 1 && strlen($found[0]) < strlen($this->text) ? $found[0] : null;
+    }
+
     /** As it is set: an opening mark hangs outside, the closing one takes room. */
     private function set(Measure $measure): string
     {
@@ -100,9 +114,25 @@ final readonly class WordsPart extends Part
     /** @param  int|null  $most  lines that it is clamped to; null: all are shown */
     public function clamped(Measure $measure, float $width, ?int $most): float
     {
+        $lead = $measure->lead === null || $most !== null ? null : $this->lead();
+        if ($lead !== null && $measure->lead !== null) {
+            return $this->led($measure, $lead, $measure->lead, $width);
+        }
         $lines = $this->lines($measure, $width);
         $isMore = $this->rest !== null || ($most !== null && $lines > $most);
 
         return min($lines, $most ?? $lines) * $measure->size * $measure->leading + ($isMore ? Metrics::MORE : 0.0);
+    }
+
+    /** With its first sentence larger. @param  float  $size  of that, in em */
+    private function led(Measure $measure, string $lead, float $size, float $width): float
+    {
+        $most = self::CHARACTER * $measure->box->measure * $measure->size;
+        $lines = fn (string $text, float $of): int => $measure->paragraph($text)->linesAt(min($width, $most) / $of);
+        $rest = substr($this->set($measure), strlen($lead));
+
+        return $size * ($lines($lead, $size) * self::LEAD_LINE + self::LEAD_BELOW)
+            + $lines(ltrim($rest), $measure->size) * $measure->size * $measure->leading
+            + ($this->rest === null ? 0.0 : Metrics::MORE);
     }
 }

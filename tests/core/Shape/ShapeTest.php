@@ -6,6 +6,8 @@ namespace Tests\core\Shape;
 
 use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
+use Gnomic\Brief\Sentence;
+use Gnomic\Brief\SentenceContext;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
@@ -148,6 +150,30 @@ final class ShapeTest extends TestCase
             self::assertSame($more, $shape->more, $layout);
             self::assertSame('pages', $shape->toArray()['more'], 'it is found again with another layout');
         }
+    }
+
+    public function test_each_service_has_figures_of_its_own_beside_those_of_all(): void
+    {
+        $overall = Overall::ofTally([
+            ['stars' => 5.0, 'count' => 3, 'source' => 'dome'],
+            ['stars' => 4.0, 'count' => 1, 'source' => 'lane'],
+            ['stars' => 2.0, 'count' => 2, 'source' => 'box'],
+            ['stars' => 1.0, 'count' => 4, 'source' => ''],
+        ]);
+        $pages = [
+            'dome' => new SourcePage('Wayleaf', 'https://wayleaf.example/dome'),
+            'lane' => new SourcePage('Wayleaf', 'https://wayleaf.example/lane'),
+            'box' => new SourcePage('Ticketwick', 'https://ticketwick.example/box'),
+        ];
+        $brief = BriefReader::read(['version' => 4, 'shape' => ['head' => ['overall', 'count', 'channels']]]);
+        $told = array_map(get_object_vars(...), self::planned($brief, [], $overall, $pages)->head->channels);
+        self::assertSame([
+            ['Ticketwick', 'https://ticketwick.example/box', '2.0', 40, 'from 2 ratings'],
+            ['Wayleaf', null, '4.8', 95, 'from 4 ratings'],
+        ], array_map(array_values(...), $told), 'two pages of one service are one, and lead to neither');
+        $without = BriefReader::read(['version' => 4]);
+        self::assertSame([], self::planned($without, [], $overall, $pages)->head->channels);
+        self::assertStringContainsString('figures of each service', Sentence::text($brief, new SentenceContext));
     }
 
     public function test_figures_of_nothing_are_none(): void

@@ -4,14 +4,21 @@ declare(strict_types=1);
 
 namespace Tests\core\Shape;
 
+use Gnomic\Brief\BriefReader;
+use Gnomic\Edition\Plan\PlannedHeight;
+use Gnomic\Entry\Entry;
+use Gnomic\Entry\Kind;
 use Gnomic\Shape\Lines\Paragraph;
 use Gnomic\Shape\Lines\TypeScale;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\core\Planned;
 
 /** Size follows length: what is short stands large, on lines that are closer (common practice of setting quotations). */
 final class TypeScaleTest extends TestCase
 {
+    use Planned;
+
     #[DataProvider('texts')]
     public function test_a_sentence_stands_larger_than_a_paragraph(string $text, float $pixels): void
     {
@@ -60,5 +67,26 @@ final class TypeScaleTest extends TestCase
         $even = TypeScale::even(1.25);
         self::assertTrue($even->isEven());
         self::assertSame([0, 1.5, $even], [$even->step(3.0), $even->leading(2, 1.5), $even->on(5.0)]);
+    }
+
+    #[DataProvider('sentences')]
+    public function test_of_one_voice_a_short_first_sentence_leads(string $text, ?string $lead): void
+    {
+        $brief = BriefReader::read(['version' => 4, 'shape' => ['layout' => ['name' => 'single'], 'card' => ['words'], 'shorten' => null]]);
+        $plan = self::planned($brief, [new Entry('a', Kind::Review, text: $text)]);
+        self::assertSame($lead === null ? [] : [$plan->cards[0]->ref => $lead], $plan->leads());
+        self::assertGreaterThan((new PlannedHeight($plan))->at(1200), (new PlannedHeight($plan))->at(320), 'and is foretold with the rest');
+    }
+
+    /** @return iterable<string, array{string, string|null}> */
+    public static function sentences(): iterable
+    {
+        $rest = ' She said yes, then asked me to hold her place while she rang her mother, and the staff moved us to the front of it.';
+        yield 'a short one' => ["I proposed in the queue.$rest", 'I proposed in the queue.'];
+        yield 'with a quotation' => ["“We saw it!” he said.$rest", '“We saw it!”'];
+        yield 'a number is no end' => ["It cost 3.50 and was worth it.$rest", 'It cost 3.50 and was worth it.'];
+        yield 'another script' => [str_repeat('土星の輪がはっきり見えました。', 6), '土星の輪がはっきり見えました。'];
+        yield 'too long' => [str_repeat('and another thing ', 12).'.'.$rest, null];
+        yield 'no sentence at all' => [str_repeat('words and words ', 20), null];
     }
 }

@@ -11,7 +11,8 @@
     ['account', 'The account: picture, name, bio'],
     ['overall', 'The overall rating'],
     ['count', 'The number of ratings'],
-    ['spread', 'Their spread, as small bars'],
+    ['spread', 'Their spread, as bars'],
+    ['channels', 'The figures of each service'],
   ] as const;
   const texts = [
     ['heading', 'Heading', 120, () => 'None'],
