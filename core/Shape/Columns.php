@@ -13,10 +13,10 @@ use Gnomic\Text\Numbers;
 /** Cards side by side: as many as there is room for at a wished width, or a fixed number for a class of widths. */
 final readonly class Columns
 {
-    public const MOST = 6;
+    public const MOST = 12;
 
     /**
-     * @param  int  $most  1 to 6, where there is room
+     * @param  int  $most  1 to 12, where there is room
      * @param  int  $card  the wished width of a card in CSS pixels: none is narrower while there are two of them
      * @param  array<string, int|null>  $fixed  by class of widths; null: by the wished width
      */

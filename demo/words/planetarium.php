@@ -19,6 +19,7 @@ return [
     [4, 'en', 'The projector is not the newest, and it does not matter in the least.'],
     [5, 'ja', '天井いっぱいの星空に、思わず声が出ました。'],
     [5, 'en', 'Sit in the back rows. Bring somebody you like.'],
+    [5, 'en', '🌌🌌🌌'],
     [4, 'en', 'Would like a later show for grown-ups. I would also like one without the song, but I seem to be alone in that.'],
     [5, 'zh', '躺下来，抬头，忘记自己在城里。'],
     [3, 'en', 'The show was good, the queue was not. We were let in ten minutes late and still in our coats for Mercury.'],

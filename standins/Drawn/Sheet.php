@@ -8,23 +8,30 @@ use GdImage;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** Something to draw on, twice as fine as it is wanted: by shares of its width and height, in colours "rrggbb", by chance with a seed. */
+/** Something to draw on, twice as fine as it is wanted where it is small: by shares of its width and height, in colours "rrggbb", by chance with a seed. */
 final class Sheet
 {
-    private const FINE = 2;
+    /** Pixels from which on it is as fine as it is wanted. */
+    private const LARGE = 1000;
 
     public readonly Randomizer $chance;
 
     private GdImage $image;
 
+    /** @var int<1, max> */
     private readonly int $wide;
 
+    /** @var int<1, max> */
     private readonly int $high;
+
+    /** @var int<1, 2> */
+    private readonly int $fine;
 
     public function __construct(int $width, int $height, int $seed)
     {
         $this->chance = new Randomizer(new Mt19937($seed));
-        [$this->wide, $this->high] = [max(1, $width * self::FINE), max(1, $height * self::FINE)];
+        $this->fine = $width < self::LARGE ? 2 : 1;
+        [$this->wide, $this->high] = [max(1, $width * $this->fine), max(1, $height * $this->fine)];
         $this->image = imagecreatetruecolor($this->wide, $this->high);
         imagealphablending($this->image, true);
     }
@@ -41,7 +48,11 @@ final class Sheet
         return $low + ($high - $low) * $this->chance->getInt(0, 10_000) / 10_000;
     }
 
-    /** From above to below. @param  non-empty-list<string>  $colours */
+    /**
+     * From above to below.
+     *
+     * @param  non-empty-list<string>  $colours
+     */
     public function ground(array $colours): void
     {
         $steps = max(1, count($colours) - 1);
@@ -59,8 +70,8 @@ final class Sheet
         for ($star = 0; $star < $count; $star++) {
             $light = $this->chance->getInt(90, 255);
             $warm = $this->chance->getInt(0, 60);
-            $size = max(2, (int) ($this->wide / 1400 * [2, 2, 3, 3, 4, 7][$this->chance->getInt(0, 5) * $this->chance->getInt(0, 5) / 5]));
-            $colour = (int) imagecolorallocatealpha($this->image, 255, 255 - intdiv($warm, 3), 255 - $warm, 127 - intdiv($light, 2));
+            $size = max(2, (int) ($this->wide / 1400 * [2, 2, 3, 3, 4, 7][intdiv($this->chance->getInt(0, 5) * $this->chance->getInt(0, 5), 5)]));
+            $colour = $this->ink(sprintf('ff%02x%02x', 255 - intdiv($warm, 3), 255 - $warm), $light / 255);
             $this->spot($this->chance->getInt(0, 1000) / 1000, $this->chance->getInt(0, 1000) / 1000 * $down, $size, $colour);
         }
     }
@@ -82,7 +93,7 @@ final class Sheet
      */
     public function clouds(array $colours, float $strength, float $middle = 0.5, float $breadth = 0.6): void
     {
-        $wide = (int) (64 * sqrt($this->ratio()));
+        $wide = max(8, (int) (64 * sqrt($this->ratio())));
         $high = max(8, (int) ($wide / $this->ratio()));
         $small = imagecreatetruecolor($wide, $high);
         imagealphablending($small, false);
@@ -113,18 +124,21 @@ final class Sheet
                 $thick = max(0.0, min(1.0, ($value - 0.3) * 2.1)) * $share;
                 $from = min($steps - 1, (int) ($thick * $steps));
                 [$red, $green, $blue] = self::rgb($this->mixed($colours[$from], $colours[$from + 1], $thick * $steps - $from));
-                imagesetpixel($small, $x, $y, (int) imagecolorallocatealpha($small, $red, $green, $blue, 127 - (int) (120 * min(1.0, $thick * 1.3))));
+                imagesetpixel($small, $x, $y, (int) imagecolorallocatealpha($small, $red, $green, $blue, max(0, min(127, 127 - (int) (120 * $thick * 1.3)))));
             }
         }
         // Twofold each time, so that no corner of what is small can be told.
-        for ($large = $small; imagesx($large) < $this->wide;) {
-            $next = imagescale($large, min($this->wide, 2 * imagesx($large)), min($this->high, 2 * imagesy($large)), IMG_BILINEAR_FIXED);
+        $large = $small;
+        while (imagesx($large) < $this->wide) {
+            $isLast = 2 * imagesx($large) >= $this->wide;
+            [$next, $down] = $isLast ? [$this->wide, $this->high] : [2 * imagesx($large), 2 * imagesy($large)];
+            $next = imagescale($large, $next, $down, IMG_BILINEAR_FIXED);
             if ($next === false) {
                 return;
             }
             $large = $next;
         }
-        imagecopyresampled($this->image, $large, 0, 0, 0, 0, $this->wide, $this->high, imagesx($large), imagesy($large));
+        imagecopy($this->image, $large, 0, 0, 0, 0, $this->wide, $this->high);
     }
 
     /** @param  float  $size  share of the width */
@@ -201,7 +215,8 @@ final class Sheet
 
     public function png(): string
     {
-        $small = imagescale($this->image, intdiv($this->wide, self::FINE), intdiv($this->high, self::FINE), IMG_BILINEAR_FIXED);
+        $small = $this->fine === 1 ? false
+            : imagescale($this->image, intdiv($this->wide, $this->fine), intdiv($this->high, $this->fine), IMG_BILINEAR_FIXED);
         ob_start();
         imagepng($small === false ? $this->image : $small, null, 6);
 

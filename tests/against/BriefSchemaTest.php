@@ -111,7 +111,7 @@ final class BriefSchemaTest extends TestCase
         foreach ([
             '{"version":4,"shape":{"across":3}}',
             '{"version":1,"shape":{"layout":"pile"}}',
-            '{"version":1,"shape":{"across":9}}',
+            '{"version":1,"shape":{"across":13}}',
             '{"version":5}',
             '{"version":"2"}',
             '{}',

@@ -61,6 +61,29 @@ async function shift(page: Page, url: string): Promise<number> {
   return page.evaluate(() => (window as unknown as { shift: number }).shift);
 }
 
+/** What a browser that has been nowhere yet is sent for a page of one widget: bytes as they are packed, and requests before its words. */
+async function got(page: Page, url: string): Promise<{ bytes: number; files: number; before: number }> {
+  const context = await page.context().browser()!.newContext();
+  const fresh = await context.newPage();
+  const sizes: Promise<number>[] = [];
+  const paths: string[] = [];
+  fresh.on('requestfinished', (request) => {
+    const { origin, pathname } = new URL(request.url());
+    if (origin !== GNOMIC || request.resourceType() === 'image' || pathname === '/t') return;
+    paths.push(pathname);
+    sizes.push(request.sizes().then(({ responseBodySize }) => responseBodySize));
+  });
+  await fresh.goto(url);
+  await fresh.locator('gnomic-widget').first().waitFor({ state: 'attached' });
+  await fresh.waitForLoadState('networkidle');
+  await fresh.waitForTimeout(1200);
+  const all = await Promise.all(sizes);
+  await context.close();
+  // The element's script, then what holds the words; what comes for a widget that is there already is not waited for.
+  const words = paths.findIndex((path) => /^\/w\/[a-z0-9]+(\.html|\/at\..*)$/.test(path));
+  return { bytes: all.reduce((sum, one) => sum + one, 0), files: all.length, before: words + 1 };
+}
+
 function requestsPerSecond(path: string): number {
   const report = execFileSync('wrk', ['-t2', '-c16', '-d4s', '-H', 'Accept-Encoding: br', GNOMIC + path]).toString();
   return Number(/Requests\/sec:\s+([\d.]+)/.exec(report)?.[1]);
@@ -106,6 +129,26 @@ test('measure', async ({ page }) => {
   say(
     `  the usual way: a library, JSON       ${usual} bytes; ours is ${((script + fragment) / usual).toFixed(3)} of it (wanted: below 0.25)`,
   );
+
+  say("What a visitor of the demo's own widgets gets, each alone on a page, without pictures, counting included");
+  for (const [key, kind, wanted] of [
+    ['harrow7talk', 'a list', 6144],
+    ['dome4visit', 'a carousel', 8192],
+    ['home3band0', 'a grid, a carousel on phones', 11_264],
+    ['about1line', 'one at a time', 11_264],
+    ['shop2short', 'a column with figures', 11_264],
+    ['hill6wall0', 'a mosaic', 11_264],
+    ['quill7mark', 'a badge with a panel', 11_264],
+  ] as const) {
+    const alone = await atFourthOrigin(
+      `<!doctype html><title>x</title><script async src="${GNOMIC}/gnomic.js"></script><gnomic-widget key="${key}"></gnomic-widget>`,
+    );
+    const told = await got(page, alone.origin);
+    alone.close();
+    say(
+      `  ${key.padEnd(12)} ${String(told.bytes).padStart(6)} bytes in ${told.files} files (wanted: at most ${wanted}), ${(told.bytes / usual).toFixed(3)} of the usual way (wanted: at most 0.35), first words after ${told.before} requests one after another (wanted: at most 2): ${kind}`,
+    );
+  }
 
   say('Layout shift on the host page (wanted: 0.00)');
   say(`  included by the server               ${(await shift(page, `${SITE}/visit`)).toFixed(4)}`);

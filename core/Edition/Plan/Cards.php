@@ -81,8 +81,12 @@ final readonly class Cards
                 $parts[] = $made[$part::class] = $part;
             }
         }
+        $isTile = $context->shape->hasTiles() && $context->pictures !== [];
         $called = [
-            ($made[NamePart::class] ?? NamePart::of($context))?->text() ?? self::beginning($entry->text),
+            // Tiles are told apart by what they show: many are of one author.
+            ($isTile ? $context->pictures[0]->alt : null)
+                ?? ($made[NamePart::class] ?? NamePart::of($context))?->text()
+                ?? self::beginning($entry->text),
             ($made[RatingPart::class] ?? RatingPart::of($context))?->text(),
         ];
 
@@ -94,7 +98,7 @@ final readonly class Cards
             url: $context->shows(SourcePart::name()) ? $context->url() : null,
             opens: $this->opens($entry),
             called: implode(', ', array_filter($called, fn (?string $one): bool => $one !== null && $one !== '')),
-            isPicture: $context->shape->hasTiles() && $context->pictures !== [],
+            isPicture: $isTile,
             weight: new Weight(
                 $entry->likes ?? 0.0,
                 $entry->stars() ?? 0.0,

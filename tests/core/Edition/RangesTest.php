@@ -128,8 +128,8 @@ final class RangesTest extends TestCase
                 $heights = (new PlannedHeight($plan))->cardsAt($width);
                 sort($heights);
                 $median = $heights[intdiv(count($heights), 2)];
-                self::assertLessThan(1.6 * $median, max($heights), "$layout at $width: what is very long is read on");
-                self::assertLessThan($median, min($heights), "$layout at $width: what is short is not made high");
+                self::assertLessThan(1.6 * $median, $heights[count($heights) - 1], "$layout at $width: what is very long is read on");
+                self::assertLessThan($median, $heights[0], "$layout at $width: what is short is not made high");
             }
         }
         $column = self::planned(self::brief(['layout' => ['name' => 'grid']]), array_slice($entries, 0, 6));
