@@ -163,7 +163,7 @@ final class StyleSheets
             'heading' => $head->heading !== null,
             'account' => $head->account !== null,
             'figures' => $head->hasFigures(),
-            'spread' => $head->spread !== null,
+            'spread' => $plan->spread() !== null,
             'channels' => $head->channels !== [],
             'glyphs' => $head->figure !== null || $head->channels !== [],
             'actions' => $head->actions !== [],

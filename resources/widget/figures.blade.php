@@ -12,7 +12,7 @@
 @endif
 </div>
 @endif
-@if ($plan->head->spread !== null)
+@if ($plan->spread() !== null)
 @include('widget::spread')
 @endif
 @if ($plan->head->channels !== [])

@@ -14,8 +14,10 @@ use Gnomic\Shape\Card\CardBox;
 use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Card\CardHeights;
 use Gnomic\Shape\Click;
+use Gnomic\Shape\Compositions\EvenComposition;
 use Gnomic\Shape\Frame;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Layouts\RatingLayout;
 use Gnomic\Shape\Lines\Font;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
@@ -154,6 +156,21 @@ final readonly class Plan
     public function headStyle(): string
     {
         return $this->shape->headIsAside() ? 'stacked' : $this->tokens->head;
+    }
+
+    /**
+     * Ratings by stars, where there is room for bars: not beside other figures on the line above cards that are composed evenly, nor in a
+     * seal.
+     *
+     * @return array<int, int>|null
+     */
+    public function spread(): ?array
+    {
+        $layout = $this->layout();
+        $isTight = $this->shape->composition() === EvenComposition::class && ! $this->shape->headIsAside()
+            && ($this->head->figure !== null || $this->head->base !== null);
+
+        return $isTight || ($layout instanceof RatingLayout && $layout->isSeal) ? null : $this->head->spread;
     }
 
     /** Whether what can be pressed for more stands below the cards: the head keeps its one line. */

@@ -142,7 +142,7 @@ final readonly class PlannedHeight
         $line = $head->line === null ? 0.0 : Metrics::LEADING * $this->lines($head->line, $width);
         $row = $this->row($width, $place, $style);
         // Bars have a line of their own.
-        $row = $row === null || $head->spread === null ? $row : [$width, $row[1]];
+        $row = $row === null || $this->plan->spread() === null ? $row : [$width, $row[1]];
         $height = self::UNDER_HEAD + match (true) {
             $style === 'line' => self::rows(array_values(array_filter([$heading, $row])), $width, self::BETWEEN, 0.25)
                 + ($line > 0 ? $line + 0.25 : 0.0),
@@ -170,7 +170,7 @@ final readonly class PlannedHeight
         $parts = array_values(array_filter([
             $head->account === null ? null : [min($width, 36.0), max(2.5, self::SMALL * Metrics::LEADING * 2)],
             $head->figure === null && $head->base === null ? null : $this->figures($width, $place, $style),
-            $head->spread === null || $place < self::SPREAD_FROM ? null : [min($width, self::SPREAD), self::SPREAD_HIGH],
+            $this->plan->spread() === null || $place < self::SPREAD_FROM ? null : [min($width, self::SPREAD), self::SPREAD_HIGH],
             $head->channels === [] ? null : $this->channels($width),
             $actions === [] ? null : [self::wide($actions, 1.25), self::rows($actions, $width, 1.25, 0.25)],
         ]));
@@ -244,7 +244,7 @@ final readonly class PlannedHeight
         $whole = [
             ...$glyphs,
             [min($width, self::wide($figures, 0.75)), self::rows($figures, $width, 0.75, 0.125)],
-            ...($head->spread === null || $place < self::SPREAD_FROM ? [] : [[min($width, self::SPREAD), self::SPREAD_HIGH]]),
+            ...($this->plan->spread() === null || $place < self::SPREAD_FROM ? [] : [[min($width, self::SPREAD), self::SPREAD_HIGH]]),
             ...($head->channels === [] ? [] : [$this->channels($width)]),
         ];
         $wide = min($width, self::wide($whole, 0.75));
