@@ -44,6 +44,12 @@ abstract readonly class Composition
         return true;
     }
 
+    /** Whether faces stand above names, and not beside them. */
+    public static function hasFacesAbove(): bool
+    {
+        return false;
+    }
+
     /** Whether the words stand in the quotation marks of their language, where the look wants that. */
     public static function quotes(): bool
     {

@@ -46,6 +46,7 @@ final readonly class CardHeight
             $composition::nameSize(),
             $composition::isFlat(),
             $scale->leads && $step === 0 ? $scale->sizes[2] : null,
+            $composition::hasFacesAbove(),
         );
         $this->step = $this->words === null ? 0 : $scale->step($this->words->extent($measure(0)));
         $this->measure = $measure($this->step);

@@ -41,6 +41,11 @@ final readonly class QuotationComposition extends Composition
         return false;
     }
 
+    public static function hasFacesAbove(): bool
+    {
+        return true;
+    }
+
     public static function isFlat(): bool
     {
         return false;

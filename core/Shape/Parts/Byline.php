@@ -12,6 +12,9 @@ final readonly class Byline
 
     private const FACE_EDGE = 3.16;
 
+    /** Below a face that stands above the rows. */
+    private const UNDER_FACE = 0.328;
+
     /** Between a name and what is said of it on its line. */
     private const BETWEEN = 0.5;
 
@@ -65,7 +68,8 @@ final readonly class Byline
     /** In em. @param  float  $width  within the card, in em */
     public function height(Measure $measure, float $width): float
     {
-        $beside = $width - ($this->hasFace ? self::FACE_EDGE : 0.0);
+        $isAbove = $this->hasFace && $measure->hasFacesAbove;
+        $beside = $width - ($this->hasFace && ! $isAbove ? self::FACE_EDGE : 0.0);
         $flat = $this->flat($measure, $beside);
         if ($flat !== null) {
             return $flat;
@@ -77,7 +81,7 @@ final readonly class Byline
             $height += $lines * $size * Metrics::LEADING;
         }
 
-        return max($this->hasFace ? self::FACE : 0.0, $height);
+        return $isAbove ? self::FACE + self::UNDER_FACE + $height : max($this->hasFace ? self::FACE : 0.0, $height);
     }
 
     /** Whether the name and what stands below it can stand on one line: there is no face beside them. */

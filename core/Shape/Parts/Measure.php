@@ -21,6 +21,7 @@ final readonly class Measure
      * @param  string  $picture  shape that pictures are cut to, of Shape::PICTURES
      * @param  float  $leading  height of lines of the words, by their size
      * @param  float  $nameSize  of names, in em
+     * @param  bool  $hasFacesAbove  whether faces stand above names, and not beside them
      * @param  float|null  $lead  size of the first sentence, where it is another
      * @param  bool  $isFlat  whether what is said of somebody may stand on the line of the name
      */
@@ -33,6 +34,7 @@ final readonly class Measure
         public float $nameSize = Metrics::SMALL,
         public bool $isFlat = false,
         public ?float $lead = null,
+        public bool $hasFacesAbove = false,
     ) {
         $this->plain = new Memo;
         $this->bold = new Memo;
