@@ -186,7 +186,7 @@ final class BriefTest extends TestCase
         yield 'a pin twice' => [['version' => 1, 'sift' => ['pins' => ['a', 'a']]], '/sift/pins/1', 'repeats "a"'];
         yield 'no kind' => [['version' => 1, 'gather' => ['kinds' => []]], '/gather/kinds', 'at least one'];
         yield 'a layout by its name alone' => [['version' => 4, 'shape' => ['layout' => 'list']], '/shape/layout', 'an object whose "name" is one of'];
-        yield 'seven across' => [['version' => 1, 'shape' => ['across' => 7]], '/shape/layout/across', 'between 1 and 6'];
+        yield 'thirteen across' => [['version' => 1, 'shape' => ['across' => 13]], '/shape/layout/across', 'between 1 and 12'];
         yield 'too fast' => [['version' => 1, 'shape' => ['autoplay' => 1]], '/shape/layout/autoplay', 'between 2 and 15'];
     }
 }
