@@ -53,16 +53,16 @@ test('what cannot be read is mended, shown before and after, and left where the 
   await part(page, /^Can it be read/);
   const arrows = page.getByRole('listitem').filter({ hasText: 'Controls' });
   await expect(arrows).toContainText('Arrows, dots and edges of buttons');
-  await expect(arrows).toContainText('#20242c became');
+  await expect(arrows).toContainText('#1b1f27 became');
   await expect(arrows.locator('.sample span')).toHaveCount(2);
   const stroke = (): Promise<string> => styleOf(page, '.tool svg', 'stroke');
-  await expect.poll(stroke).not.toBe('rgb(32, 36, 44)');
+  await expect.poll(stroke).not.toBe('rgb(27, 31, 39)');
   await expectAccessible(page, { except: ['landmark-unique', 'color-contrast'], part: '.work > :not(.proofs)' });
   await arrows.getByRole('button', { name: 'Leave it as it was' }).click();
-  await expect.poll(stroke).toBe('rgb(32, 36, 44)');
+  await expect.poll(stroke).toBe('rgb(27, 31, 39)');
   await expect(arrows).toContainText('left as it is');
   await arrows.getByRole('button', { name: 'Fix it' }).click();
-  await expect.poll(stroke).not.toBe('rgb(32, 36, 44)');
+  await expect.poll(stroke).not.toBe('rgb(27, 31, 39)');
 });
 
 test('single tokens wait until they are those of the chosen look and scheme', async ({ page }) => {
