@@ -45,7 +45,7 @@ test('a widget is dressed as the dark band of a page, stands on it in the proof,
 test('what cannot be read is mended, shown before and after, and left where the owner wants it so', async ({
   page,
 }) => {
-  await openDress(page, 'home3band0');
+  await openDress(page, 'dome4visit');
   await page.getByRole('radio', { name: 'Paper' }).click();
   await part(page, 'Single tokens');
   await page.getByLabel('Background', { exact: true }).fill('#000000');

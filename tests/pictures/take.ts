@@ -91,11 +91,8 @@ async function placing(page: Page): Promise<void> {
     const widget = page.locator('gnomic-widget[key=home3band0]');
     await widget.scrollIntoViewIfNeeded();
     await page.waitForTimeout(1500);
-    if (time < 4)
-      await widget
-        .locator('details.more summary')
-        .nth(time)
-        .evaluate((more: HTMLElement) => more.click());
+    const more = widget.locator('details.more summary');
+    if (time < (await more.count())) await more.nth(time).evaluate((one: HTMLElement) => one.click());
     await page.waitForTimeout(150);
   }
   await page.setViewportSize({ width: 1280, height: 800 });
