@@ -9,8 +9,8 @@
 <script async src="{{ $host }}/gnomic.js"></script>
 <style>
 body{margin:0;font:16px/1.5 system-ui,sans-serif;background:#fff;color:#1d2333;overflow:hidden}
-header{height:34px;background:#e3e6ec}main{padding:28px 0 30px}b{display:block;height:20px;width:38%;border-radius:3px;background:#d5d7e0;margin:0 20px 20px}
-i{display:block;height:9px;border-radius:3px;background:#e9eaf0;margin:0 20px 13px}[data-gnomic-here]{margin:18px 0}
+header{height:34px;background:#e3e6ec}main{padding:28px 20px 30px}b{display:block;height:20px;width:38%;border-radius:3px;background:#d5d7e0;margin:0 0 20px}
+i{display:block;height:9px;border-radius:3px;background:#e9eaf0;margin:0 0 13px}[data-gnomic-here]{margin:18px 0}
 </style>
 </head>
 <body>

@@ -41,6 +41,8 @@
   /* What stands over a page stands over this one. */
   .page {
     display: block;
+    box-sizing: border-box;
+    padding: 20px 24px;
     overflow: hidden;
     transform-origin: 0 0;
     font-family: 'Literata Variable', Georgia, serif;
