@@ -23,8 +23,8 @@ if (preg_match('~^/pictures/(sky-[a-z]+-\d+)\.png$~', $path, $found) === 1) {
     // Drawn like those at the services, once.
     $drawn = (getenv('STANDINS_DATA') ?: sys_get_temp_dir())."/site-$found[1].png";
     if (! is_file($drawn)) {
-        foreach (['Drawn/Sheet', 'Drawn/Subjects'] as $class) {
-            require_once __DIR__."/../../standins/$class.php";
+        foreach (['Sheet', 'Subjects', 'Sky', 'Hill', 'Instruments', 'Silhouettes'] as $class) {
+            require_once __DIR__."/../../standins/Drawn/$class.php";
         }
         $subject = explode('-', $found[1])[1];
         $wide = $subject === 'panorama' ? 1600 : 800;
