@@ -245,7 +245,7 @@ final class Renderer
             'plan' => $plan,
             'words' => $plan->words,
             'enlarges' => $plan->enlarges(),
-            'clamped' => $plan->clamped(),
+            'clamped' => $plan->fitting->clamped(),
             'page' => $plan->shape->more === 'none' ? '' : 'p1',
             'before' => 0,
             'count' => count($plan->cards),
@@ -254,8 +254,8 @@ final class Renderer
             'tokens' => $plan->tokens,
             'composition' => $plan->shape->composition(),
             'kind' => fn (CardBlock $block): string => $block->parts[0]::class,
-            'steps' => array_map(fn (int $step): string => $step === 0 ? '' : " s$step", $plan->steps()),
-            'leads' => $plan->leads(),
+            'steps' => array_map(fn (int $step): string => $step === 0 ? '' : " s$step", $plan->fitting->steps()),
+            'leads' => $plan->fitting->leads(),
             'drawn' => $plan->head->figure !== null || $plan->head->channels !== [] || $plan->hasPart(RatingPart::class),
         ];
     }

@@ -136,7 +136,9 @@ final class StyleSheets
             $css .= ".s$step{--size:{$scale->sizes[$step]}em;--lead:{$scale->leading($step, $look->tokens->leading / 100)}}";
         }
 
-        return $css.($plan->leads() === [] ? '' : $this->file('parts/words/lead.css').'.lead{font-size:'.WidthRules::lead($scale).'}');
+        $isLed = $plan->fitting->leads() !== [];
+
+        return $css.($isLed ? $this->file('parts/words/lead.css').'.lead{font-size:'.WidthRules::lead($scale).'}' : '');
     }
 
     /** What of a layout's settings is a number of its style. */
@@ -198,7 +200,7 @@ final class StyleSheets
                 $part::name().'/style',
                 ...match ($part) {
                     RatingPart::class => ['glyphs'],
-                    WordsPart::class => $plan->clamped() !== [] || $plan->isShortened() ? ['words/more'] : [],
+                    WordsPart::class => $plan->fitting->clamped() !== [] || $plan->isShortened() ? ['words/more'] : [],
                     PicturesPart::class => $plan->shape->picture === 'original' ? ['pictures/original'] : [],
                     default => [],
                 },

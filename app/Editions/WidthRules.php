@@ -9,7 +9,6 @@ use Gnomic\Edition\Plan\Range;
 use Gnomic\Shape\Area;
 use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
-use Gnomic\Shape\Layouts\CarouselLayout;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\WordsPart;
@@ -134,10 +133,8 @@ final class WidthRules
     /** What of the next card is seen, where one stands by itself. */
     private function peek(Plan $plan, Range $range): ?string
     {
-        $layout = $range->layout;
-        $peek = $layout instanceof CarouselLayout
-            ? $layout->peek($range->arrangement->columns, $range->arrangement->cards, $plan->shape->space($range->from))
-            : 0;
+        [$stands, $space] = [$range->arrangement, $plan->shape->space($range->from)];
+        $peek = $range->layout->peek($stands->columns, $stands->cards, $space);
 
         return $peek === 0 ? null : '--peek:'.self::em($peek);
     }
@@ -217,12 +214,13 @@ final class WidthRules
     private function sizes(Plan $plan, Range $range): string
     {
         $composition = $plan->shape->composition();
-        [$usual, $scale] = [$composition::scale($range->layout), $plan->scale($range)];
+        [$usual, $scale] = [$composition::scale($range->layout), $plan->fitting->scale($range)];
         $css = '';
         foreach ([1 => ' .s1', 2 => ' .s2'] as $step => $words) {
             $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".cards$words{--size:{$scale->sizes[$step]}em}";
         }
-        $css .= $plan->leads() === [] || self::lead($scale) === self::lead($usual) ? '' : '.cards .lead{font-size:'.self::lead($scale).'}';
+        $isLed = $plan->fitting->leads() !== [] && self::lead($scale) !== self::lead($usual);
+        $css .= $isLed ? '.cards .lead{font-size:'.self::lead($scale).'}' : '';
         $css = ($scale->sizes[0] === $usual->sizes[0] ? '' : ".cards .words{--size:{$scale->sizes[0]}em}").$css;
 
         return $css;
@@ -233,9 +231,10 @@ final class WidthRules
     {
         $away = array_map(fn (string $part): string => ".card .$part", $range->without);
         $away = in_array('words', $range->without, true) ? [...$away, '.card .more'] : $away;
-        $height = $plan->fixedHeight($range);
+        $height = $plan->fitting->level($range);
 
-        $lines = $range->lines === null || $plan->fits($range) ? '' : "--lines:$range->lines".($height === null ? '' : ';--once:1');
+        $isEach = $range->lines === null || $plan->fitting->cutsNearMedian($range);
+        $lines = $isEach ? '' : "--lines:$range->lines".($height === null ? '' : ';--once:1');
 
         return ($lines === '' ? '' : ".cards{{$lines}}")
             .($height === null ? '' : '.card{min-height:'.self::number($height).'em}')
@@ -246,8 +245,8 @@ final class WidthRules
     private function clamps(Plan $plan, Range $range, string $page): string
     {
         $other = [];
-        $isFit = $plan->fits($range);
-        foreach ($range->lines === null ? [] : $plan->clamps($range) as $index => $clamp) {
+        $isFit = $plan->fitting->cutsNearMedian($range);
+        foreach ($range->lines === null ? [] : $plan->fitting->clamps($range) as $index => $clamp) {
             $card = $plan->cards[$index];
             $isWhole = ! $clamp->isCut && $card->part(WordsPart::class)?->rest === null;
             $rule = implode(';', array_filter([
@@ -256,7 +255,7 @@ final class WidthRules
                     $clamp->lines === null => '--lines:none;--once:none',
                     default => $clamp->lines === $range->lines ? null : "--lines:$clamp->lines",
                 },
-                $isWhole && in_array($card->ref, $plan->clamped(), true) ? '--more:none' : null,
+                $isWhole && in_array($card->ref, $plan->fitting->clamped(), true) ? '--more:none' : null,
             ]));
             if ($rule !== '') {
                 $other[$rule][] = self::item($index + 1, $page);

@@ -44,6 +44,12 @@ abstract readonly class Composition
         return true;
     }
 
+    /** Whether there is room for bars beside other figures above such cards. */
+    public static function hasRoomForBars(): bool
+    {
+        return true;
+    }
+
     /** Whether faces stand above names, and not beside them. */
     public static function hasFacesAbove(): bool
     {

@@ -162,6 +162,12 @@ abstract readonly class Layout
         return self::OVER_MEDIAN * $heights[intdiv(count($heights), 2)];
     }
 
+    /** What is left beside a card for the beginning of the next, with the gap between, in CSS pixels. */
+    public function peek(int $columns, int $cards, Space $space): int
+    {
+        return 0;
+    }
+
     /** Width of the words of a card, in CSS pixels. */
     public function cardWidth(Space $space, int $columns): float
     {
@@ -202,6 +208,12 @@ abstract readonly class Layout
     public function rows(Arrangement $arrangement): int
     {
         return (int) ceil($arrangement->cards / max(1, $arrangement->columns));
+    }
+
+    /** Whether there is room for bars beside other figures. */
+    public function hasRoomForBars(): bool
+    {
+        return true;
     }
 
     /** Whether its cards are in a panel that opens over the page. */

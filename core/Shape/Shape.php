@@ -12,6 +12,8 @@ use Gnomic\Json\Schema\ListSchema;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Json\Schema\ObjectSchema;
 use Gnomic\Json\Schema\TextSchema;
+use Gnomic\Shape\Lines\TypeScale;
+use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\Parts;
 use Gnomic\Text\Words;
 
@@ -36,6 +38,9 @@ final readonly class Shape
 
     /** A name of Compositions; null: as the look has it. */
     public ?string $composition;
+
+    /** @var class-string<Composition> */
+    private string $composed;
 
     /** Of HEIGHTS: as high as their words, long ones cut near the median; or all equally high. */
     public string $heights;
@@ -116,6 +121,7 @@ final readonly class Shape
         $layout = $shape->object('layout');
         $this->layout = Layouts::named($layout->string('name'))::of($layout);
         $this->composition = $shape->stringOrNull('composition');
+        $this->composed = Compositions::named($this->composition);
         $this->heights = $shape->string('heights');
         $this->shorten = $shape->intOrNull('shorten');
         $lines = $shape->intOrNull('lines') ?? $this->layout->usualLines();
@@ -311,13 +317,7 @@ final readonly class Shape
     /** @return class-string<Composition> */
     public function composition(): string
     {
-        return Compositions::named($this->composition);
-    }
-
-    /** The same in the composition that a look brings, where it does not say in which. */
-    public function composed(string $composition): self
-    {
-        return $this->composition === null ? $this->with(['composition' => $this->layout->composed($composition)]) : $this;
+        return $this->composed;
     }
 
     /** Whether the look says how much is kept free around everything. */
@@ -326,20 +326,30 @@ final readonly class Shape
         return is_array($this->members['frame']) && $this->members['frame']['padding'] === null;
     }
 
-    /** The same with so much kept free on either side, where it does not say how much. @param  int  $padding  CSS pixels */
-    public function padded(int $padding): self
+    /**
+     * The same with what a look brings, where it does not say so itself.
+     *
+     * @param  string  $composition  of Compositions
+     * @param  int|null  $gap  CSS pixels between cards; null: as the layout has it
+     * @param  int  $padding  CSS pixels kept free on either side
+     */
+    public function worn(string $composition, ?int $gap, int $padding): self
     {
-        $frame = $this->members['frame'];
+        $frame = is_array($this->members['frame']) ? $this->members['frame'] : [];
 
-        return $this->leavesPadding() && is_array($frame) ? $this->with(['frame' => ['padding' => $padding] + $frame]) : $this;
+        return $this->with([
+            'composition' => $this->composition ?? $this->layout->composed($composition),
+            'frame' => ['gap' => $frame['gap'] ?? $gap, 'padding' => $frame['padding'] ?? $padding] + $frame,
+        ]);
     }
 
-    /** The same with so many pixels between cards, where it does not say how many. */
-    public function spaced(?int $gap): self
+    /** Sizes of words on cards of a layout. @param  int  $columns  cards side by side */
+    public function scale(Layout $layout, Space $space, int $columns): TypeScale
     {
-        $frame = $this->members['frame'];
+        $composition = $this->composition();
+        $width = ($layout->cardWidth($space, $columns) - $layout->sides()) / Metrics::EM;
 
-        return $gap === null || ! is_array($frame) || $frame['gap'] !== null ? $this : $this->with(['frame' => ['gap' => $gap] + $frame]);
+        return $composition::scale($layout)->on($composition::wordsWidth($width));
     }
 
     /**

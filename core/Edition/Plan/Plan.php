@@ -7,42 +7,24 @@ namespace Gnomic\Edition\Plan;
 use Gnomic\Dress\LookTokens;
 use Gnomic\Edition\Input\Everything;
 use Gnomic\Edition\Input\VariantInput;
-use Gnomic\Memo;
 use Gnomic\Shape\Area;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardBox;
-use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Card\CardHeights;
 use Gnomic\Shape\Click;
-use Gnomic\Shape\Compositions\EvenComposition;
 use Gnomic\Shape\Frame;
 use Gnomic\Shape\Layout;
-use Gnomic\Shape\Layouts\RatingLayout;
 use Gnomic\Shape\Lines\Font;
-use Gnomic\Shape\Lines\TypeScale;
-use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\Part;
 use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
-use Gnomic\Shape\Space;
 use Gnomic\Text\Catalogue;
 
 /** Everything that a widget shows, decided and in words, for every width; what is left is to write it down. */
 final readonly class Plan
 {
-    /** Of the width of a card, when it is asked whether its words fit. */
-    private const SAFE = 0.96;
-
-    /** Lines that a card has at most where nobody says how many. */
-    private const LONGEST = 10;
-
-    /** Lines that are not worth being cut off. */
-    private const SPARED = 2;
-
     /** Of a wide place, in CSS pixels. */
     private const USUAL = 1200;
-
-    private Memo $memo;
 
     /**
      * @param  list<Card>  $cards
@@ -60,7 +42,7 @@ final readonly class Plan
         public Head $head,
         public ?HonestLine $honest,
         public array $ranges,
-        public CardHeights $heights,
+        public Fitting $fitting,
         public Font $font,
         public string $all,
         public bool $hasFurther,
@@ -68,16 +50,17 @@ final readonly class Plan
         public LookTokens $tokens,
         public bool $isFlush,
     ) {
-        $this->memo = new Memo;
     }
 
     /** @param  string  $all  address of everything */
     public static function of(VariantInput $input, string $all = ''): self
     {
         [$chosen, $site, $tokens] = [$input->chosen, $input->site, $input->look->tokens];
-        $brief = $input->brief->with(shape: $input->brief->shape->composed($input->look->composition)->spaced($tokens->gap)
-            ->padded($input->look->isPainted() ? Frame::PADDING : 0));
-        $isFlush = $input->brief->shape->leavesPadding() && ! $input->look->isPainted();
+        $isPainted = $input->look->isPainted();
+        $brief = $input->brief->with(
+            shape: $input->brief->shape->worn($input->look->composition, $tokens->gap, $isPainted ? Frame::PADDING : 0),
+        );
+        $isFlush = $input->brief->shape->leavesPadding() && ! $isPainted;
         $box = CardBox::of($tokens);
         $shape = $brief->shape;
         $head = Head::of($shape, $input, $all);
@@ -87,6 +70,7 @@ final readonly class Plan
         $shown = $most === null ? $chosen->shown : array_slice($chosen->shown, 0, $most);
         $cards = (new Cards($brief, $site, $input->words))->of($shown);
         $heights = new CardHeights($cards, $shape, $input->font, $box);
+        $ranges = Ranges::of($shape, $brief->criteria->limits, $cards, $heights);
 
         return new self(
             $shape,
@@ -94,8 +78,8 @@ final readonly class Plan
             $cards,
             $head,
             $input->honestLine(),
-            Ranges::of($shape, $brief->criteria->limits, $cards, $heights),
-            $heights,
+            $ranges,
+            new Fitting($shape, $cards, $ranges, $heights, $box),
             $input->font,
             $all,
             $input->pages() !== [],
@@ -159,18 +143,16 @@ final readonly class Plan
     }
 
     /**
-     * Ratings by stars, where there is room for bars: not beside other figures on the line above cards that are composed evenly, nor in a
-     * seal.
+     * Ratings by stars, where the layout and the composition have room for bars beside other figures.
      *
      * @return array<int, int>|null
      */
     public function spread(): ?array
     {
-        $layout = $this->layout();
-        $isTight = $this->shape->composition() === EvenComposition::class && ! $this->shape->headIsAside()
+        $isTight = ! $this->shape->composition()::hasRoomForBars() && ! $this->shape->headIsAside()
             && ($this->head->figure !== null || $this->head->base !== null);
 
-        return $isTight || ($layout instanceof RatingLayout && $layout->isSeal) ? null : $this->head->spread;
+        return $isTight || ! $this->layout()->hasRoomForBars() ? null : $this->head->spread;
     }
 
     /** Whether what can be pressed for more stands below the cards: the head keeps its one line. */
@@ -184,39 +166,6 @@ final readonly class Plan
     public function hasPart(string $part): bool
     {
         return array_filter($this->cards, fn (Card $card): bool => $card->part($part) !== null) !== [];
-    }
-
-    /** @return array<string, string> first sentences that stand larger than what follows on them, by the ref of their card */
-    public function leads(): array
-    {
-        if (array_filter($this->ranges, fn (Range $range): bool => $this->scale($range)->leads) === []) {
-            return [];
-        }
-        $leads = [];
-        foreach ($this->cards as $card) {
-            $leads[$card->ref] = ($this->steps()[$card->ref] ?? 0) === 0 ? $card->part(WordsPart::class)?->lead() : null;
-        }
-
-        return array_filter($leads, is_string(...));
-    }
-
-    /** @return array<string, int> of TypeScale::STEPS: how large the words of a card are, by its ref */
-    public function steps(): array
-    {
-        return $this->memo->of('steps', function (): array {
-            $scales = array_map($this->scale(...), $this->ranges);
-            $steps = [];
-            // Where all words are of one size, no card is of another step.
-            foreach (array_filter($scales, fn (TypeScale $scale): bool => ! $scale->isEven()) as $scale) {
-                foreach ($this->heights->of($scale) as $place => $height) {
-                    $steps[$this->cards[$place]->ref] = $height->step;
-                }
-
-                return $steps;
-            }
-
-            return [];
-        });
     }
 
     /** Whether something opens over the page: a panel, or a menu of several links. */
@@ -249,136 +198,9 @@ final readonly class Plan
         return $this->shape->more === 'pages' || $this->packs();
     }
 
-    public function hasWords(): bool
-    {
-        return array_filter($this->cards, fn (Card $card): bool => $card->part(WordsPart::class) !== null) !== [];
-    }
-
     public function isShortened(): bool
     {
         return array_filter($this->cards, fn (Card $card): bool => $card->part(WordsPart::class)?->rest !== null) !== [];
-    }
-
-    /**
-     * Height of every card at these widths in em, whatever was written; null where each is as high as its words make it.
-     */
-    public function fixedHeight(Range $range): ?float
-    {
-        return $this->shape->heights !== 'level' || $range->lines === null || ! $range->layout->isLevel() || ! $this->hasWords()
-            ? null
-            : CardHeight::fixed(
-                array_values(array_diff($this->shape->card, $range->without)),
-                $range->lines,
-                $this->scale($range),
-                $this->box,
-                $this->shape->composition(),
-                $this->cardWidth($range),
-            );
-    }
-
-    /** Sizes of words at these widths. */
-    public function scale(Range $range): TypeScale
-    {
-        $space = $this->shape->space(max($range->from, Space::NARROW));
-
-        return self::scaleOn($this->shape, $range->layout, $space, $range->arrangement->columns);
-    }
-
-    /** @param  int  $columns  cards side by side */
-    public static function scaleOn(Shape $shape, Layout $layout, Space $space, int $columns): TypeScale
-    {
-        $composition = $shape->composition();
-        $width = ($layout->cardWidth($space, $columns) - $layout->sides()) / Metrics::EM;
-
-        return $composition::scale($layout)->on($composition::wordsWidth($width));
-    }
-
-    /** Whether cards at these widths are as high as their words, and long ones are cut near the median. */
-    public function fits(Range $range): bool
-    {
-        return $this->shape->heights === 'fit' && $range->isFree && $range->layout->isLevel() && $range->lines !== null;
-    }
-
-    /**
-     * Height in em that cards are cut at, those of them that are longer: so that the highest is near the median, as all in a row are as
-     * high as it is. Null: none is cut.
-     */
-    public function fit(Range $range): ?float
-    {
-        return $this->memo->of("fit $range->from", function () use ($range): ?float {
-            if (! $this->fits($range) || ! $this->hasWords()) {
-                return null;
-            }
-            $width = $this->cardWidth($range);
-            $heights = [];
-            foreach (array_slice($this->heights->of($this->scale($range)), 0, $range->arrangement->cards) as $height) {
-                $heights[] = $height->at($width, null, $range->without);
-            }
-            sort($heights);
-
-            return $heights === [] ? null : $range->layout->fit($heights) - 2 * $this->box->around;
-        });
-    }
-
-    /**
-     * What of each card is cut off at these widths. Only what can be read on is: what fits as planned grows where it does not after all,
-     * as with the letters set wide by a visitor (WCAG 2.2, 1.4.12). Tiles of pictures have their words in the enlarged view.
-     *
-     * @return list<Clamp>
-     */
-    public function clamps(Range $range): array
-    {
-        return $this->memo->of("clamps $range->from", function () use ($range): array {
-            $fixed = $this->fixedHeight($range);
-            $fit = $this->fit($range);
-            $width = $this->cardWidth($range);
-            $clamps = [];
-            if ($range->lines === null || ! $this->hasWords()) {
-                return array_map(fn (): Clamp => new Clamp(null, false), $this->cards);
-            }
-            foreach ($this->heights->of($this->scale($range)) as $place => $height) {
-                if ($this->cards[$place]->isPicture && $range->layout::isOfPictures()) {
-                    $clamps[] = new Clamp($range->lines, false);
-
-                    continue;
-                }
-                $most = match (true) {
-                    $fixed !== null => $height->fixedLines($fixed, $width, $range->without),
-                    $fit !== null => min(max($range->lines, $height->fixedLines($fit, $width, $range->without, false)), self::LONGEST),
-                    default => $range->lines,
-                };
-                // To read on for a line or two takes as much room as they do.
-                $isCut = $height->isCut($width * self::SAFE, $most + ($fit === null ? 0 : self::SPARED), $range->without, $fixed !== null);
-                $clamps[] = new Clamp($isCut || $range->layout::isOfPictures() ? $most : null, $isCut);
-            }
-
-            return $clamps;
-        });
-    }
-
-    /** @return list<string> refs of cards of which something is cut off, at some width */
-    public function clamped(): array
-    {
-        return $this->memo->of('clamped', function (): array {
-            $clamped = [];
-            foreach ($this->ranges as $range) {
-                foreach ($this->clamps($range) as $index => $clamp) {
-                    if ($clamp->isCut) {
-                        $clamped[$this->cards[$index]->ref] = true;
-                    }
-                }
-            }
-
-            return array_map(strval(...), array_keys($clamped));
-        });
-    }
-
-    /** In em, where it is narrowest. */
-    public function cardWidth(Range $range): float
-    {
-        $space = $this->shape->space(max($range->from, Space::NARROW));
-
-        return ($range->layout->cardWidth($space, $range->arrangement->columns) - $range->layout->sides()) / Metrics::EM;
     }
 
     /** How wide pictures become at most, in CSS pixels, for browsers that do not know it themselves before they fetch one. */

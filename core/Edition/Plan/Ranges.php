@@ -24,6 +24,9 @@ final class Ranges
     /** Where what stands where changes with the width within a number of columns, a range is at most so much wider at its end. */
     private const STEP = 1.25;
 
+    /** Likewise where only how many lines are cut off changes. */
+    private const COARSE = 1.6;
+
     private const FINEST = 240;
 
     private const FINE_TO = 1700;
@@ -39,7 +42,10 @@ final class Ranges
         if ($shape->headIsAside()) {
             $edges[] = Space::ASIDE_FROM;
         }
-        $at = fn (int $width): array => self::count($shape, $limits, $shown, $width);
+        $known = [];
+        $at = function (int $width) use ($shape, $limits, $shown, &$known): array {
+            return $known[$width] ??= self::count($shape, $limits, $shown, $width);
+        };
         sort($edges);
         $all = [];
         foreach ($edges as $index => $from) {
@@ -69,11 +75,13 @@ final class Ranges
             $space = $shape->space($from);
             $lines = $layout->linesIn($space) ?? ($space->isNarrow() && ! $layout::isOfPictures() ? null : $shape->linesAt($class));
             $without = $shape->withoutAt($class);
+            $step = $layout::isFine() || $shape->heights === 'level' || $shape->saysLines($class) ? self::STEP : self::COARSE;
             // Heights depend on what is shown at these widths, and on nothing else of them.
-            $scale = Plan::scaleOn($shape, $layout, $shape->space(max($from, Space::NARROW)), $across);
+            $scale = $shape->scale($layout, $shape->space(max($from, Space::NARROW)), $across);
             $kind = "$class->value $lines {$scale->key()}";
             $tiles[$kind] ??= self::tiles($cards, $heights, $scale, $lines, $without);
-            foreach ($layout::isFine() || $lines !== null ? self::steps($from, $to) : [[$from, $to, $from]] as [$first, $end, $at]) {
+            $parts = $layout::isFine() || $lines !== null ? self::steps($from, $to, $step) : [[$from, $to, $from]];
+            foreach ($parts as [$first, $end, $at]) {
                 $space = $shape->space($at);
                 $arrangement = $layout->arranged($space, $shape->space($first), array_slice($tiles[$kind], 0, $shown));
                 $ranges[] = new Range($first, $end, $at, $layout, $arrangement, $lines, ! $shape->saysLines($class), $without);
@@ -83,7 +91,7 @@ final class Ranges
         return $ranges;
     }
 
-    /** @return array{int, int, string} cards across and shown, and by what sizes words are set */
+    /** @return array{int, int, array{float, float, float}} cards across and shown, and sizes of words */
     private static function count(Shape $shape, Limits $limits, int $shown, int $width): array
     {
         $layout = $shape->layoutAt(WidthClass::at($width));
@@ -94,15 +102,15 @@ final class Ranges
         // More columns than cards change nothing.
         $across = min($layout->acrossAt($space), max(1, $shown));
 
-        $scale = Plan::scaleOn($shape, $layout, $shape->space(max($width, Space::NARROW)), $across);
+        $scale = $shape->scale($layout, $shape->space(max($width, Space::NARROW)), $across);
 
-        return [$across, $layout->cardsAt($space, $most), $scale->key()];
+        return [$across, $layout->cardsAt($space, $most), $scale->sizes];
     }
 
     /**
      * Widths between two at which another count holds than just before; there are few, and between them nothing changes.
      *
-     * @param  callable(int): array{int, int, string}  $at
+     * @param  callable(int): array{int, int, array{float, float, float}}  $at
      * @return list<int>
      */
     private static function breaks(callable $at, int $first, int $last): array
@@ -116,11 +124,11 @@ final class Ranges
     }
 
     /** @return list<array{int, int|null, int}> from, to, and the width that stands for those between */
-    private static function steps(int $from, ?int $to): array
+    private static function steps(int $from, ?int $to, float $step): array
     {
         $steps = [];
         for ($first = $from; ;) {
-            $next = (int) (max($first, self::FINEST) * self::STEP);
+            $next = (int) (max($first, self::FINEST) * $step);
             $isLast = $next >= min($to ?? self::FINE_TO, self::FINE_TO);
             $end = $isLast ? $to : $next;
             // Rows are at least as high as at the wide end, and grow where there is less room.

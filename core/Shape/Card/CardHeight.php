@@ -6,7 +6,7 @@ namespace Gnomic\Shape\Card;
 
 use Gnomic\Memo;
 use Gnomic\Shape\Composition;
-use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Lines\Paragraphs;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Measure;
 use Gnomic\Shape\Parts\Part;
@@ -29,7 +29,7 @@ final readonly class CardHeight
     /** @param  class-string<Composition>  $composition */
     private function __construct(
         private Card $card,
-        Font $font,
+        Paragraphs $paragraphs,
         TypeScale $scale,
         string $picture,
         private CardBox $box,
@@ -37,25 +37,23 @@ final readonly class CardHeight
     ) {
         $this->memo = new Memo;
         $this->words = $card->part(WordsPart::class);
-        $measure = fn (int $step): Measure => new Measure(
-            $font,
-            $scale->sizes[$step] ?? 1.0,
+        $text = $this->words?->set($box);
+        $this->step = $text === null || $scale->isEven() ? 0 : $scale->step($paragraphs->extent($text));
+        $this->measure = new Measure(
+            $paragraphs,
+            $scale->sizes[$this->step] ?? 1.0,
+            $scale->leading($this->step, $box->leading),
+            $scale->leads && $this->step === 0 ? $scale->sizes[2] : null,
             $picture,
             $box,
-            $scale->leading($step, $box->leading),
-            $composition::nameSize(),
-            $composition::isFlat(),
-            $scale->leads && $step === 0 ? $scale->sizes[2] : null,
-            $composition::hasFacesAbove(),
+            $composition,
         );
-        $this->step = $this->words === null ? 0 : $scale->step($this->words->extent($measure(0)));
-        $this->measure = $measure($this->step);
     }
 
     /** @param  TypeScale  $scale  of the words, on cards as wide as these */
-    public static function of(Card $card, Shape $shape, Font $font, TypeScale $scale, ?CardBox $box = null): self
+    public static function of(Card $card, Shape $shape, Paragraphs $paragraphs, TypeScale $scale, ?CardBox $box = null): self
     {
-        return new self($card, $font, $scale, $shape->picture, $box ?? CardBox::usual(), $shape->composition());
+        return new self($card, $paragraphs, $scale, $shape->picture, $box ?? CardBox::usual(), $shape->composition());
     }
 
     /** What is left of the width of a card. */

@@ -6,6 +6,7 @@ namespace Gnomic\Shape\Card;
 
 use Gnomic\Memo;
 use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Lines\Paragraphs;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Shape;
 
@@ -14,17 +15,20 @@ final readonly class CardHeights
 {
     private Memo $memo;
 
+    private Paragraphs $paragraphs;
+
     /** @param  list<Card>  $cards */
-    public function __construct(private array $cards, private Shape $shape, private Font $font, private ?CardBox $box = null)
+    public function __construct(private array $cards, private Shape $shape, Font $font, private ?CardBox $box = null)
     {
         $this->memo = new Memo;
+        $this->paragraphs = new Paragraphs($font);
     }
 
     /** @return list<CardHeight> of each card, its words in sizes of a scale */
     public function of(TypeScale $scale): array
     {
         return $this->memo->of($scale->key(), fn (): array => array_map(
-            fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->font, $scale, $this->box),
+            fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->paragraphs, $scale, $this->box),
             $this->cards,
         ));
     }

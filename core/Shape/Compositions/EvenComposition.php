@@ -28,6 +28,12 @@ final readonly class EvenComposition extends Composition
         return 'one part below the other';
     }
 
+    /** Its heads are one line high, as they were when a spread was a sign and not bars. */
+    public static function hasRoomForBars(): bool
+    {
+        return false;
+    }
+
     public static function isFlat(): bool
     {
         return false;

@@ -145,7 +145,6 @@ final readonly class CarouselLayout extends Layout
         return $this->rows === 1 ? [] : ['rows' => (string) $this->rows];
     }
 
-    /** What is left beside a card for the gap and the beginning of the next, in CSS pixels. */
     public function peek(int $columns, int $cards, Space $space): int
     {
         return $this->peeks && $columns === 1 && $cards > $this->rows && ! $space->isNarrow() ? self::PEEK + $space->gap : 0;

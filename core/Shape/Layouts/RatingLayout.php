@@ -8,6 +8,7 @@ use Gnomic\Json\Members;
 use Gnomic\Json\Schema\BooleanSchema;
 use Gnomic\Json\Schema\ChoiceSchema;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
 use Gnomic\Shape\Space;
 
@@ -73,6 +74,16 @@ final readonly class RatingLayout extends Layout
     public function cardsAt(Space $space, int $cards): int
     {
         return 0;
+    }
+
+    public function scale(): TypeScale
+    {
+        return TypeScale::even($this->size());
+    }
+
+    public function hasRoomForBars(): bool
+    {
+        return ! $this->isSeal;
     }
 
     public function parts(): array

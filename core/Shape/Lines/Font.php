@@ -26,6 +26,25 @@ enum Font: string
         return $read[$this->value.$bold] ??= $this === self::Page ? self::mean($bold) : self::table("$this->value ".($bold ? 600 : 400));
     }
 
+    /** How long a text is in one line, by the size of its letters: nothing is taken apart for it. */
+    public function extent(string $text): float
+    {
+        $advances = $this->advances(false);
+        $extent = 0;
+        if (preg_match('/[^\x0A\x20-\x7E]/', $text) !== 1) {
+            foreach (array_count_values(str_split($text)) as $letter => $times) {
+                $extent += $times * ($advances[ord((string) $letter)] ?? 0);
+            }
+
+            return $extent / 1000;
+        }
+        foreach (array_count_values(mb_str_split($text)) as $character => $times) {
+            $extent += $times * ($advances[mb_ord((string) $character)] ?? self::elsewhere((string) $character));
+        }
+
+        return $extent / 1000;
+    }
+
     /** Thousandths of the size for a character that is in no table. @param  string  $character  one, UTF-8 */
     public static function elsewhere(string $character): int
     {

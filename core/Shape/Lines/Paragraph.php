@@ -88,19 +88,6 @@ final readonly class Paragraph
         return $count;
     }
 
-    /** How wide all of it is, one line behind the other, in the size of its own letters. */
-    public function extent(): float
-    {
-        $extent = 0;
-        foreach ($this->lines as $pieces) {
-            foreach ($pieces as [$piece, $before]) {
-                $extent += $piece + $before;
-            }
-        }
-
-        return $extent / 1000;
-    }
-
     /** How wide its longest line is where nothing breaks it, in the size of its own letters. */
     public function widest(): float
     {

@@ -34,26 +34,26 @@ final readonly class TypeScale
      * @param  array{float, float, float}  $sizes  by step, in em
      * @param  bool  $leads  whether the first sentence of a paragraph stands as large as a short one
      */
-    private function __construct(public array $sizes, private string $key, public bool $leads = false)
+    private function __construct(public array $sizes, public bool $leads = false)
     {
     }
 
     /** All of one size, whatever was said. */
     public static function even(float $size): self
     {
-        return new self([$size, $size, $size], "$size");
+        return new self([$size, $size, $size]);
     }
 
     /** @param  float  $long  sizes of the steps, in em */
     public static function of(float $long, float $middle, float $short): self
     {
-        return new self([$long, $middle, $short], "$long $middle $short");
+        return new self([$long, $middle, $short]);
     }
 
     /** The same where a paragraph begins as large as one sentence would stand: for one voice alone. */
     public function withLead(): self
     {
-        return new self($this->sizes, "$this->key leads", true);
+        return new self($this->sizes, true);
     }
 
     public function isEven(): bool
@@ -64,7 +64,7 @@ final readonly class TypeScale
     /** Names it where what was measured by it is kept. */
     public function key(): string
     {
-        return $this->key;
+        return implode(' ', $this->sizes).($this->leads ? ' leads' : '');
     }
 
     /** The same on cards so wide. @param  float  $width  of what is said, in em */

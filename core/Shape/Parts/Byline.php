@@ -68,7 +68,7 @@ final readonly class Byline
     /** In em. @param  float  $width  within the card, in em */
     public function height(Measure $measure, float $width): float
     {
-        $isAbove = $this->hasFace && $measure->hasFacesAbove;
+        $isAbove = $this->hasFace && $measure->composition::hasFacesAbove();
         $beside = $width - ($this->hasFace && ! $isAbove ? self::FACE_EDGE : 0.0);
         $flat = $this->flat($measure, $beside);
         if ($flat !== null) {
@@ -76,7 +76,7 @@ final readonly class Byline
         }
         $height = 0.0;
         foreach ($this->rows as $row => $text) {
-            $size = $row === Row::Name->name ? $measure->nameSize : Metrics::SMALL;
+            $size = $row === Row::Name->name ? $measure->composition::nameSize() : Metrics::SMALL;
             $lines = $text === '' ? 0 : $measure->paragraph($text, $row === Row::Name->name)->linesAt($beside / $size);
             $height += $lines * $size * Metrics::LEADING;
         }
@@ -93,13 +93,13 @@ final readonly class Byline
     /** Height of the name with what is said of it on its line, where both have room there; null: one stands below the other. */
     private function flat(Measure $measure, float $width): ?float
     {
-        if (! $this->isFlat() || ! $measure->isFlat) {
+        if (! $this->isFlat() || ! $measure->composition::isFlat()) {
             return null;
         }
-        $name = $measure->paragraph($this->rows[Row::Name->name] ?? '', true)->widest() * $measure->nameSize;
+        $name = $measure->paragraph($this->rows[Row::Name->name] ?? '', true)->widest() * $measure->composition::nameSize();
         $said = $measure->paragraph($this->rows[Row::Said->name] ?? '')->widest() * Metrics::SMALL;
 
-        return $name + self::BETWEEN + $said <= $width ? $measure->nameSize * Metrics::LEADING : null;
+        return $name + self::BETWEEN + $said <= $width ? $measure->composition::nameSize() * Metrics::LEADING : null;
     }
 
     /** From which width within the card on the name, and what stands in the row below it, take a line each. */
@@ -107,7 +107,7 @@ final readonly class Byline
     {
         $from = 0.0;
         foreach (array_diff_key($this->rows, [Row::Said->name => true]) as $row => $text) {
-            $size = $row === Row::Name->name ? $measure->nameSize : Metrics::SMALL;
+            $size = $row === Row::Name->name ? $measure->composition::nameSize() : Metrics::SMALL;
             $widest = $measure->paragraph($text, $row === Row::Name->name)->widest() * $size;
             $from = max($from, $widest + ($this->hasFace ? self::FACE_EDGE : 0.0));
         }

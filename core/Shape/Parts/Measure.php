@@ -4,45 +4,35 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Parts;
 
-use Gnomic\Memo;
 use Gnomic\Shape\Card\CardBox;
-use Gnomic\Shape\Lines\Font;
+use Gnomic\Shape\Composition;
 use Gnomic\Shape\Lines\Paragraph;
+use Gnomic\Shape\Lines\Paragraphs;
 
-/** Measures texts in the letters of a card, each once. */
+/** What the height of a part rests on beside what it says: letters and their sizes, and what the look and the composition make of them. */
 final readonly class Measure
 {
-    private Memo $plain;
-
-    private Memo $bold;
-
     /**
      * @param  float  $size  of the words, in em
-     * @param  string  $picture  shape that pictures are cut to, of Shape::PICTURES
      * @param  float  $leading  height of lines of the words, by their size
-     * @param  float  $nameSize  of names, in em
-     * @param  bool  $hasFacesAbove  whether faces stand above names, and not beside them
      * @param  float|null  $lead  size of the first sentence, where it is another
-     * @param  bool  $isFlat  whether what is said of somebody may stand on the line of the name
+     * @param  string  $picture  shape that pictures are cut to, of Shape::PICTURES
+     * @param  class-string<Composition>  $composition
      */
     public function __construct(
-        private Font $font,
+        private Paragraphs $paragraphs,
         public float $size,
+        public float $leading,
+        public ?float $lead,
         public string $picture,
         public CardBox $box,
-        public float $leading = Metrics::LEADING,
-        public float $nameSize = Metrics::SMALL,
-        public bool $isFlat = false,
-        public ?float $lead = null,
-        public bool $hasFacesAbove = false,
+        public string $composition,
     ) {
-        $this->plain = new Memo;
-        $this->bold = new Memo;
     }
 
     public function paragraph(string $text, bool $bold = false): Paragraph
     {
-        return ($bold ? $this->bold : $this->plain)->of($text, fn (): Paragraph => Paragraph::of($text, $this->font, $bold));
+        return $this->paragraphs->of($text, $bold);
     }
 
     /** Lines of small print. @param  float  $width  in em */

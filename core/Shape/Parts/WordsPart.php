@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Shape\Parts;
 
 use Gnomic\Entry\Kind;
+use Gnomic\Shape\Card\CardBox;
 use Gnomic\Shape\Shortening;
 
 /** What was said, shortened where there is more of it than the brief wants. */
@@ -85,13 +86,9 @@ final readonly class WordsPart extends Part
     /** Lines that it takes. @param  float  $width  within the card, in em */
     public function lines(Measure $measure, float $width): int
     {
-        return $measure->paragraph($this->set($measure))->linesAt(min($width / $measure->size, self::CHARACTER * $measure->box->measure));
-    }
+        $room = min($width / $measure->size, self::CHARACTER * $measure->box->measure);
 
-    /** How long it is in one line, in its own size. */
-    public function extent(Measure $measure): float
-    {
-        return $measure->paragraph($this->set($measure))->extent();
+        return $measure->paragraph($this->set($measure->box))->linesAt($room);
     }
 
     /** The first sentence, where it is short and something follows on it; null where it is not. */
@@ -101,9 +98,9 @@ final readonly class WordsPart extends Part
     }
 
     /** As it is set: an opening mark hangs outside, the closing one takes room. */
-    private function set(Measure $measure): string
+    public function set(CardBox $box): string
     {
-        return $this->text.($this->isCut ? ' …' : '').($this->isQuoted && $measure->box->quotes ? '”' : '');
+        return $this->text.($this->isCut ? ' …' : '').($this->isQuoted && $box->quotes ? '”' : '');
     }
 
     public function height(Measure $measure, float $width): float
@@ -129,7 +126,7 @@ final readonly class WordsPart extends Part
     {
         $most = self::CHARACTER * $measure->box->measure * $measure->size;
         $lines = fn (string $text, float $of): int => $measure->paragraph($text)->linesAt(min($width, $most) / $of);
-        $rest = substr($this->set($measure), strlen($lead));
+        $rest = substr($this->set($measure->box), strlen($lead));
 
         return $size * ($lines($lead, $size) * self::LEAD_LINE + self::LEAD_BELOW)
             + $lines(ltrim($rest), $measure->size) * $measure->size * $measure->leading

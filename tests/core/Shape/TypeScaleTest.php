@@ -8,7 +8,7 @@ use Gnomic\Brief\BriefReader;
 use Gnomic\Edition\Plan\PlannedHeight;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
-use Gnomic\Shape\Lines\Paragraph;
+use Gnomic\Shape\Lines\Font;
 use Gnomic\Shape\Lines\TypeScale;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -23,7 +23,7 @@ final class TypeScaleTest extends TestCase
     public function test_a_sentence_stands_larger_than_a_paragraph(string $text, float $pixels): void
     {
         $scale = TypeScale::of(1.0625, 1.3125, 1.6875)->on(21.0);
-        self::assertSame($pixels, 16 * $scale->sizes[$scale->step(Paragraph::of($text)->extent())]);
+        self::assertSame($pixels, 16 * $scale->sizes[$scale->step(Font::Page->extent($text))]);
     }
 
     /** @return iterable<string, array{string, float}> sizes in CSS pixels, of sections that were set by hand */
@@ -74,7 +74,7 @@ final class TypeScaleTest extends TestCase
     {
         $brief = BriefReader::read(['version' => 4, 'shape' => ['layout' => ['name' => 'single'], 'card' => ['words'], 'shorten' => null]]);
         $plan = self::planned($brief, [new Entry('a', Kind::Review, text: $text)]);
-        self::assertSame($lead === null ? [] : [$plan->cards[0]->ref => $lead], $plan->leads());
+        self::assertSame($lead === null ? [] : [$plan->cards[0]->ref => $lead], $plan->fitting->leads());
         self::assertGreaterThan((new PlannedHeight($plan))->at(1200), (new PlannedHeight($plan))->at(320), 'and is foretold with the rest');
     }
 

@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gnomic\Edition\Plan;
+
+use Gnomic\Shape\Parts\Metrics;
+
+/** How high the head becomes at a width, before anything is drawn; in em. */
+final readonly class PlannedHead
+{
+    /** Size and leading of the heading, with what is kept free below it. */
+    private const HEADING = 1.625;
+
+    private const HEADING_LINE = 1.25 * self::HEADING;
+
+    /** By how the head stands, in the size of the heading. */
+    private const HEADING_BELOW = ['stacked' => 0.31, 'figure' => 0.5];
+
+    /** Below the head, with its line. */
+    private const UNDER_HEAD = 0.75 + 1 / Metrics::EM;
+
+    /** Sizes of the figure by how the head stands; glyphs beside it; and what has to be pressed. */
+    private const FIGURES = ['line' => 1.625, 'centred' => 1.625, 'stacked' => 2.0, 'figure' => 4.0];
+
+    private const GLYPHS = 5.8 * 1.125;
+
+    /** Glyphs of a service, with what is kept free beside them and between its name and its figure. */
+    private const CHANNEL = 6.9;
+
+    private const ACTION = 2.5;
+
+    /** CSS pixels from which on it is said since when the figures are. */
+    private const SINCE_FROM = 480;
+
+    /** Bars of the spread, and the least width that they are shown at. */
+    private const SPREAD = 14.875;
+
+    private const SPREAD_HIGH = 5 * 1.25;
+
+    private const SPREAD_FROM = 192;
+
+    /** Between the parts of its row. */
+    private const BETWEEN = 1.5;
+
+    private const SMALL = Metrics::SMALL;
+
+    public function __construct(private Plan $plan, private Pieces $pieces)
+    {
+    }
+
+    /** @param  float  $width  that it has, in em @param  int  $place  CSS pixels of the whole place */
+    public function at(float $width, int $place): float
+    {
+        $head = $this->plan->head;
+        if ($head->isEmpty()) {
+            return 0.0;
+        }
+        $style = $this->plan->headStyle();
+        $heading = $head->heading === null ? null : [
+            min($width, self::HEADING * $this->pieces->width($head->heading, true)),
+            self::HEADING_LINE * $this->pieces->lines($head->heading, $width / self::HEADING, true),
+        ];
+        $line = $head->line === null ? 0.0 : Metrics::LEADING * $this->pieces->lines($head->line, $width);
+        $row = $this->row($width, $place, $style);
+        // Bars have a line of their own.
+        $row = $row === null || $this->plan->spread() === null ? $row : [$width, $row[1]];
+
+        return self::UNDER_HEAD + match (true) {
+            $style === 'line' => Pieces::rows(array_values(array_filter([$heading, $row])), $width, self::BETWEEN, 0.25)
+                + ($line > 0 ? $line + 0.25 : 0.0),
+            $style === 'centred' => ($heading[1] ?? 0.0) + $line + ($row[1] ?? 0.0)
+                + 0.375 * max(0, count(array_filter([$heading !== null, $line > 0, $row !== null], fn (bool $is): bool => $is)) - 1),
+            default => ($heading === null ? 0.0 : $heading[1] + self::HEADING * self::HEADING_BELOW[$style])
+                + ($line > 0 ? $line + 0.5 : 0.0) + ($row[1] ?? 0.0),
+        };
+    }
+
+    /**
+     * The account, the figures and what can be pressed.
+     *
+     * @return array{float, float}|null width and height; null where there are none
+     */
+    private function row(float $width, int $place, string $style): ?array
+    {
+        $head = $this->plan->head;
+        if (! $head->hasRow()) {
+            return null;
+        }
+        $actions = $this->plan->hasActionsBelow() ? [] : $this->actions($width);
+        $parts = array_values(array_filter([
+            $head->account === null ? null : [min($width, 36.0), max(2.5, self::SMALL * Metrics::LEADING * 2)],
+            $head->figure === null && $head->base === null ? null : $this->figures($width, $place, $style),
+            $this->plan->spread() === null || $place < self::SPREAD_FROM ? null : [min($width, self::SPREAD), self::SPREAD_HIGH],
+            $head->channels === [] ? null : $this->channels($width),
+            $actions === [] ? null : [Pieces::wide($actions, 1.25), Pieces::rows($actions, $width, 1.25, 0.25)],
+        ]));
+
+        return $parts === [] ? null : self::inRows($parts, $width);
+    }
+
+    /**
+     * @param  list<array{float, float}>  $parts  widths and heights
+     * @return array{float, float} width and height of the parts beside each other, in as many rows as they need
+     */
+    private static function inRows(array $parts, float $width): array
+    {
+        return [min($width, Pieces::wide($parts, self::BETWEEN)), Pieces::rows($parts, $width, self::BETWEEN, 0.25)];
+    }
+
+    /** What the figure rests on, in words, where the place has room for since when. */
+    private function said(int $place): string
+    {
+        $head = $this->plan->head;
+
+        return (string) $head->base.($place < self::SINCE_FROM ? '' : $head->since);
+    }
+
+    /** @return array{float, float}|null width and height of what is said beside the figure; none where nothing is */
+    private function base(float $width, int $place): ?array
+    {
+        $said = $this->said($place);
+
+        return $said === '' ? null : [
+            min($width, self::SMALL * $this->pieces->width($said)),
+            self::SMALL * Metrics::LEADING * $this->pieces->lines($said, $width / self::SMALL),
+        ];
+    }
+
+    /** @return array{float, float} width and height */
+    private function figures(float $width, int $place, string $style): array
+    {
+        $head = $this->plan->head;
+        if ($style === 'figure') {
+            $said = $this->said($place);
+            $figure = self::FIGURES[$style] * $this->pieces->width((string) $head->figure, true) + 0.875;
+            $beside = max(1.0, $width - $figure);
+            $lines = $this->pieces->lines($said, $beside / self::SMALL);
+
+            return [
+                min($width, $figure + max(self::GLYPHS, self::SMALL * $this->pieces->width($said))),
+                max(self::FIGURES[$style], 1.125 + $lines * self::SMALL * 1.35),
+            ];
+        }
+        $size = self::FIGURES[$style] ?? self::FIGURES['line'];
+        $parts = array_values(array_filter([
+            $head->figure === null || $style === 'stacked' ? null : [self::GLYPHS, 1.125],
+            $head->figure === null ? null : [$size * $this->pieces->width($head->figure, true), $size * 1.15],
+            $this->base($width, $place),
+        ]));
+        $gap = $style === 'stacked' ? 0.875 : 0.75;
+
+        return [min($width, Pieces::wide($parts, $gap)), Pieces::rows($parts, $width, $gap, 0.125)];
+    }
+
+    /** @return array{float, float} width and height of the figures by service, each in one piece */
+    private function channels(float $width): array
+    {
+        return self::inRows(array_map(function (HeadChannel $one) use ($width): array {
+            $text = $this->pieces->width("$one->name $one->base") + $this->pieces->width($one->figure, true);
+            $lines = $this->pieces->lines("$one->name $one->figure $one->base", ($width - self::CHANNEL) / self::SMALL);
+
+            return [min($width, self::CHANNEL + self::SMALL * $text), self::SMALL * Metrics::LEADING * $lines];
+        }, $this->plan->head->channels), $width);
+    }
+
+    /** @return list<array{float, float}> widths and heights of what can be pressed */
+    public function actions(float $width): array
+    {
+        return array_map(fn (HeadAction $action): array => $this->action($action, $width), $this->plan->head->actions);
+    }
+
+    /** @return array{float, float} width and height */
+    private function action(HeadAction $action, float $width): array
+    {
+        $lines = $this->pieces->lines($action->text, $width, true);
+
+        return [min($width, $this->pieces->width($action->text, true)), self::ACTION + ($lines - 1) * Metrics::LEADING];
+    }
+
+    /**
+     * The overall rating by itself, in a line.
+     *
+     * @param  float  $width  that it has, in em
+     * @param  int  $place  CSS pixels of the whole place
+     */
+    public function rating(float $width, int $place): float
+    {
+        $head = $this->plan->head;
+        $figures = array_values(array_filter([
+            $head->figure === null ? null : [1.25 * $this->pieces->width($head->figure, true), 1.25 * 1.15],
+            $this->base($width, $place),
+        ]));
+        $glyphs = $head->twentieths === null ? [] : [[5.8, 1.0]];
+        $whole = [
+            ...$glyphs,
+            [min($width, Pieces::wide($figures, 0.75)), Pieces::rows($figures, $width, 0.75, 0.125)],
+            ...($this->plan->spread() === null || $place < self::SPREAD_FROM ? [] : [[min($width, self::SPREAD), self::SPREAD_HIGH]]),
+            ...($head->channels === [] ? [] : [$this->channels($width)]),
+        ];
+        $wide = min($width, Pieces::wide($whole, 0.75));
+        $heading = $head->heading === null ? [] : [[
+            min($width, self::SMALL * $this->pieces->width($head->heading)),
+            self::SMALL * Metrics::LEADING * $this->pieces->lines($head->heading, $width / self::SMALL),
+        ]];
+        $actions = $this->actions($width);
+
+        return Pieces::rows([[$wide, Pieces::rows($whole, $width, 0.75, 0.125)], ...$heading, ...$actions], $width, 0.75, 0.125) + 0.25;
+    }
+}
