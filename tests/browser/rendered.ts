@@ -169,7 +169,9 @@ export async function serve(
   headers: Record<string, string> = {},
 ): Promise<void> {
   const outs = Object.values(widgets).map(served);
-  await page.unrouteAll();
+  // What the page before still fetches would be answered by nobody, and end the next visit with it.
+  await page.goto('about:blank');
+  await page.unrouteAll({ behavior: 'wait' });
   await page.route('https://pictures.example/**', picture);
   await page.route(`${HOST}/**`, (route) => {
     const { pathname } = new URL(route.request().url());
@@ -181,10 +183,8 @@ export async function serve(
           join(one, 'preview', rest === 'open.html' ? 'current/widget.html' : rest),
         )
       : [join('public', pathname)];
-    const path = paths.find((one) => existsSync(one)) ?? 'nothing';
-    return route
-      .fulfill({ path, headers: { 'Access-Control-Allow-Origin': '*' } })
-      .catch(() => route.fulfill({ status: 404 }));
+    const path = paths.find((one) => existsSync(one));
+    return route.fulfill(path ? { path, headers: { 'Access-Control-Allow-Origin': '*' } } : { status: 404 });
   });
   await page.route(`${PAGE}/**`, (route) =>
     route.fulfill({ contentType: headers['Content-Type'] ?? 'text/html; charset=utf-8', headers, body }),
