@@ -2,14 +2,25 @@
 // of earlier versions stay: editions that are out name them.
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs';
-import { build } from 'vite';
+import { build, minifySync } from 'vite';
 
 const SHARED = 'resources/embed/behaviours';
 const entries = Object.fromEntries(
-  ['more', 'ago', 'enlarge', 'popovers', 'proof', 'scheme', 'place', 'count', 'frame', 'owner'].map((name) => [
-    name,
-    `${SHARED}/${name}.ts`,
-  ]),
+  [
+    'more',
+    'dots',
+    'move',
+    'open',
+    'ago',
+    'enlarge',
+    'popovers',
+    'proof',
+    'scheme',
+    'place',
+    'count',
+    'frame',
+    'owner',
+  ].map((name) => [name, `${SHARED}/${name}.ts`]),
 );
 for (const layout of readdirSync('resources/widget/layouts')) {
   const path = `resources/widget/layouts/${layout}/behaviour.ts`;
@@ -25,7 +36,9 @@ for (const [name, entry] of Object.entries(entries).sort()) {
     logLevel: 'error',
     build: { write: false, target: 'es2022', minify: 'oxc', lib: { entry, formats: ['es'], fileName: name } },
   });
-  const { code } = (Array.isArray(built) ? built[0] : built).output[0];
+  // Vite leaves the blanks in modules, as others may bundle them; nobody bundles these.
+  const [{ code: spaced }] = (Array.isArray(built) ? built[0] : built).output;
+  const { code } = minifySync(`${name}.js`, spaced, { module: true, compress: true, mangle: true });
   // By its content alone: what two layouts have in common, a page fetches once.
   manifest[name] = `${createHash('sha256').update(code).digest('hex').slice(0, 12)}.js`;
   writeFileSync(`public/b/${manifest[name]}`, code);

@@ -22,7 +22,11 @@ final class Behaviours
     /** @return list<string> files of those that a plan needs at once; each host serves its own */
     public function of(Plan $plan, Scheme $scheme): array
     {
-        $names = array_map(fn ($layout): string => $layout::name(), $plan->cards === [] ? [] : $plan->layouts());
+        $names = [];
+        foreach ($plan->cards === [] ? [] : $plan->layouts() as $layout) {
+            $names = [...$names, $layout::name(), ...$layout->behaviours()];
+        }
+        $names[] = $plan->enlarges() ? 'open' : '';
         $names[] = $plan->shape->more === 'none' ? '' : 'more';
         $names[] = $plan->opensOver() ? 'popovers' : '';
         $names[] = $plan->shape->date === 'relative' ? 'ago' : '';

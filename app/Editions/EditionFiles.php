@@ -20,6 +20,9 @@ final readonly class EditionFiles
     /** Of brotli, for what there are dozens of: a seventieth of the time of the best, and nine in a hundred more bytes. */
     private const OF_VARIANTS = 9;
 
+    /** For as many, the time of the best is no matter. */
+    private const FEW_VARIANTS = 3;
+
     /** Of brotli and gzip, for pages of everything, of which there are hundreds: a fiftieth of the time of the best. */
     private const OF_PAGES = 5;
 
@@ -180,7 +183,9 @@ final readonly class EditionFiles
         }
         $names = array_keys($rendering->files());
         $pages = array_keys($rendering->everything);
-        $variants = array_values(array_filter($names, fn (string $name): bool => str_starts_with($name, 'at.')));
+        $variants = array_values(array_filter($names, fn (string $name): bool => preg_match('/^(?:at|open)\./', $name) === 1));
+        // Of few, each has as many visitors as the usual one.
+        $variants = count($variants) > self::FEW_VARIANTS ? $variants : [];
         $this->brotli('--best', $folder, array_values(array_diff($names, $pages, $variants)));
         $this->brotli('--quality='.self::OF_VARIANTS, $folder, $variants);
         foreach (array_chunk($pages, self::PACKED_AT_ONCE) as $some) {

@@ -25,7 +25,12 @@ final class Renderer
     /** The key of what is no widget. */
     private const PICTURE = 'picture';
 
+    /** Where the style sheet comes to stand, once it is known what it is for. */
+    private const STYLES = "/*\0*/";
+
     private ?string $templates = null;
+
+    private readonly UsedStyles $used;
 
     /** @param  string  $folder  of templates, styles and layouts */
     public function __construct(
@@ -37,6 +42,7 @@ final class Renderer
         private readonly RatingPicture $rating,
         private readonly Glyphs $glyphs,
     ) {
+        $this->used = new UsedStyles;
     }
 
     /** @param  string  $name  of the widget, for those who hear it and for the feed */
@@ -49,11 +55,11 @@ final class Renderer
         $plans = array_map(fn (VariantInput $variant): Plan => $this->plan($variant, $key), $input->variants);
         foreach ($input->variants as $at => $variant) {
             $plan = $plans[$at];
-            $fragments[$at] = $this->fragment($variant, $plan, $key);
             $folder = $this->beside($variant, $plan);
             if ($folder !== null) {
                 $further[$folder] ??= $this->further($variant, $plan, $key, $name);
             }
+            $fragments[$at] = $this->fragment($variant, $plan, $key, $further[$folder ?? ''] ?? []);
         }
         [$variant, $plan] = [$input->variants[''], $plans['']];
 
@@ -67,6 +73,7 @@ final class Renderer
             $this->choice($input, $fragments['']),
             $further,
             self::room($plan),
+            $input->placement === null && ($input->choice?->isByLanguage() ?? false),
         );
     }
 
@@ -151,16 +158,21 @@ final class Renderer
         return $variant->plan($this->all($key));
     }
 
-    /** A declarative shadow root: markup and styles, closed off from the page around it. @param  Plan  $plan  of the content */
-    public function fragment(VariantInput $variant, Plan $plan, string $key): string
+    /**
+     * A declarative shadow root: markup and styles, closed off from the page around it.
+     *
+     * @param  Plan  $plan  of the content
+     * @param  array<string, string>  $further  what comes in later, as further() has it
+     */
+    public function fragment(VariantInput $variant, Plan $plan, string $key, array $further = []): string
     {
         $at = "/w/$key/".$this->beside($variant, $plan);
         $pages = $variant->pages();
         $large = $plan->enlarges() ? $this->behaviours->file('enlarge') : null;
 
-        return $this->tight('widget::fragment', ['count' => self::count($plan, $pages)] + $this->parts($plan) + [
+        $markup = $this->tight('widget::fragment', ['count' => self::count($plan, $pages)] + $this->parts($plan) + [
             'template' => 'widget::layouts.'.$plan->leading()::name().'.template',
-            'styles' => $this->styles->of($plan, $variant->look),
+            'styles' => self::STYLES,
             'with' => [
                 ...$this->behaviours->of($plan, $variant->look->scheme),
                 ...($variant->counts ? array_filter([$this->behaviours->file('count')], is_string(...)) : []),
@@ -170,6 +182,14 @@ final class Renderer
             'more' => $pages === [] ? null : ['from' => "$at/", 'pages' => count($pages)],
             'markup' => $variant->brief->shape->markup ? $this->markup($variant, $plan) : null,
         ]);
+        unset($further['large.html']);
+        $later = implode('', $further);
+
+        return str_replace(
+            self::STYLES,
+            $this->used->of($this->styles->of($plan, $variant->look), '.g', $markup.$later, $later),
+            $markup,
+        );
     }
 
     /** A fragment that belongs to no widget, to choose by. */

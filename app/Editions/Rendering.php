@@ -13,6 +13,7 @@ final readonly class Rendering
      * @param  array<string, string>  $everything  pages of everything, by file name; those that are as before are left out
      * @param  array<string, string>  $pages  digests of all pages of everything, by file name
      * @param  string|null  $choice  what the element on the page chooses by; null where there is one for all
+     * @param  bool  $isByLanguage  whether it chooses by the language of the page alone, which its address says
      * @param  array<string, array<string, string>>  $further  files beside the edition that never change, by folder and name
      * @param  array{length: string, short: string, phone: int, wide: int, pictured: bool}|null  $room  that it takes; and whether its
      *      rating is there
@@ -28,6 +29,7 @@ final readonly class Rendering
         public ?string $choice = null,
         public array $further = [],
         public ?array $room = null,
+        public bool $isByLanguage = false,
     ) {
     }
 
@@ -45,10 +47,10 @@ final readonly class Rendering
         }
         $files = ['widget.html' => $this->fragment, 'document.html' => $this->document] + $this->told + $this->everything;
         foreach ($this->others as $name => $fragment) {
-            $files["at.$name.html"] = $fragment;
+            $files[($this->isByLanguage ? 'open' : 'at').".$name.html"] = $fragment;
         }
         if ($this->choice !== null) {
-            $files['choose.html'] = $this->choice;
+            $files[$this->isByLanguage ? 'choose.html' : 'decide.html'] = $this->choice;
         }
 
         return $files;

@@ -6,6 +6,7 @@ namespace App\Editions;
 
 use Gnomic\Dress\Dressed;
 use Gnomic\Edition\Plan\Plan;
+use Gnomic\Edition\Plan\Range;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\Face;
 use Gnomic\Shape\Layout;
@@ -200,7 +201,10 @@ final class StyleSheets
                 $part::name().'/style',
                 ...match ($part) {
                     RatingPart::class => ['glyphs'],
-                    WordsPart::class => $plan->fitting->clamped() !== [] || $plan->isShortened() ? ['words/more'] : [],
+                    WordsPart::class => [
+                        ...($this->hasLines($plan) ? ['words/lines'] : []),
+                        ...($plan->fitting->clamped() !== [] || $plan->isShortened() ? ['words/more'] : []),
+                    ],
                     PicturesPart::class => $plan->shape->picture === 'original' ? ['pictures/original'] : [],
                     default => [],
                 },
@@ -208,6 +212,12 @@ final class StyleSheets
         }
 
         return $sheets;
+    }
+
+    /** Whether words have so many lines and no more, at some width. */
+    private function hasLines(Plan $plan): bool
+    {
+        return array_filter($plan->ranges, fn (Range $range): bool => $range->lines !== null) !== [];
     }
 
     /** Colours of faces and of pictures while they load: by class, as no page forbids. */

@@ -89,15 +89,11 @@ final class WidthRules
     /** @param  int  $from  CSS pixels @param  int|null  $to  the first width that does not count any more */
     private static function within(int $from, ?int $to, string $css): string
     {
-        $width = implode(' and ', array_filter([
-            $from > 0 ? '(min-width:'.self::em($from).')' : null,
-            $to === null ? null : '(max-width:'.self::em($to - 0.02).')',
-        ]));
-
         return match (true) {
             $css === '' => '',
-            $width === '' => $css,
-            default => "@container $width{{$css}}",
+            $from <= 0 && $to === null => $css,
+            $to === null => '@container (width>='.self::em($from)."){{$css}}",
+            default => '@container ('.($from > 0 ? self::em($from).'<=' : '').'width<'.self::em($to)."){{$css}}",
         };
     }
 

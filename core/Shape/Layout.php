@@ -234,6 +234,12 @@ abstract readonly class Layout
         return null;
     }
 
+    /** @return list<string> what it is brought to life by on the page, beside what has its name */
+    public function behaviours(): array
+    {
+        return $this->seconds() === null ? [] : ['move'];
+    }
+
     /** @return list<string> parts of the style sheet that it needs, be they on its cards or not */
     public function parts(): array
     {

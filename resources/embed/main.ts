@@ -1,6 +1,6 @@
 import { define } from './define';
-import { load } from './enliven';
 import { homeOf, settle } from './hosts';
+import { load } from './load';
 
 settle(document.currentScript);
 define();

@@ -8,19 +8,17 @@ interface Variants {
 /**
  * The name of the variant that fits this page and this visit, "de.p0.v3"; empty for the usual one. Chance draws the visit:
  * nothing of it is kept.
+ *
+ * @param language the page's, a primary subtag
  */
 export function fitting(manifest: string, language: string, path: string, chance: () => number = Math.random): string {
   const { languages, visits, pages } = JSON.parse(manifest) as Variants;
-  const spoken = language.toLowerCase().split('-')[0] ?? '';
   const page = pages.findIndex((pattern) => matches(pattern, path));
   const visit = 1 + Math.floor(chance() * visits);
-  return [languages.includes(spoken) ? spoken : '', page < 0 ? '' : `p${page}`, visit < 2 ? '' : `v${visit}`]
+  return [languages.includes(language) ? language : '', page < 0 ? '' : `p${page}`, visit < 2 ? '' : `v${visit}`]
     .filter(Boolean)
     .join('.');
 }
-
-/** The language of the page around an element, as its markup says; empty where it does not. */
-export const languageAround = (element: Element): string => element.closest('[lang]')?.getAttribute('lang') ?? '';
 
 /** A star in a pattern is any run of characters. */
 function matches(pattern: string, path: string): boolean {

@@ -1,7 +1,9 @@
-import { enliven, load } from './enliven';
-import { broken, Failure, noWidget, policyOf, refused, unreached } from './failure';
+import { enliven } from './enliven';
+import { broken, causeOf, type Failure, noWidget, policyOf, refused, unreached } from './failure';
 import { hostsOf } from './hosts';
 import { editionIn, parsed } from './parsed';
+import { languageAround } from './language';
+import { load } from './load';
 import { adoptStyles } from './sheets';
 import { whole } from './whole';
 
@@ -51,7 +53,7 @@ export class GnomicWidget extends HTMLElement {
     if (there && (!this.#shown || this.#shown === key)) {
       this.#shown = key;
       adoptStyles(there, there);
-      return enliven(this, there, key, this.#host || hostsOf(this)[0]!, signal);
+      return enliven(this, there, this.#host || hostsOf(this)[0]!, signal);
     }
     try {
       if (!/^[a-z0-9]{4,40}$/.test(key)) throw noWidget(key);
@@ -65,18 +67,14 @@ export class GnomicWidget extends HTMLElement {
       root.replaceChildren(content);
       this.#describe(edition);
       this.#shown = key;
-      enliven(this, root, key, this.#host, signal);
+      enliven(this, root, this.#host, signal);
     } catch (error) {
       if (signal.aborted) return; // replaced or removed: no failure
       giveBack(this);
-      const failure = error instanceof Failure ? error : broken('Gnomic', (error as Error).message);
+      const detail = causeOf(error) ? (error as Failure) : broken('Gnomic', (error as Error).message);
       // What the page held inside the tag stays to be seen; nothing broken is shown.
-      console.warn(`Gnomic: ${failure.message}. ${failure.next}`);
-      this.dispatchEvent(
-        new CustomEvent('gnomic-widget:failed', {
-          detail: { error: failure, cause: failure.reason, next: failure.next },
-        }),
-      );
+      console.warn(`Gnomic: ${detail.error.message}. ${detail.next}`);
+      this.dispatchEvent(new CustomEvent('gnomic-widget:failed', { detail }));
     }
   }
 
@@ -90,7 +88,7 @@ export class GnomicWidget extends HTMLElement {
       } catch (error) {
         first ??= error;
         // Another host is asked only for what this one does not have; what it says of that is no matter.
-        if (signal.aborted || !(first instanceof Failure && first.reason === 'address')) break;
+        if (signal.aborted || causeOf(first) !== 'address') break;
       }
     }
     throw first;
@@ -98,7 +96,7 @@ export class GnomicWidget extends HTMLElement {
 
   /** Null: nothing is to show on this page. */
   async #at(host: string, key: string, signal: AbortSignal): Promise<HTMLTemplateElement | null> {
-    const first = await this.#patiently(host, `${key}/open.html`, signal);
+    const first = await this.#patiently(host, `${key}/open.${languageAround(this)}.html`, signal);
     const { place } = first.dataset;
     if (!place) return first;
     // What shows on which page and to whom, where that is not the same for all, is decided by a part of its own.
@@ -111,7 +109,7 @@ export class GnomicWidget extends HTMLElement {
         failed = error;
       }
     // What nobody has made for this page is no failure.
-    if (failed && !(failed instanceof Failure && failed.reason === 'address')) throw failed;
+    if (failed && causeOf(failed) !== 'address') throw failed;
     return null;
   }
 
@@ -120,8 +118,7 @@ export class GnomicWidget extends HTMLElement {
     try {
       return await this.#edition(host, path, signal);
     } catch (error) {
-      const passes = error instanceof Failure && (error.reason === 'network' || error.reason === 'server');
-      if (!passes || signal.aborted) throw error;
+      if (signal.aborted || !/network|server/.test(causeOf(error) ?? '')) throw error;
       await new Promise((resolve) => setTimeout(resolve, GnomicWidget.patience * (1 + Math.random())));
       signal.throwIfAborted();
       return this.#edition(host, path, signal);

@@ -452,7 +452,7 @@ final class EntriesTest extends TestCase
         self::assertStringContainsString(
             'data-variants="{&quot;languages&quot;:[&quot;en&quot;,&quot;de&quot;],&quot;visits&quot;:1,'
                 .'&quot;pages&quot;:[&quot;/visit*&quot;]}"',
-            $this->file('variants01', 'choose.html'),
+            $this->file('variants01', 'decide.html'),
         );
         self::assertStringContainsString('Deutsche Worte', $this->file('variants01', 'at.de.html'));
         self::assertStringContainsString('English words', $this->file('variants01', 'at.de.p0.html'), 'labelled for the page');

@@ -95,10 +95,10 @@ final class PlacingTest extends TestCase
     public function test_a_spot_with_overrides_has_a_form_of_its_own_and_the_element_finds_it(): void
     {
         $this->place(['pages' => ['/visit']]);
-        self::assertSame('', $this->out('place1test/current/choose.html'), 'where everything is as usual, nobody has to ask');
+        self::assertSame('', $this->out('place1test/current/decide.html'), 'where everything is as usual, nobody has to ask');
         $key = $this->place(['pages' => ['/shop/*'], 'except' => ['/shop/basket'], 'overrides' => ['subject' => 'the-dome', 'most' => 2, 'layout' => 'list']]);
         $form = Widget::query()->whereNotNull('variant_of')->firstOrFail();
-        $choice = html_entity_decode($this->out('place1test/current/choose.html'));
+        $choice = html_entity_decode($this->out('place1test/current/decide.html'));
         self::assertStringContainsString('"rules":[["/visit",[],"",0,0],[["/shop/",""],["/shop/basket"],"'.$form->key.'",0,0]]', $choice);
         $fragment = $this->out("$form->key/current/widget.html");
         self::assertSame(2, substr_count($fragment, '<article'));
@@ -118,7 +118,7 @@ final class PlacingTest extends TestCase
         // It is taken away and comes back, and its form with it.
         $this->ask('delete', '/spots/{key}', [], "/spots/$key")->assertNoContent();
         self::assertStringContainsString('display:none', $this->out("$form->key/current/widget.html"));
-        self::assertSame('', $this->out('place1test/current/choose.html'));
+        self::assertSame('', $this->out('place1test/current/decide.html'));
         $this->ask('delete', '/spots/{key}', [], "/spots/$key?removed=0")->assertNoContent();
         self::assertStringContainsString('The Dome visitor', $this->out("$form->key/current/widget.html"));
     }
@@ -147,7 +147,7 @@ final class PlacingTest extends TestCase
             self::assertStringNotContainsString('Harrow Lane visitor', $fragment);
         }
         self::assertSame('', $this->out("$own/for/".SubjectDigest::of('Elsewhere').'/current/widget.html'));
-        self::assertStringContainsString('"by":"schema","usual":false', html_entity_decode($this->out("$own/current/choose.html")));
+        self::assertStringContainsString('"by":"schema","usual":false', html_entity_decode($this->out("$own/current/decide.html")));
         self::assertStringContainsString(",\"$own\",", $this->out("s/{$this->mine->key}.js"), 'the site’s own tag puts it in');
 
         $this->ask('post', '/subjects', ['name' => 'Skerry'])->assertCreated();
@@ -410,8 +410,8 @@ final class PlacingTest extends TestCase
     {
         $this->ask('patch', '/site', ['website' => 'shop.example', 'allowed' => ['*.shop.example', 'http://localhost:8080/x']])->assertOk()
             ->assertJson(['website' => 'https://shop.example/', 'allowed' => ['*.shop.example', 'localhost:8080']]);
-        self::assertStringContainsString('"at":["shop.example","*.shop.example","localhost:8080"]', html_entity_decode($this->out('place1test/current/choose.html')));
-        self::assertStringContainsString('shadowrootmode', $this->out('place1test/current/choose.html'), 'the usual edition is in it');
+        self::assertStringContainsString('"at":["shop.example","*.shop.example","localhost:8080"]', html_entity_decode($this->out('place1test/current/decide.html')));
+        self::assertStringContainsString('shadowrootmode', $this->out('place1test/current/decide.html'), 'the usual edition is in it');
         $this->ask('patch', '/site', ['allowed' => ['a b']])->assertUnprocessable();
         DB::table('sightings')->insert([
             ['widget_id' => $this->widget->id, 'page' => 'old.example/visit', 'first_at' => now(), 'last_at' => now()],
@@ -476,11 +476,11 @@ final class PlacingTest extends TestCase
         $this->ask('post', '/widgets/{key}/trial', [], $trial)->assertNoContent();
         $this->ask('post', '/widgets/{key}/trial', [], $trial)->assertConflict();
         [$same, $other] = Widget::query()->whereNotNull('variant_of')->orderBy('id')->pluck('key')->all();
-        self::assertStringContainsString("\"versions\":[\"$same\",\"$other\"]", html_entity_decode($this->out('place1test/current/choose.html')));
+        self::assertStringContainsString("\"versions\":[\"$same\",\"$other\"]", html_entity_decode($this->out('place1test/current/decide.html')));
         self::assertStringContainsString('Another', $this->out("$other/current/widget.html"));
         self::assertStringNotContainsString('Another', $this->out("$same/current/widget.html"));
         $this->place(['pages' => ['/visit'], 'overrides' => ['most' => 1]]);
-        self::assertStringContainsString("\"versions\":[\"$same\",\"$other\"]", html_entity_decode($this->out('place1test/current/choose.html')), 'spots leave it alone');
+        self::assertStringContainsString("\"versions\":[\"$same\",\"$other\"]", html_entity_decode($this->out('place1test/current/decide.html')), 'spots leave it alone');
         foreach ([[$same, 1_000, 50], [$other, 1_000, 120]] as [$key, $views, $engaged]) {
             DB::table('counted')->insert(['widget_id' => Widget::query()->where('key', $key)->value('id'), 'day' => '2026-11-27', 'page' => '/', 'width' => 'phone',
                 'views' => $views, 'engaged' => $engaged]);
@@ -488,7 +488,7 @@ final class PlacingTest extends TestCase
         $this->ask('get', '/widgets/{key}/counts', [], '/widgets/place1test/counts?days=400')->assertOk()->assertJsonPath('trial.says', 'enough');
         $this->ask('delete', '/widgets/{key}/trial', [], "$trial?kept=other")->assertNoContent();
         self::assertStringContainsString('Another', $this->out('place1test/current/widget.html'));
-        self::assertStringNotContainsString('versions', $this->out('place1test/current/choose.html'));
+        self::assertStringNotContainsString('versions', $this->out('place1test/current/decide.html'));
         self::assertStringContainsString('12.0 % of 1,000 views against 5.0 %', (string) $this->ask('get', '/widgets/{key}/editions', [], '/widgets/place1test/editions')->json('editions.0.cause'));
         $this->ask('delete', '/widgets/{key}/trial', [], "$trial?kept=this")->assertConflict();
     }

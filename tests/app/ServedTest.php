@@ -59,7 +59,8 @@ final class ServedTest extends TestCase
         file_put_contents(self::$data.'/password', $found[1] ?? '');
         $edition = self::$data.'/w/'.self::KEY;
         mkdir("$edition/0123456789abcdef", 0755, true);
-        foreach (['widget.html', 'document.html', 'feed.json', 'all.html', 'all.1.html', 'at.de.html', 'sizes.json', 'pages.json'] as $file) {
+        $files = ['widget.html', 'document.html', 'feed.json', 'all.html', 'all.1.html', 'at.de.html', 'open.fr.html', 'sizes.json', 'pages.json'];
+        foreach ($files as $file) {
             file_put_contents("$edition/0123456789abcdef/$file", $file);
         }
         symlink('0123456789abcdef', "$edition/current");
@@ -189,6 +190,7 @@ final class ServedTest extends TestCase
 
         return [[$key, 'document.html'], ["$key/", 'document.html'], ["$key.html", 'widget.html'], ["$key/open.html", 'widget.html'],
             ["$key.json", 'feed.json'], ["$key/all.html", 'all.html'], ["$key/all.1.html", 'all.1.html'], ["$key/at.de.html", 'at.de.html'],
+            ["$key/open.fr.html", 'open.fr.html'], ["$key/open.und.html", 'widget.html'], ["$key/at.fr.html", 'open.fr.html'],
             ['/w/p/0123456789abcdef01234567-96.webp', 'picture']];
     }
 

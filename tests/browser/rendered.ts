@@ -176,11 +176,11 @@ export async function serve(
   await page.route(`${HOST}/**`, (route) => {
     const { pathname } = new URL(route.request().url());
     const [, key = '', rest = ''] =
-      /^\/w\/([a-z0-9]+)\/?(.*)$/.exec(pathname.replace(/^(\/w\/\w+)\.html$/, '$1/open.html')) ?? [];
+      /^\/w\/([a-z0-9]+)\/?(.*)$/.exec(pathname.replace(/^(\/w\/\w+)\.html$/, '$1/open.und.html')) ?? [];
     // The command line calls every widget "preview".
     const paths = pathname.startsWith('/w/')
       ? [outs[Object.keys(widgets).indexOf(key)] ?? '', ...outs].map((one) =>
-          join(one, 'preview', rest === 'open.html' ? 'current/widget.html' : rest),
+          join(one, 'preview', /^open\.\w+\.html$/.test(rest) ? 'current/widget.html' : rest),
         )
       : [join('public', pathname)];
     const path = paths.find((one) => existsSync(one));

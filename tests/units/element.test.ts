@@ -5,7 +5,7 @@ import { GnomicWidget } from '../../resources/embed/widget';
 import { asked, interfaceAnswers } from './interface';
 
 // What decides is a file of its own, which no server has here.
-vi.mock('../../resources/embed/enliven', async (original) => ({
+vi.mock('../../resources/embed/load', async (original) => ({
   ...(await original<object>()),
   load: async (address: string) =>
     address.endsWith('/b/place.js')
@@ -35,35 +35,38 @@ function put(key: string, inside = ''): HTMLElement {
 const shown = (element: HTMLElement): string => element.shadowRoot?.textContent ?? '';
 
 test('shows the edition that is out, and asks for nothing else', async () => {
-  interfaceAnswers({ 'GET /w/dome4visit/open.html': edition('Clear skies.') });
+  interfaceAnswers({ 'GET /w/dome4visit/open.und.html': edition('Clear skies.') });
   const element = put('dome4visit');
   await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
-  expect(asked.map(({ what }) => what)).toEqual(['GET /w/dome4visit/open.html']);
+  expect(asked.map(({ what }) => what)).toEqual(['GET /w/dome4visit/open.und.html']);
 });
 
 const paths = (): string[] => asked.map(({ what }) => what);
 
 test('takes the variant in the language of the page, and never the usual one besides', async () => {
   interfaceAnswers({
-    'GET /w/dome4visit/open.html': choice('de'),
+    'GET /w/dome4visit/open.de.html': choice('de'),
     'GET /w/dome4visit.html': edition('Clear skies.'),
     'GET /w/dome4visit/at.de.html': edition('Klarer Himmel.'),
   });
   document.documentElement.lang = 'de-CH';
   const element = put('dome4visit');
   await vi.waitFor(() => expect(shown(element)).toBe('Klarer Himmel.'));
-  expect(paths()).toEqual(['GET /w/dome4visit/open.html', 'GET /w/dome4visit/at.de.html']);
+  expect(paths()).toEqual(['GET /w/dome4visit/open.de.html', 'GET /w/dome4visit/at.de.html']);
 });
 
 test('takes the usual one where none fits', async () => {
-  interfaceAnswers({ 'GET /w/dome4visit/open.html': choice('de'), 'GET /w/dome4visit.html': edition('Clear skies.') });
+  interfaceAnswers({
+    'GET /w/dome4visit/open.und.html': choice('de'),
+    'GET /w/dome4visit.html': edition('Clear skies.'),
+  });
   const element = put('dome4visit');
   await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
 });
 
 test('a variant that cannot be had leaves the usual one', async () => {
   interfaceAnswers({
-    'GET /w/dome4visit/open.html': choice('de'),
+    'GET /w/dome4visit/open.de.html': choice('de'),
     'GET /w/dome4visit.html': edition('Clear skies.'),
     'GET /w/dome4visit/at.de.html': 500,
   });
@@ -74,7 +77,7 @@ test('a variant that cannot be had leaves the usual one', async () => {
 
 test('what passes by itself is tried once more', async () => {
   let tries = 0;
-  interfaceAnswers({ 'GET /w/dome4visit/open.html': () => (++tries < 2 ? 503 : edition('Clear skies.')) });
+  interfaceAnswers({ 'GET /w/dome4visit/open.und.html': () => (++tries < 2 ? 503 : edition('Clear skies.')) });
   const element = put('dome4visit');
   await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
   expect(tries).toBe(2);
@@ -91,7 +94,7 @@ const causes: [string, () => unknown, number, RegExp][] = [
     'policy',
     () => {
       const refused = new Event('securitypolicyviolation');
-      document.dispatchEvent(Object.assign(refused, { blockedURI: 'http://gnomic.test/w/dome4visit/open.html' }));
+      document.dispatchEvent(Object.assign(refused, { blockedURI: 'http://gnomic.test/w/dome4visit/open.und.html' }));
       return Promise.reject(new TypeError('Failed to fetch'));
     },
     1,
@@ -101,7 +104,7 @@ const causes: [string, () => unknown, number, RegExp][] = [
 
 test.each(causes)('a failure of the %s is told with its own next step', async (cause, answer, times, says) => {
   const warn = vi.spyOn(console, 'warn').mockImplementation(() => undefined);
-  interfaceAnswers({ 'GET /w/dome4visit/open.html': answer });
+  interfaceAnswers({ 'GET /w/dome4visit/open.und.html': answer });
   const failed = vi.fn();
   document.addEventListener('gnomic-widget:failed', failed, { capture: true, once: true });
   put('dome4visit', 'Ask us');
@@ -115,7 +118,7 @@ test.each([404, 503])(
   'where nothing comes (%d), the room that was kept is given back, and what stands in the tag stays',
   async (status) => {
     vi.spyOn(console, 'warn').mockImplementation(() => undefined);
-    interfaceAnswers({ 'GET /w/dome4visit/open.html': () => status });
+    interfaceAnswers({ 'GET /w/dome4visit/open.und.html': () => status });
     const element = put(
       'dome4visit',
       'Ask us<svg style="padding-top:400px"><set attributeName="display"></set></svg><svg id="own"></svg>',
@@ -129,7 +132,7 @@ test.each([404, 503])(
 );
 
 test('blanks around a key are no part of it', async () => {
-  interfaceAnswers({ 'GET /w/dome4visit/open.html': edition('Clear skies.') });
+  interfaceAnswers({ 'GET /w/dome4visit/open.und.html': edition('Clear skies.') });
   const element = put(' dome4visit\n');
   await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
 });
@@ -160,7 +163,7 @@ test('a script that the page holds inline knows its home by what its host wrote 
 
 test('a widget that one host does not have is asked of the other of the page', async () => {
   interfaceAnswers({
-    'GET /w/other1/open.html': ({ host }: { host: string }) => (host === 'two.test' ? edition('Two.') : 404),
+    'GET /w/other1/open.und.html': ({ host }: { host: string }) => (host === 'two.test' ? edition('Two.') : 404),
   });
   document.body.innerHTML = `<script type="x" src="https://two.test/gnomic.js"></script><script type="x" src="https://one.test/gnomic.js"></script><gnomic-widget key="other1"></gnomic-widget>`;
   const element = document.querySelector<HTMLElement>('gnomic-widget')!;
@@ -168,7 +171,7 @@ test('a widget that one host does not have is asked of the other of the page', a
 });
 
 test('another key shows another widget', async () => {
-  interfaceAnswers({ 'GET /w/first1/open.html': edition('One.'), 'GET /w/second2/open.html': edition('Two.') });
+  interfaceAnswers({ 'GET /w/first1/open.und.html': edition('One.'), 'GET /w/second2/open.und.html': edition('Two.') });
   const element = put('first1');
   await vi.waitFor(() => expect(shown(element)).toBe('One.'));
   element.setAttribute('key', 'second2');
@@ -190,7 +193,7 @@ test.each(['nosuchkey1', '../../etc', ''])('the key "%s" leaves what the page he
 test('one that is taken off the page while it asks shows nothing and complains of nothing', async () => {
   const warn = vi.spyOn(console, 'warn').mockImplementation(() => undefined);
   let give: (edition: string) => void = () => undefined;
-  interfaceAnswers({ 'GET /w/dome4visit/open.html': () => new Promise<string>((resolve) => (give = resolve)) });
+  interfaceAnswers({ 'GET /w/dome4visit/open.und.html': () => new Promise<string>((resolve) => (give = resolve)) });
   const element = put('dome4visit');
   await vi.waitFor(() => expect(asked).toHaveLength(1));
   element.remove();

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { fitting, languageAround } from '../../resources/embed/variants';
+import { languageAround } from '../../resources/embed/language';
+import { fitting } from '../../resources/embed/variants';
 
 const manifest = (languages: string[], visits: number, pages: string[]): string =>
   JSON.stringify({ languages, visits, pages });
@@ -7,10 +8,8 @@ const manifest = (languages: string[], visits: number, pages: string[]): string 
 describe('the variant that fits', () => {
   test.each([
     ['de', 'de'],
-    ['de-AT', 'de'],
-    ['DE', 'de'],
     ['fr', ''],
-    ['', ''],
+    ['und', ''],
   ])('language %s', (language, name) => {
     expect(fitting(manifest(['de', 'en'], 1, []), language, '/', () => 0)).toBe(name);
   });
@@ -36,8 +35,9 @@ describe('the variant that fits', () => {
 });
 
 test('the language around an element is that of the nearest that says one', () => {
-  document.body.innerHTML = '<main lang="de"><section lang="en-GB"><p></p></section></main>';
-  expect(languageAround(document.querySelector('p')!)).toBe('en-GB');
+  document.body.innerHTML = '<main lang="DE-AT"><section lang="en-GB"><p></p></section><i lang="english"></i></main>';
+  expect(languageAround(document.querySelector('p')!)).toBe('en');
   expect(languageAround(document.querySelector('main')!)).toBe('de');
-  expect(languageAround(document.body)).toBe('');
+  expect(languageAround(document.querySelector('i')!)).toBe('und');
+  expect(languageAround(document.body)).toBe('und');
 });

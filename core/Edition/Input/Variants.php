@@ -72,6 +72,12 @@ final readonly class Variants
             );
     }
 
+    /** Whether nothing but the language of the page says which one it gets. */
+    public function isByLanguage(): bool
+    {
+        return $this->languages !== [] && $this->visits === 1 && $this->pages === [];
+    }
+
     /** The one that everybody gets for whom none of the others is made. */
     public function usual(): Variant
     {

@@ -140,6 +140,11 @@ final readonly class CarouselLayout extends Layout
         return ['track', 'tool', 'turn'];
     }
 
+    public function behaviours(): array
+    {
+        return [...parent::behaviours(), ...(in_array('dots', $this->controls, true) ? ['dots'] : [])];
+    }
+
     public function style(int $cards, int $gap): array
     {
         return $this->rows === 1 ? [] : ['rows' => (string) $this->rows];

@@ -82,6 +82,12 @@ final readonly class NoticesLayout extends Layout
         return 3;
     }
 
+    /** Its own moves it as well. */
+    public function behaviours(): array
+    {
+        return [];
+    }
+
     public function seconds(): int
     {
         return $this->every;

@@ -13,7 +13,10 @@ final readonly class DatePart extends Part
     /** Days: half a year. */
     private const RECENT = 183;
 
-    /** @param  string  $date  the same as RFC 3339, in the site's zone */
+    /**
+     * @param  string  $date  the same for programs, in the site's zone, as exact as it is said: "2026-11-12", "2025-11"; a moment where
+     *      how long ago it was is reckoned when somebody reads it
+     */
     private function __construct(public string $text, public string $date)
     {
     }
@@ -39,11 +42,17 @@ final readonly class DatePart extends Part
         if ($published === null) {
             return null;
         }
-        $said = $context->shape->date === 'month' || ($context->shape->date === 'recent' && self::isOlder($published, $context->now))
-            ? $context->words->month($published, $context->zone)
-            : $context->words->day($published, $context->zone);
+        $isMonth = $context->shape->date === 'month' || ($context->shape->date === 'recent' && self::isOlder($published, $context->now));
+        $local = $published->setTimezone($context->zone);
 
-        return new self($said, (string) EntryJson::date($published->setTimezone($context->zone)));
+        return match (true) {
+            $context->shape->date === 'relative' => new self(
+                $context->words->day($published, $context->zone),
+                (string) EntryJson::date($local),
+            ),
+            $isMonth => new self($context->words->month($published, $context->zone), $local->format('Y-m')),
+            default => new self($context->words->day($published, $context->zone), $local->format('Y-m-d')),
+        };
     }
 
     /** Whether the day says no more than the month. */

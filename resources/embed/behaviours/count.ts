@@ -1,28 +1,25 @@
 // Counts what visitors do, for the owner, and knows nothing of who they are: numbers are added up in the page and sent once, when it is
 // left. Nothing is stored; whoever asks not to be tracked is not counted.
 
+/** What is counted, in the order in which it is told. */
+const [SHOWN, VIEWS, OPENINGS, READS, CLICKS, ENGAGED] = [0, 1, 2, 3, 4, 5];
+const NOTHING = [0, 0, 0, 0, 0, 0];
+
 /** Of a widget, what has not been sent yet. */
 interface Tally {
   host: string;
   element: Element;
   /** Of the element when it came, or was seen, in CSS pixels. */
   width: number;
-  shown: number;
-  views: number;
-  openings: number;
-  reads: number;
-  clicks: number;
-  /** 1 when somebody has done something with it on this page for the first time. */
-  engaged: number;
-  wasEngaged: boolean;
+  counts: number[];
+  /** Whether somebody has done something with it on this page; the first time is counted. */
+  isEngaged: boolean;
   /** By entry: openings, reads, clicks. */
-  entries: Map<string, [number, number, number]>;
+  entries: Map<string, number[]>;
 }
 
 const SECOND = 1000;
 const MOST_ENTRIES = 40;
-/** Programs that name themselves so are nobody; the server leaves them out by the same words. */
-const ROBOTS = /bot\b|bot[/;_-]|crawl|spider|slurp|archiver/i;
 /** Of the window, that a widget taller than it fills when it counts as seen. */
 const FILLED = 0.5;
 
@@ -32,16 +29,15 @@ const counted = new WeakSet<ShadowRoot>();
 const seen = new WeakSet<ShadowRoot>();
 /** The page that is counted for, which scripts may have left without loading another. */
 let path = location.pathname;
-const ALSO = ['openings', 'reads', 'clicks'] as const;
 
+/** Programs are left out by the server, which knows them by their names. */
 export default function count(root: ShadowRoot, signal: AbortSignal, host: string): void {
   const box = root.querySelector<HTMLElement>('.box');
   const key = box?.dataset['key'];
   const asked = navigator as Navigator & { globalPrivacyControl?: boolean };
-  if (!box || !key || asked.globalPrivacyControl || navigator.doNotTrack === '1' || ROBOTS.test(navigator.userAgent))
-    return;
+  if (!key || asked.globalPrivacyControl || navigator.doNotTrack === '1') return;
   turn();
-  if (tallies.size === 0) {
+  if (!tallies.size) {
     addEventListener('pagehide', send);
     (window as { navigation?: EventTarget }).navigation?.addEventListener('currententrychange', turn);
     document.addEventListener('visibilitychange', () => document.hidden && send());
@@ -50,58 +46,49 @@ export default function count(root: ShadowRoot, signal: AbortSignal, host: strin
     host,
     element: root.host,
     width: 0,
-    shown: 0,
-    views: 0,
-    openings: 0,
-    reads: 0,
-    clicks: 0,
-    engaged: 0,
-    wasEngaged: false,
+    counts: [...NOTHING],
+    isEngaged: false,
     entries: new Map(),
   };
   tallies.set(key, tally);
   if (!tally.element.isConnected) tally.element = root.host;
   tally.width = widthOf(tally.element);
-  if (!counted.has(root)) tally.shown++;
+  if (!counted.has(root)) tally.counts[SHOWN]!++;
   counted.add(root);
   if (!seen.has(root)) watch(root, tally, signal);
 
   const note = (
-    what: (typeof ALSO)[number],
+    what: number,
     target: Element | null,
     ref = target?.closest<HTMLElement>('.item')?.dataset['e'],
   ): void => {
-    tally[what]++;
-    if (!tally.wasEngaged) [tally.engaged, tally.wasEngaged] = [1, true];
+    tally.counts[what]!++;
+    if (!tally.isEngaged) tally.counts[ENGAGED] = 1;
+    tally.isEngaged = true;
     if (!ref || (tally.entries.size >= MOST_ENTRIES && !tally.entries.has(ref))) return;
     const of = tally.entries.get(ref) ?? [0, 0, 0];
-    of[ALSO.indexOf(what)]!++;
+    of[what - OPENINGS]!++;
     tally.entries.set(ref, of);
   };
-  const press = (event: Event): void => {
-    const target = event.target as Element;
+  const listen = (type: string, heard: (event: Event, target: Element) => void, on: EventTarget = root): void =>
+    on.addEventListener(type, (event) => heard(event, event.target as Element), { signal, capture: true });
+  const press = (event: Event, target: Element): void => {
     const link = target.closest<HTMLAnchorElement>('a[href]');
     // What leads to more of the same is an opening; what leads away is a click to the source.
-    if (link) note(isOpening(link, box, host, event as MouseEvent) ? 'openings' : 'clicks', link);
-    else if (target.closest('[popovertarget], .opener, .further button')) note('openings', target);
+    if (link) note(isOpening(link, box, host, event as MouseEvent) ? OPENINGS : CLICKS, link);
+    else if (target.closest('[popovertarget], .opener, .further button')) note(OPENINGS, target);
   };
-  root.addEventListener('click', press, { signal, capture: true });
-  root.addEventListener('auxclick', (event) => (event as MouseEvent).button === 1 && press(event), {
-    signal,
-    capture: true,
-  });
-  root.addEventListener(
-    'toggle',
-    (event) => (event.target as Element).matches('details.more[open]') && note('reads', event.target as Element),
-    { signal, capture: true },
-  );
+  listen('click', press);
+  listen('auxclick', (event, target) => (event as MouseEvent).button === 1 && press(event, target));
+  listen('toggle', (_, target) => target.matches('details.more[open]') && note(READS, target));
   // The enlarged view stands over the page, and tells what is pressed there.
-  document.addEventListener(
+  listen(
     'gnomic-followed',
-    (event) =>
-      (event as CustomEvent<{ key: string; ref: string }>).detail.key === root.host.getAttribute('key') &&
-      note('clicks', null, (event as CustomEvent<{ ref: string }>).detail.ref),
-    { signal },
+    (event) => {
+      const { key, ref } = (event as CustomEvent<{ key: string; ref: string }>).detail;
+      if (key === root.host.getAttribute('key')) note(CLICKS, null, ref);
+    },
+    document,
   );
 }
 
@@ -132,14 +119,14 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
         timer = setTimeout(() => {
           tally.width = widthOf(tally.element);
           // What has no width is not seen, though the page may say that it is in view.
-          if (tally.width === 0) return;
-          tally.views++;
+          if (!tally.width) return;
+          tally.counts[VIEWS]!++;
           seen.add(root);
           view.disconnect();
         }, SECOND);
       }
     },
-    { threshold: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.8, 1] },
+    { threshold: [0, 0.2, 0.4, 0.5, 0.6, 0.8, 1] },
   );
   view.observe(shape);
   signal.addEventListener('abort', () => [view.disconnect(), clearTimeout(timer)]);
@@ -155,7 +142,7 @@ const widthOf = (element: Element): number =>
 
 /** KEY.width.shown.views.openings.reads.clicks.engaged.fault, and for each entry ~REF.openings.reads.clicks. */
 function written(key: string, tally: Tally): string {
-  const { element, shown, views, openings, reads, clicks, engaged } = tally;
+  const { element, counts } = tally;
   // What the page has taken away since is not hidden.
   const width = element.isConnected ? widthOf(element) : tally.width;
   const fault = !element.isConnected
@@ -168,7 +155,7 @@ function written(key: string, tally: Tally): string {
         ? 'hidden'
         : 'narrow';
   const entries = [...tally.entries].map(([ref, of]) => `~${[ref, ...of].join('.')}`).join('');
-  return [key, width, shown, views, openings, reads, clicks, engaged, fault].join('.') + entries;
+  return [key, width, ...counts, fault].join('.') + entries;
 }
 
 /** Where the page has become another without loading: what was seen, was seen on the one before. */
@@ -176,15 +163,16 @@ function turn(): void {
   if (path === location.pathname) return;
   send();
   path = location.pathname;
-  for (const tally of tallies.values()) tally.wasEngaged = false;
+  for (const tally of tallies.values()) tally.isEngaged = false;
 }
 
 function send(): void {
   const hosts = new Map<string, string[]>();
   for (const [key, tally] of tallies) {
-    if (tally.shown + tally.views + tally.openings + tally.reads + tally.clicks === 0) continue;
+    if (!tally.counts.some(Boolean)) continue;
     hosts.set(tally.host, [...(hosts.get(tally.host) ?? []), written(key, tally)]);
-    Object.assign(tally, { shown: 0, views: 0, openings: 0, reads: 0, clicks: 0, engaged: 0, entries: new Map() });
+    tally.counts = [...NOTHING];
+    tally.entries.clear();
   }
   for (const [host, told] of hosts) {
     const query = new URLSearchParams([

@@ -1,6 +1,7 @@
 import { fits, type Pattern } from '../patterns';
+import { languageAround } from '../language';
 import { candidates } from '../subject';
-import { fitting, languageAround } from '../variants';
+import { fitting } from '../variants';
 
 /** A spot where the tag stands: its pattern, the pages left out, what shows there, and from when to when in seconds. */
 type Rule = [pattern: Pattern, except: Pattern[], target: Target, from: number, to: number];

@@ -1,11 +1,11 @@
 import { CAME } from '../came';
-import { mover } from './mover';
+import { ASKED, GO, ON, TURNED } from '../turned';
 
 const DISABLED = 'aria-disabled';
 
 /**
- * Buttons, keys, pages and pause of cards in a track, after the WAI-ARIA Authoring Practices. Swiping is the browser's own: the
- * track scrolls and snaps, with or without this.
+ * Buttons, keys and pages of cards in a track, after the WAI-ARIA Authoring Practices. Swiping is the browser's own: the track scrolls and
+ * snaps, with or without this. Dots and moving by itself are parts of their own.
  */
 export default function turn(root: ShadowRoot, signal: AbortSignal): void {
   const track = root.querySelector<HTMLElement>('.cards');
@@ -16,7 +16,6 @@ export default function turn(root: ShadowRoot, signal: AbortSignal): void {
 function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: AbortSignal): void {
   const [previous, next] = ['.previous', '.next'].map((name) => bar.querySelector<HTMLElement>(name));
   const at = bar.querySelector<HTMLElement>('.at');
-  const dots = bar.querySelector<HTMLElement>('.dots');
   const listen = (target: EventTarget, type: string, act: (event: Event) => void): void =>
     target.addEventListener(type, act, { signal, passive: type === 'scroll' });
 
@@ -68,20 +67,7 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
     next?.setAttribute(DISABLED, String(atEnd()));
     bar.classList.toggle('live', last > 1);
     track.tabIndex = scrolls() ? 0 : -1;
-    if (dots && dots.childElementCount !== last)
-      dots.replaceChildren(
-        ...Array.from({ length: last }, (_, index) => {
-          const dot = document.createElement('button');
-          dot.type = 'button';
-          dot.setAttribute('aria-label', (dots.dataset['said'] ?? '').replace('{page}', `${index + 1}`));
-          dot.addEventListener('click', () => byHand(index), { signal });
-          return dot;
-        }),
-      );
-    [...(dots?.children ?? [])].forEach((dot, index) => {
-      if (index === now) dot.setAttribute('aria-current', 'true');
-      else dot.removeAttribute('aria-current');
-    });
+    bar.dispatchEvent(new CustomEvent(TURNED, { detail: { now, last } }));
   };
 
   // What is out of view is not in the order of keys either, but for what has the focus already and is about to come.
@@ -141,14 +127,12 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
     sizes.disconnect();
     seen.disconnect();
   });
-  mover(root, signal, {
-    button: bar.querySelector<HTMLButtonElement>('.pause'),
-    seconds: Number(bar.dataset['seconds']),
-    waits: () => !bar.offsetWidth || !scrolls() || track.querySelector('.more[open]') !== null,
-    on: () => {
-      at?.removeAttribute('aria-live');
-      on();
-    },
+  listen(bar, ASKED, tell);
+  listen(bar, GO, (event) => byHand((event as CustomEvent<number>).detail));
+  listen(bar, ON, () => {
+    if (!scrolls()) return;
+    at?.removeAttribute('aria-live');
+    on();
   });
 
   track.classList.add('live');

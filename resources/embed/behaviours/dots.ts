@@ -1,0 +1,29 @@
+import { ASKED, GO, TURNED } from '../turned';
+
+/** A dot for each page of cards in a track. */
+export default function dots(root: ShadowRoot, signal: AbortSignal): void {
+  root.querySelectorAll<HTMLElement>('.dots').forEach((dots) => {
+    const bar = dots.closest('.turn')!;
+    const made = (page: number): HTMLElement => {
+      const dot = document.createElement('button');
+      dot.type = 'button';
+      dot.setAttribute('aria-label', (dots.dataset['said'] ?? '').replace('{page}', `${page + 1}`));
+      dot.addEventListener('click', () => bar.dispatchEvent(new CustomEvent(GO, { detail: page })), { signal });
+      return dot;
+    };
+    bar.addEventListener(
+      TURNED,
+      (event) => {
+        const { now, last } = (event as CustomEvent<{ now: number; last: number }>).detail;
+        if (dots.childElementCount !== last)
+          dots.replaceChildren(...Array.from({ length: last }, (_, page) => made(page)));
+        [...dots.children].forEach((dot, page) => {
+          if (page === now) dot.setAttribute('aria-current', 'true');
+          else dot.removeAttribute('aria-current');
+        });
+      },
+      { signal },
+    );
+    bar.dispatchEvent(new Event(ASKED));
+  });
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\App;
+
+use App\Editions\UsedStyles;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class UsedStylesTest extends TestCase
+{
+    /** @return iterable<string, array{string, string}> rules, and what of them a card with words is for */
+    public static function rules(): iterable
+    {
+        yield 'what is there' => ['.card{a:b}.card .words p{a:b}', '.card{a:b}.card .words p{a:b}'];
+        yield 'what is not' => ['.dots{a:b}.card .reply{a:b}', ''];
+        yield 'one of two' => ['.dots,.card{a:b}', '.card{a:b}'];
+        yield 'without a class' => [':host([hidden]){a:b}p,ul{a:b}', ':host([hidden]){a:b}p,ul{a:b}'];
+        yield 'a group of rules' => ['@media print{.dots{a:b}.card{a:b}}@container (width<5em){.dots{a:b}}', '@media print{.card{a:b}}'];
+        yield 'a group in a group' => [
+            '@container (width<5em){@media print{.dots{a:b}.card{a:b}}.g{a:b}.card{c:d}}', '@container (width<5em){@media print{.card{a:b}}.card{c:d}}',
+        ];
+        yield 'what may be' => ['.card:is(.dots,.words){a:b}.card:not(.dots){a:b}', '.card:is(.dots,.words){a:b}.card:not(.dots){a:b}'];
+        yield 'what may be, within' => ['.words p:not(:has(.lead,.cut))::before,.lead{a:b}', '.words p:not(:has(.lead,.cut))::before{a:b}'];
+        yield 'what has to be' => ['.card:has(.dots){a:b}.card:has(.words){a:b}', '.card:has(.words){a:b}'];
+        yield 'what scripts give' => ['.card.live{a:b}.words.still{a:b}', '.card.live{a:b}.words.still{a:b}'];
+    }
+
+    #[DataProvider('rules')]
+    public function test_rules_are_kept_for_what_is_there(string $css, string $used): void
+    {
+        self::assertSame($used, (new UsedStyles)->of($css, '.g', '<div class="card"><p class="words q">…</p></div>'));
+    }
+
+    /** @return iterable<string, array{string, string, 2?: string}> */
+    public static function properties(): iterable
+    {
+        yield 'the same everywhere' => ['.g{--gap:2em}.card{gap:var(--gap)}', '.card{gap:2em}'];
+        yield 'of the page else' => ['.g{--gap:initial}.card{gap:var(--gap,1em)}', '.card{gap:1em}'];
+        yield 'one within another' => ['.g{--a:initial;--b:initial}.card{gap:var(--a,var(--b,calc(1em*2)))}', '.card{gap:calc(1em*2)}'];
+        yield 'one within another that differs' => [
+            '.g{--a:initial}.card{--b:1em;gap:var(--a,var(--b,2em))}', '.card{--b:1em;gap:var(--b,2em)}',
+        ];
+        yield 'not the same everywhere' => [
+            '.g{--ink:red}@media print{.g{--ink:black}}.card{color:var(--ink)}',
+            '.g{--ink:red}@media print{.g{--ink:black}}.card{color:var(--ink)}',
+        ];
+        yield 'set later' => [
+            '.g{--lines:initial;--gap:1em}.card{gap:var(--gap);-webkit-line-clamp:var(--lines)}',
+            '.g{--lines:initial}.card{gap:1em;-webkit-line-clamp:var(--lines)}',
+            '<style>.p2 .item:nth-child(1){--lines:3}</style>',
+        ];
+        yield 'asked for by nobody' => ['.g{--ink:red;color:blue}', '.g{color:blue}'];
+        yield 'long, and often' => [
+            '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{font-family:var(--text)}',
+            '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{font-family:var(--text)}',
+        ];
+        yield 'of a name that begins like another' => ['.g{--a:1em;--ab:2em}.card{gap:var(--ab) var(--a)}', '.card{gap:2em 1em}'];
+    }
+
+    #[DataProvider('properties')]
+    public function test_what_is_the_same_everywhere_is_written_where_it_is_used(string $css, string $resolved, string $beside = ''): void
+    {
+        self::assertSame($resolved, (new UsedStyles)->of($css, '.g', '<p class="g card words item p2">', $beside));
+    }
+
+    public function test_every_class_that_a_script_gives_is_known(): void
+    {
+        $given = [];
+        foreach ([...glob('resources/embed/behaviours/*.ts') ?: [], ...glob('resources/widget/layouts/*/*.ts') ?: []] as $path) {
+            $source = (string) file_get_contents($path);
+            preg_match_all("/classList\.(?:add|toggle)\('([\w-]+)'|className = '([\w-]+)'/", $source, $found);
+            $given = [...$given, ...array_filter([...$found[1], ...$found[2]])];
+        }
+        // What the bench alone shows stands beside the widget.
+        self::assertEqualsCanonicalizing(UsedStyles::GIVEN, array_values(array_unique(array_diff($given, ['gnomic-nothing']))));
+    }
+}
