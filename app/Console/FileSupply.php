@@ -84,6 +84,8 @@ final class FileSupply implements Supply
                     $order->choices,
                     $order->offered,
                     $further === [] ? null : new Further($further, $order->brief->criteria->limits->most),
+                    $order->ways,
+                    $order->way,
                 ),
                 new SiteMaterial($order->sifted->context(), $this->site->now->getTimezone(), $this->about, pictures: $this->pictures),
                 $this->catalogues->spoken($order->language, $order->brief->dress->words),

@@ -26,6 +26,7 @@ final class Behaviours
         foreach ($plan->cards === [] ? [] : $plan->layouts() as $layout) {
             $names = [...$names, $layout::name(), ...$layout->behaviours()];
         }
+        $names[] = $plan->choices->isEmpty() ? '' : 'choose';
         $names[] = $plan->enlarges() ? 'open' : '';
         $names[] = $plan->shape->more === 'none' ? '' : 'more';
         $names[] = $plan->opensOver() ? 'popovers' : '';

@@ -183,7 +183,7 @@ final readonly class EditionFiles
         }
         $names = array_keys($rendering->files());
         $pages = array_keys($rendering->everything);
-        $variants = array_values(array_filter($names, fn (string $name): bool => preg_match('/^(?:at|open)\./', $name) === 1));
+        $variants = array_values(array_filter($names, fn (string $name): bool => preg_match('/^(?:at|open|by)\./', $name) === 1));
         // Of few, each has as many visitors as the usual one.
         $variants = count($variants) > self::FEW_VARIANTS ? $variants : [];
         $this->brotli('--best', $folder, array_values(array_diff($names, $pages, $variants)));

@@ -10,7 +10,9 @@ use Gnomic\Edition\Files\StructuredData;
 use Gnomic\Edition\Files\Syndication;
 use Gnomic\Edition\Input\EditionInput;
 use Gnomic\Edition\Input\EverythingPage;
+use Gnomic\Edition\Input\Variant;
 use Gnomic\Edition\Input\VariantInput;
+use Gnomic\Edition\Plan\Choice;
 use Gnomic\Edition\Plan\Plan;
 use Gnomic\Edition\Plan\PlannedHeight;
 use Gnomic\Edition\Plan\Room;
@@ -51,7 +53,7 @@ final class Renderer
         if ($input->variants === []) {
             return $this->nothing($key, $name);
         }
-        $fragments = $further = [];
+        $fragments = $further = $ways = [];
         $plans = array_map(fn (VariantInput $variant): Plan => $this->plan($variant, $key), $input->variants);
         foreach ($input->variants as $at => $variant) {
             $plan = $plans[$at];
@@ -59,7 +61,13 @@ final class Renderer
             if ($folder !== null) {
                 $further[$folder] ??= $this->further($variant, $plan, $key, $name);
             }
-            $fragments[$at] = $this->fragment($variant, $plan, $key, $further[$folder ?? ''] ?? []);
+            $language = self::language((string) $at, $variant->chosen->way);
+            $fragment = $this->fragment($variant, $plan, $key, $further[$folder ?? ''] ?? [], $language);
+            if ($variant->chosen->way === '') {
+                $fragments[$at] = $fragment;
+            } else {
+                $ways["$at.html"] = $this->document($variant, $fragment, $key, $name);
+            }
         }
         [$variant, $plan] = [$input->variants[''], $plans['']];
 
@@ -74,6 +82,7 @@ final class Renderer
             $further,
             self::room($plan),
             $input->placement === null && ($input->choice?->isByLanguage() ?? false),
+            $ways,
         );
     }
 
@@ -163,9 +172,17 @@ final class Renderer
      *
      * @param  Plan  $plan  of the content
      * @param  array<string, string>  $further  what comes in later, as further() has it
+     * @param  string  $language  of the pages that it is for; empty for all that have no other
+     * @param  bool  $finds  whether everything is searched here
      */
-    public function fragment(VariantInput $variant, Plan $plan, string $key, array $further = []): string
-    {
+    public function fragment(
+        VariantInput $variant,
+        Plan $plan,
+        string $key,
+        array $further = [],
+        string $language = '',
+        bool $finds = false,
+    ): string {
         $at = "/w/$key/".$this->beside($variant, $plan);
         $pages = $variant->pages();
         $large = $plan->enlarges() ? $this->behaviours->file('enlarge') : null;
@@ -175,9 +192,12 @@ final class Renderer
             'styles' => self::STYLES,
             'with' => [
                 ...$this->behaviours->of($plan, $variant->look->scheme),
+                ...array_filter([$finds ? $this->behaviours->file('find') : null], is_string(...)),
                 ...($variant->counts ? array_filter([$this->behaviours->file('count')], is_string(...)) : []),
             ],
             'key' => $variant->counts ? $key : null,
+            'way' => fn (Choice $choice): string => $this->way($choice, $key, $language),
+            'usual' => "/w/$key/open.".($language === '' ? 'und' : $language).'.html',
             'enlarged' => $large === null ? null : ['script' => $large, 'page' => "$at/large.html"],
             'more' => $pages === [] ? null : ['from' => "$at/", 'pages' => count($pages)],
             'markup' => $variant->brief->shape->markup ? $this->markup($variant, $plan) : null,
@@ -190,6 +210,22 @@ final class Renderer
             $this->used->of($this->styles->of($plan, $variant->look), '.g', $markup.$later, $later),
             $markup,
         );
+    }
+
+    /** Where a choice leads, with scripts or without. */
+    private function way(Choice $choice, string $key, string $language): string
+    {
+        $name = Variant::BY.($language === '' ? '' : "$language.").$choice->name;
+
+        return "$this->host/w/$key".($choice->name === '' ? '' : "/$name.html");
+    }
+
+    /** Of the pages that a variant is for. @param  string  $name  of the variant @param  string  $way  that a visitor has chosen */
+    private static function language(string $name, string $way): string
+    {
+        $own = $way === '' ? $name : rtrim(substr($name, strlen(Variant::BY), -strlen($way)), '.');
+
+        return explode('.', $own)[0];
     }
 
     /** A fragment that belongs to no widget, to choose by. */
@@ -207,7 +243,12 @@ final class Renderer
                 $title = $page->input->words->say('everything.title', ['name' => $name]);
                 $written[$page->name] = $this->document(
                     $page->input,
-                    $this->fragment($page->input, $this->plan($page->input, $key), $key),
+                    $this->fragment(
+                        $page->input,
+                        $this->plan($page->input, $key),
+                        $key,
+                        finds: $page->input->brief->shape->choosing->by === 'search',
+                    ),
                     $key,
                     $title,
                     $page,
@@ -245,7 +286,7 @@ final class Renderer
         }
         if ($shown->enlarges()) {
             $plan = $this->plan($variant->inFull(), $key);
-            $files['large.html'] = $this->tight('widget::large', ['enlarges' => false] + $this->parts($plan) + [
+            $files['large.html'] = $this->tight('widget::large', ['enlarges' => false, 'isLarge' => true] + $this->parts($plan) + [
                 'name' => $name,
                 'styles' => $this->styles->enlarged($plan, $variant->look),
             ]);
@@ -265,6 +306,7 @@ final class Renderer
             'plan' => $plan,
             'words' => $plan->words,
             'enlarges' => $plan->enlarges(),
+            'isLarge' => false,
             'clamped' => $plan->fitting->clamped(),
             'page' => $plan->shape->more === 'none' ? '' : 'p1',
             'before' => 0,
@@ -276,7 +318,8 @@ final class Renderer
             'kind' => fn (CardBlock $block): string => $block->parts[0]::class,
             'steps' => array_map(fn (int $step): string => $step === 0 ? '' : " s$step", $plan->fitting->steps()),
             'leads' => $plan->fitting->leads(),
-            'drawn' => $plan->head->figure !== null || $plan->head->channels !== [] || $plan->hasPart(RatingPart::class),
+            'drawn' => $plan->head->figure !== null || $plan->head->channels !== [] || $plan->hasPart(RatingPart::class)
+                || $plan->choices->areStars(),
         ];
     }
 

@@ -13,6 +13,7 @@ final readonly class Rendering
      * @param  array<string, string>  $everything  pages of everything, by file name; those that are as before are left out
      * @param  array<string, string>  $pages  digests of all pages of everything, by file name
      * @param  string|null  $choice  what the element on the page chooses by; null where there is one for all
+     * @param  array<string, string>  $ways  documents of what visitors may choose, by file name
      * @param  bool  $isByLanguage  whether it chooses by the language of the page alone, which its address says
      * @param  array<string, array<string, string>>  $further  files beside the edition that never change, by folder and name
      * @param  array{length: string, short: string, phone: int, wide: int, pictured: bool}|null  $room  that it takes; and whether its
@@ -30,6 +31,7 @@ final readonly class Rendering
         public array $further = [],
         public ?array $room = null,
         public bool $isByLanguage = false,
+        public array $ways = [],
     ) {
     }
 
@@ -45,7 +47,7 @@ final readonly class Rendering
         if ($this->fragment === '') {
             return $this->everything;
         }
-        $files = ['widget.html' => $this->fragment, 'document.html' => $this->document] + $this->told + $this->everything;
+        $files = ['widget.html' => $this->fragment, 'document.html' => $this->document] + $this->told + $this->ways + $this->everything;
         foreach ($this->others as $name => $fragment) {
             $files[($this->isByLanguage ? 'open' : 'at').".$name.html"] = $fragment;
         }

@@ -92,6 +92,8 @@ final readonly class StoredSupply implements Supply
                     $one->choices,
                     $one->offered,
                     $further === [] ? null : new Further($further, $one->brief->criteria->limits->most),
+                    $one->ways,
+                    $one->way,
                 ),
                 new SiteMaterial(
                     $one->sifted->context(),

@@ -168,14 +168,16 @@ final class StyleSheets
             'figures' => $head->hasFigures(),
             'spread' => $plan->spread() !== null,
             'channels' => $head->channels !== [],
-            'glyphs' => $head->figure !== null || $head->channels !== [],
+            'faces' => $head->faces !== [],
+            'glyphs' => $head->figure !== null || $head->channels !== [] || $plan->choices->areStars(),
+            'choose' => ! $plan->choices->isEmpty() || ($plan->shape->choosing->by === 'search' && $plan->cards !== []),
             'actions' => $head->actions !== [],
             'act' => $head->actions !== [] || $plan->shape->more !== 'none',
             'none' => $plan->cards === [],
             'card' => $plan->cards !== [],
         ]));
         $after = array_keys(array_filter([
-            'face/style' => $head->account !== null,
+            'face/style' => $head->account !== null || $head->faces !== [],
             'open' => $isOpen,
             'honest' => $plan->honest !== null || $plan->hasActionsBelow() || $plan->shape->more !== 'none',
             'further' => $plan->shape->more !== 'none',
@@ -224,7 +226,8 @@ final class StyleSheets
     private function colours(Plan $plan): string
     {
         $rules = [];
-        foreach ([$plan->head->face, ...array_map(fn (Card $card): ?Face => $card->part(FacePart::class)?->face, $plan->cards)] as $face) {
+        $ofCards = array_map(fn (Card $card): ?Face => $card->part(FacePart::class)?->face, $plan->cards);
+        foreach ([$plan->head->face, ...$plan->head->faces, ...$ofCards] as $face) {
             if ($face !== null && $face->address === null) {
                 $rules["u$face->hue"] = ".u$face->hue{background:hsl({$face->hue} 35% 30%)}";
             }

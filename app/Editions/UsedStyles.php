@@ -11,7 +11,7 @@ namespace App\Editions;
 final class UsedStyles
 {
     /** Classes that scripts give and take. */
-    public const GIVEN = ['act', 'all', 'followed', 'live', 'now', 'still'];
+    public const GIVEN = ['act', 'all', 'copy', 'followed', 'held', 'live', 'now', 'round', 'still'];
 
     /** Longer values stand once, however often they are used. */
     private const SHORT = 12;

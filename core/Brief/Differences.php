@@ -29,6 +29,7 @@ final class Differences
         'newTab' => 'where links open',
         'rel' => 'the link types',
         'more' => 'how visitors get more',
+        'choosing' => 'what visitors may choose',
         'frame' => 'the room that it takes',
         'at' => 'what differs on phones and tablets',
         'empty' => 'what is shown when there is nothing to show',

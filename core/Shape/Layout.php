@@ -146,6 +146,12 @@ abstract readonly class Layout
         return false;
     }
 
+    /** Whether it is moved by what stands within its cards' own place. */
+    public function isMovedInside(): bool
+    {
+        return false;
+    }
+
     /** Whether cards become equally high, where their words are clamped. */
     public function isLevel(): bool
     {

@@ -20,7 +20,7 @@ use Gnomic\Text\Words;
 /** A brief's part "shape": the layout, and what it shows. */
 final readonly class Shape
 {
-    private const HEAD = ['account', 'overall', 'count', 'spread', 'channels'];
+    private const HEAD = ['account', 'overall', 'count', 'spread', 'channels', 'faces'];
 
     private const HEAD_AT = ['above', 'left', 'right', 'none'];
 
@@ -100,6 +100,9 @@ final readonly class Shape
     /** Of MORE; "none" where nothing can come into the layout. */
     public string $more;
 
+    /** Nothing where the layout has no entries to choose among. */
+    public Choosing $choosing;
+
     public Frame $frame;
 
     /** @var array<string, Other> by class of widths */
@@ -151,6 +154,7 @@ final readonly class Shape
         $this->newTab = $shape->boolOr('newTab', true);
         $this->rel = $shape->string('rel');
         $this->more = $this->layout::grows() ? $shape->string('more') : 'none';
+        $this->choosing = $this->layout::grows() ? Choosing::read($shape->object('choosing')) : Choosing::nothing();
         $this->frame = Frame::read($shape->object('frame'), $this->layout->usualGap());
         $at = $shape->object('at');
         $this->at = ['phone' => Other::read($at->object('phone')), 'tablet' => Other::read($at->object('tablet'))];
@@ -220,6 +224,7 @@ final readonly class Shape
                 'Link types of links to sources.',
             ),
             'more' => ChoiceSchema::among(self::MORE, 'none', 'How visitors get more entries: a button, numbered pages, or on scrolling.'),
+            'choosing' => Choosing::schema(),
             'frame' => Frame::schema(),
             'at' => Other::schema(),
             'empty' => TextSchema::orNull(240, 'What visitors read where there is nothing to show; null: nothing at all.'),
@@ -310,7 +315,7 @@ final readonly class Shape
     /** Whether something in it leads to everything, beside the honest line. */
     public function leadsToEverything(): bool
     {
-        return $this->more !== 'none' || $this->layout->leadsToEverything()
+        return $this->more !== 'none' || $this->choosing->by === 'search' || $this->layout->leadsToEverything()
             || array_filter($this->actions, fn (Action $action): bool => $action->does === 'all') !== [];
     }
 

@@ -41,6 +41,12 @@ final readonly class Space
         return new self($width, $side, (float) max(1, $whole - 2 * $side - $aside), $frame->gap, WidthClass::at($width));
     }
 
+    /** The same with so many pixels less for the cards. */
+    public function without(float $pixels): self
+    {
+        return new self($this->width, $this->side, max(1.0, $this->inner - $pixels), $this->gap, $this->class);
+    }
+
     public function isNarrow(): bool
     {
         return $this->width < self::NARROW;

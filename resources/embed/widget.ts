@@ -34,6 +34,20 @@ export class GnomicWidget extends HTMLElement {
     void this.#show();
   }
 
+  /** Shows an edition: the one that fits, or another that a visitor has chosen. */
+  put(edition: HTMLTemplateElement, signal?: AbortSignal): void {
+    if (!signal) {
+      this.#visit?.abort();
+      ({ signal } = this.#visit = new AbortController());
+    }
+    const root = this.shadowRoot ?? this.attachShadow({ mode: 'open' });
+    const content = document.importNode(edition.content, true);
+    root.adoptedStyleSheets &&= [];
+    adoptStyles(root, content);
+    root.replaceChildren(content);
+    enliven(this, root, this.#host || hostsOf(this)[0]!, signal);
+  }
+
   disconnectedCallback(): void {
     this.#visit?.abort();
     this.#visit = undefined;
@@ -60,14 +74,9 @@ export class GnomicWidget extends HTMLElement {
       const edition = await this.#found(key, signal);
       if (signal.aborted) return;
       if (!edition) return giveBack(this);
-      const root = there ?? this.attachShadow({ mode: 'open' });
-      const content = document.importNode(edition.content, true);
-      root.adoptedStyleSheets &&= [];
-      adoptStyles(root, content);
-      root.replaceChildren(content);
       this.#describe(edition);
       this.#shown = key;
-      enliven(this, root, this.#host, signal);
+      this.put(edition, signal);
     } catch (error) {
       if (signal.aborted) return; // replaced or removed: no failure
       giveBack(this);

@@ -22,4 +22,18 @@
 @endforeach
 </ul>
 @endif
+@if ($plan->head->faces !== [])
+<div class="faces quiet">
+@foreach ($plan->head->faces as $face)
+@if ($face->address !== null)
+<img class="face" part="face" src="{{ $face->address }}" width="36" height="36" alt="" loading="lazy" decoding="async" referrerpolicy="no-referrer">
+@else
+<span class="face u{{ $face->hue }}" part="face" aria-hidden="true">{{ $face->initials }}</span>
+@endif
+@endforeach
+@if ($plan->head->others !== null)
+<span class="others">{{ $plan->head->others }}</span>
+@endif
+</div>
+@endif
 @endif

@@ -1,10 +1,11 @@
 {{-- Head, cards in the flow, foot: what most layouts are made of. What moves the cards stands before them, and is seen below. --}}
 @include('widget::head')
+@include('widget::choose')
 <div class="deck"{!! $deck ?? '' !!}>
 @if ($plan->cards === [])
 <p class="none quiet">{{ $plan->shape->empty }}</p>
 @else
-@foreach ($plan->layouts() as $of => $layout)
+@foreach (array_filter($plan->layouts(), fn ($layout) => ! $layout->isMovedInside()) as $of => $layout)
 @includeIf("widget::layouts.{$layout::name()}.turn", ['of' => $of, 'layout' => $layout])
 @endforeach
 @include('widget::cards')

@@ -86,7 +86,7 @@ final class CataloguesTest extends TestCase
                 }
             }
         }
-        preg_match_all('/[\'"]((?:widget|list|figures|rating|card|carousel|honest|everything|action|account|ticker|notices|more|large)\.(?!html|blade)\w+)[\'"]/', $asked, $keys);
+        preg_match_all('/[\'"]((?:widget|list|figures|rating|card|carousel|honest|everything|action|account|ticker|notices|more|large|choose|faces)\.(?!html|blade)\w+)[\'"]/', $asked, $keys);
         self::assertEqualsCanonicalizing(array_keys(self::file('en')['messages']), array_values(array_unique($keys[1])));
     }
 

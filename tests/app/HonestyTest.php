@@ -74,7 +74,7 @@ final class HonestyTest extends TestCase
     /** @return array{int, int} what the link says, and how many cards stand on the pages that it leads to, by way of their own links */
     private function offered(): array
     {
-        preg_match('/See all \(([\d,]+)\)/', $this->file('widget.html'), $said);
+        preg_match('/See all \(([\d,]+) (?:entry|entries)\)/', $this->file('widget.html'), $said);
         $cards = 0;
         for ($page = 'all.html'; $page !== null && $cards < 10_000; $page = $next[1] ?? null) {
             $html = $this->file($page);
@@ -199,7 +199,7 @@ final class HonestyTest extends TestCase
         $this->actingAs($this->ownerOf($this->mine));
         $this->postJson('/api/entries/marks', ['ids' => ['the-dome:e11'], 'hidden' => true])->assertSuccessful();
         self::assertStringContainsString('A selection: chosen by hand. <a', $this->file('widget.html', 'honest5678'));
-        self::assertStringContainsString('See all (10)', $this->file('widget.html', 'honest5678'));
+        self::assertStringContainsString('See all (10 entries)', $this->file('widget.html', 'honest5678'));
     }
 
     public function test_a_removed_widget_shows_nothing_or_what_is_not_hidden_by_the_owners_word(): void

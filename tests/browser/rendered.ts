@@ -17,6 +17,8 @@ const SHOWN: Record<string, Record<string, unknown>> = {
   carousel: { name: 'carousel', autoplay: 5, controls: ['arrows', 'dots', 'numbers'] },
   'carousel of two rows': { name: 'carousel', rows: 2 },
   'one at a time': { name: 'one-at-a-time' },
+  'one at a time, arrows over': { name: 'one-at-a-time', arrows: 'over' },
+  'carousel, arrows beside': { name: 'carousel', arrows: 'beside', controls: ['arrows', 'dots'] },
   single: { name: 'single' },
   'photo rows': { name: 'photo-rows' },
   mosaic: { name: 'mosaic' },
@@ -180,7 +182,15 @@ export async function serve(
     // The command line calls every widget "preview".
     const paths = pathname.startsWith('/w/')
       ? [outs[Object.keys(widgets).indexOf(key)] ?? '', ...outs].map((one) =>
-          join(one, 'preview', /^open\.\w+\.html$/.test(rest) ? 'current/widget.html' : rest),
+          join(
+            one,
+            'preview',
+            /^(by|all)\b/.test(rest)
+              ? `current/${rest}`
+              : /^open\.\w+\.html$/.test(rest)
+                ? 'current/widget.html'
+                : rest,
+          ),
         )
       : [join('public', pathname)];
     const path = paths.find((one) => existsSync(one));

@@ -87,7 +87,7 @@ final class Honesty
 
         return new HonestLine(
             $words->say('honest.selection', ['parts' => implode($words->say('list.comma'), $parts)]),
-            $words->say('honest.seeAll', ['count' => $offered]),
+            $words->say('honest.seeAll', ['said' => $words->say('carousel.cards', ['count' => $offered])]),
         );
     }
 
@@ -130,6 +130,7 @@ final class Honesty
                 'rating' => $brief->shape->rating,
                 'date' => $brief->shape->date === 'month' ? 'month' : 'day',
                 'names' => $brief->shape->names->value,
+                'choosing' => ['by' => $brief->shape->choosing->by === 'search' ? 'search' : 'none'],
             ]),
         );
     }

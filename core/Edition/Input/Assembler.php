@@ -57,9 +57,10 @@ final readonly class Assembler
     ): EditionInput {
         $everything = null;
         $siftings = $selections = $orders = [];
+        [$variants, $ways] = $this->withWays($brief, $sifted, $variants);
         foreach ($variants as $variant) {
             // Pages with labels of their own are counted once, whatever the language and the visit.
-            $of = $siftings[spl_object_id($variant->brief)] ??= $variant->brief === $brief
+            $of = $ways->sifted[$variant->way] ?? $siftings[spl_object_id($variant->brief)] ??= $variant->brief === $brief
                 ? $sifted
                 : $this->supply->sifted($variant->brief->criteria);
             $at = $variant->first === null && $variant->visit === 1 ? $of : $of->at($variant->first, $variant->visit);
@@ -69,7 +70,9 @@ final readonly class Assembler
             if ($choices !== [] || $brief->shape->leadsToEverything()) {
                 $everything ??= Everything::of($this->supply, $brief, $sifted);
             }
-            $orders[$variant->name] = $this->order($variant, $at, $selection, $choices, $everything?->offered() ?? 0);
+            $order = $this->order($variant, $at, $selection, $choices, $everything?->offered() ?? 0);
+            $hasWays = $variant->way !== '' || $variant->isByLanguage();
+            $orders[$variant->name] = $hasWays ? $order->among($ways->all, $variant->way) : $order;
         }
         $inputs = array_combine(array_keys($orders), $this->supply->inputs(array_values($orders)));
 
@@ -78,6 +81,25 @@ final readonly class Assembler
             : ($everything?->pages($frame, $before, $isLong ? $most : PHP_INT_MAX) ?? []);
 
         return EditionInput::of($choice, $inputs, $pages, $orders['']->refs ?? [], $isLong);
+    }
+
+    /**
+     * With those that visitors may choose, each in every language.
+     *
+     * @param  non-empty-list<Variant>  $variants
+     * @return array{non-empty-list<Variant>, Ways}
+     */
+    private function withWays(Brief $brief, Sifted $sifted, array $variants): array
+    {
+        $languages = array_values(array_filter($variants, fn (Variant $variant): bool => $variant->isByLanguage()));
+        $ways = Ways::of($this->supply, $brief, $sifted, count($languages));
+        foreach ($languages as $variant) {
+            foreach ($ways->briefs as $name => $of) {
+                $variants[] = $variant->chosen($name, $of);
+            }
+        }
+
+        return [$variants, $ways];
     }
 
     /** The usual variant alone, with what the owner is told of it. */
@@ -89,7 +111,8 @@ final readonly class Assembler
         $leads = $choices !== [] || $brief->shape->leadsToEverything();
         $offered = $leads ? Everything::of($this->supply, $brief, $sifted)->offered() : 0;
         $usual = Variants::of($brief, $this->supply->spoken(), [])->usual();
-        $order = $this->order($usual, $sifted, $selection, $brief->shape->honest ? $choices : [], $offered);
+        $order = $this->order($usual, $sifted, $selection, $brief->shape->honest ? $choices : [], $offered)
+            ->among(Ways::of($this->supply, $brief, $sifted, 1)->all, '');
 
         return new Tried($sifted, $selection, $choices, $offered, $this->supply->inputs([$order])[0]);
     }

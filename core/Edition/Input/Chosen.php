@@ -18,6 +18,8 @@ final readonly class Chosen
      * @param  list<Flattery>  $choices  by which it may look otherwise than all there is, where visitors are told
      * @param  int  $offered  entries behind the link to everything
      * @param  Further|null  $further  entries that visitors can have beside those shown
+     * @param  list<Way>  $ways  by which visitors may choose among them
+     * @param  string  $way  name of the one that these are
      */
     public function __construct(
         public array $shown,
@@ -26,6 +28,8 @@ final readonly class Chosen
         public array $choices = [],
         public int $offered = 0,
         public ?Further $further = null,
+        public array $ways = [],
+        public string $way = '',
     ) {
     }
 

@@ -17,6 +17,8 @@ final readonly class InputOrder
      * @param  list<Flattery>  $choices  by which it may look otherwise than all there is; none where nobody is told
      * @param  int  $offered  entries behind the link to everything
      * @param  list<string>  $further  of those that visitors can have beside them
+     * @param  list<Way>  $ways  by which visitors may choose among them
+     * @param  string  $way  name of the one that these are
      */
     public function __construct(
         public Brief $brief,
@@ -26,6 +28,16 @@ final readonly class InputOrder
         public array $choices = [],
         public int $offered = 0,
         public array $further = [],
+        public array $ways = [],
+        public string $way = '',
     ) {
+    }
+
+    /** @param  list<Way>  $ways  by which visitors may choose @param  string  $way  name of the one that these are */
+    public function among(array $ways, string $way): self
+    {
+        [$brief, $sifted, $refs, $language] = [$this->brief, $this->sifted, $this->refs, $this->language];
+
+        return new self($brief, $sifted, $refs, $language, $this->choices, $this->offered, $this->further, $ways, $way);
     }
 }

@@ -166,6 +166,8 @@ final readonly class VariantInput
             'look' => $this->look->inputs(),
             'choices' => array_map(fn (Flattery $choice): string => $choice->value, $chosen->choices),
             'offered' => $chosen->offered,
+            'ways' => array_map(get_object_vars(...), $chosen->ways),
+            'way' => $chosen->way,
             'counts' => $this->counts,
             'older' => $shape->date === 'recent' ? $this->older() : [],
         ];

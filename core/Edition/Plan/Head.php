@@ -8,9 +8,11 @@ use DateTimeImmutable;
 use DateTimeZone;
 use Gnomic\Edition\Input\Account;
 use Gnomic\Edition\Input\VariantInput;
+use Gnomic\Entry\Entry;
 use Gnomic\Shape\Action;
 use Gnomic\Shape\Card\Face;
 use Gnomic\Shape\Card\SourcePage;
+use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Shape;
 use Gnomic\Sift\Clauses\FromSources;
 use Gnomic\Standing\Overall;
@@ -19,6 +21,8 @@ use Gnomic\Text\Catalogue;
 /** What stands above the cards or beside them. Null is not shown. */
 final readonly class Head
 {
+    private const MOST_FACES = 5;
+
     /**
      * @param  string|null  $figure  the overall rating as it is shown, "4.6"
      * @param  int|null  $twentieths  the same in twentieths of a star
@@ -28,6 +32,8 @@ final readonly class Head
      * @param  string|null  $posts  how many there are of the account: "48 posts"
      * @param  list<HeadChannel>  $channels  figures by outside service
      * @param  list<HeadAction>  $actions
+     * @param  list<Face>  $faces  of some who said it
+     * @param  string|null  $others  and how many did besides
      */
     private function __construct(
         public ?string $heading,
@@ -42,6 +48,8 @@ final readonly class Head
         public ?Face $face,
         public ?string $posts,
         public array $actions,
+        public array $faces,
+        public ?string $others,
     ) {
     }
 
@@ -58,6 +66,8 @@ final readonly class Head
         $account = $in('account') ? ($site->accounts[0] ?? null) : null;
         $shows = $shape->headAt !== 'none';
 
+        $faces = $in('faces') ? self::faces($input->chosen->shown, $pictures) : [];
+        $others = $overall->count - count($faces);
         [$base, $since] = $figures('count') ? self::base($overall, $site->zone, $words) : [null, ''];
 
         return new self(
@@ -73,6 +83,8 @@ final readonly class Head
             $account === null ? null : Face::of($account->name, $pictures[(string) $account->picture] ?? null),
             $account === null || $collected === 0 ? null : $words->say('account.posts', ['count' => $collected]),
             $shows ? self::actions($shape, $words, $pages, $all) : [],
+            $faces,
+            $faces === [] || $others < 1 ? null : $words->say('faces.others', ['count' => $others]),
         );
     }
 
@@ -89,7 +101,27 @@ final readonly class Head
 
     public function hasFigures(): bool
     {
-        return $this->figure !== null || $this->base !== null || $this->spread !== null || $this->channels !== [];
+        return $this->figure !== null || $this->base !== null || $this->spread !== null || $this->channels !== [] || $this->faces !== [];
+    }
+
+    /**
+     * Of different people, those with a picture first.
+     *
+     * @param  list<Entry>  $entries
+     * @param  array<string, StoredPicture>  $pictures  by address
+     * @return list<Face>
+     */
+    private static function faces(array $entries, array $pictures): array
+    {
+        $faces = [];
+        foreach ($entries as $entry) {
+            if ($entry->author->name !== null) {
+                $faces[$entry->author->name] ??= Face::of($entry->author->name, $pictures[(string) $entry->author->image] ?? null);
+            }
+        }
+        usort($faces, fn (Face $one, Face $other): int => ($one->address === null) <=> ($other->address === null));
+
+        return array_slice($faces, 0, self::MOST_FACES);
     }
 
     /**

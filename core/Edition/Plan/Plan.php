@@ -33,6 +33,7 @@ final readonly class Plan
      * @param  string  $all  address of everything
      * @param  bool  $hasFurther  whether visitors can have other entries beside these
      * @param  CardBox  $box  what the look makes of the room on cards
+     * @param  Choices  $choices  that visitors have among the entries
      * @param  bool  $isFlush  whether it keeps nothing free around it, as nothing of it is painted
      */
     private function __construct(
@@ -49,6 +50,7 @@ final readonly class Plan
         public CardBox $box,
         public LookTokens $tokens,
         public bool $isFlush,
+        public Choices $choices,
     ) {
     }
 
@@ -86,6 +88,7 @@ final readonly class Plan
             $box,
             $tokens,
             $isFlush,
+            Choices::of($chosen, $input->words, count($cards)),
         );
     }
 

@@ -40,6 +40,11 @@ final readonly class PlannedHead
 
     private const SPREAD_FROM = 192;
 
+    /** Of a row of faces: how large each is, and how far the next one stands from it. */
+    private const FACE = 2.25;
+
+    private const FACE_STEP = 1.875;
+
     /** Between the parts of its row. */
     private const BETWEEN = 1.5;
 
@@ -93,6 +98,7 @@ final readonly class PlannedHead
             $head->figure === null && $head->base === null ? null : $this->figures($width, $place, $style),
             $this->plan->spread() === null || $place < self::SPREAD_FROM ? null : [min($width, self::SPREAD), self::SPREAD_HIGH],
             $head->channels === [] ? null : $this->channels($width),
+            $head->faces === [] ? null : $this->faces($width),
             $actions === [] ? null : [Pieces::wide($actions, 1.25), Pieces::rows($actions, $width, 1.25, 0.25)],
         ]));
 
@@ -153,6 +159,15 @@ final readonly class PlannedHead
         return [min($width, Pieces::wide($parts, $gap)), Pieces::rows($parts, $width, $gap, 0.125)];
     }
 
+    /** @return array{float, float} width and height of the row of faces, with how many more there are */
+    private function faces(float $width): array
+    {
+        $others = $this->plan->head->others;
+        $said = $others === null ? 0.0 : 0.625 + self::SMALL * $this->pieces->width($others);
+
+        return [min($width, self::FACE + (count($this->plan->head->faces) - 1) * self::FACE_STEP + $said), self::FACE];
+    }
+
     /** @return array{float, float} width and height of the figures by service, each in one piece */
     private function channels(float $width): array
     {
@@ -197,6 +212,7 @@ final readonly class PlannedHead
             [min($width, Pieces::wide($figures, 0.75)), Pieces::rows($figures, $width, 0.75, 0.125)],
             ...($this->plan->spread() === null || $place < self::SPREAD_FROM ? [] : [[min($width, self::SPREAD), self::SPREAD_HIGH]]),
             ...($head->channels === [] ? [] : [$this->channels($width)]),
+            ...($head->faces === [] ? [] : [$this->faces($width)]),
         ];
         $wide = min($width, Pieces::wide($whole, 0.75));
         $heading = $head->heading === null ? [] : [[

@@ -30,6 +30,13 @@ final readonly class PlannedHeight
 
     private const SMALL = Metrics::SMALL;
 
+    /** What can be chosen: how high it is, what it has beside its words, and what is kept free around all of it. */
+    private const WAY = 2.1875;
+
+    private const WAY_SIDES = 1.75 + 2 / 14;
+
+    private const AROUND_WAYS = 1.5;
+
     private PlannedHead $head;
 
     private Pieces $pieces;
@@ -68,6 +75,7 @@ final readonly class PlannedHeight
         $isAside = $plan->shape->headIsAside() && $width >= Space::ASIDE_FROM;
         $head = $this->head->at($isAside ? Space::ASIDE / Metrics::EM : $inner, $width);
         $deck = $this->cards($range, $space) / Metrics::EM + $this->foot($inner, $range);
+        $head += $this->choices($inner);
 
         return Metrics::EM * ($this->padding() + ($isAside ? max($head, $deck) : $head + $deck));
     }
@@ -100,6 +108,30 @@ final readonly class PlannedHeight
         }
 
         return $heights;
+    }
+
+    /** What visitors may choose, in em. */
+    private function choices(float $width): float
+    {
+        $choices = $this->plan->choices;
+        if ($this->plan->shape->choosing->by === 'search' && $this->plan->cards !== []) {
+            $word = self::SMALL * ($this->pieces->width($this->plan->words->say('choose.search')) + self::WAY_SIDES);
+
+            return self::AROUND_WAYS + Pieces::rows([[min($width, 16.0), self::WAY], [$word, self::WAY]], $width, 0.5, 0.5);
+        }
+        if ($choices->isEmpty()) {
+            return 0.0;
+        }
+        $ways = [];
+        foreach ($choices->all as $choice) {
+            if ($choice->stars === null || $this->plan->spread() === null) {
+                $glyph = $choice->stars === null ? 0.0 : 1.25;
+                $ways[] = [min($width, self::SMALL * ($this->pieces->width($choice->text) + $glyph + self::WAY_SIDES)), self::WAY];
+            }
+        }
+        $base = [min($width, self::SMALL * $this->pieces->width($choices->base)), self::SMALL * Metrics::LEADING];
+
+        return self::AROUND_WAYS + Pieces::rows([...$ways, $base], $width, 0.5, 0.5);
     }
 
     /** In em. */

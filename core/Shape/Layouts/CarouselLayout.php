@@ -13,6 +13,7 @@ use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Columns;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Purpose;
+use Gnomic\Shape\Sides;
 use Gnomic\Shape\Space;
 use Gnomic\Text\Numbers;
 
@@ -27,6 +28,7 @@ final readonly class CarouselLayout extends Layout
      * @param  list<string>  $controls  keys of CONTROLS
      * @param  bool  $byCard  whether it moves by one card; by as many as are seen else
      * @param  int|null  $autoplay  seconds a slide; null: it stands still
+     * @param  Sides  $sides  where arrows stand
      * @param  bool  $peeks  whether the next card is seen at the edge, where one stands by itself
      */
     private function __construct(
@@ -34,6 +36,7 @@ final readonly class CarouselLayout extends Layout
         public int $rows,
         public bool $wholeRows,
         public array $controls,
+        private Sides $sides,
         public bool $byCard,
         public ?int $autoplay,
         public bool $peeks,
@@ -66,6 +69,7 @@ final readonly class CarouselLayout extends Layout
                 default: ['arrows', 'numbers'],
                 about: 'What it is moved by, beside swiping and keys.',
             ),
+            'arrows' => Sides::setting(),
             'by' => ChoiceSchema::said(
                 ['page' => 'a page of cards', 'card' => 'one card'],
                 'page',
@@ -83,10 +87,17 @@ final readonly class CarouselLayout extends Layout
             (int) $settings->intOrNull('rows'),
             $settings->boolOr('wholeRows', false),
             $settings->strings('controls'),
+            self::placed($settings),
             $settings->string('by') === 'card',
             $settings->intOrNull('autoplay'),
             $settings->boolOr('peek', true),
         );
+    }
+
+    /** Without arrows, nothing stands at the sides. */
+    private static function placed(Members $settings): Sides
+    {
+        return in_array('arrows', $settings->strings('controls'), true) ? Sides::from($settings->string('arrows')) : Sides::Under;
     }
 
     public function phrase(): string
@@ -110,12 +121,12 @@ final readonly class CarouselLayout extends Layout
 
     public function acrossAt(Space $space): int
     {
-        return $this->columns->at($space);
+        return $this->columns->at($this->sides->space($space));
     }
 
     public function why(Space $space): string
     {
-        return $this->columns->why($space);
+        return $this->columns->why($this->sides->space($space));
     }
 
     /** A page that cannot be filled at all stays. */
@@ -137,7 +148,7 @@ final readonly class CarouselLayout extends Layout
 
     public function parts(): array
     {
-        return ['track', 'tool', 'turn'];
+        return ['track', 'tool', 'turn', ...$this->sides->parts()];
     }
 
     public function behaviours(): array
@@ -157,7 +168,7 @@ final readonly class CarouselLayout extends Layout
 
     public function cardWidth(Space $space, int $columns): float
     {
-        return $space->column($columns) - $this->peek($columns, PHP_INT_MAX, $space);
+        return $this->sides->space($space)->column($columns) - $this->peek($columns, PHP_INT_MAX, $space);
     }
 
     public static function hasSlides(): bool
@@ -165,9 +176,14 @@ final readonly class CarouselLayout extends Layout
         return true;
     }
 
+    public function isMovedInside(): bool
+    {
+        return $this->sides !== Sides::Under;
+    }
+
     public function hasControls(): bool
     {
-        return $this->controls !== [] || $this->autoplay !== null;
+        return $this->sides === Sides::Under && ($this->controls !== [] || $this->autoplay !== null);
     }
 
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float
@@ -177,7 +193,9 @@ final readonly class CarouselLayout extends Layout
             $rows[$place % $this->rows] = max($rows[$place % $this->rows] ?? 0.0, $height);
         }
 
-        return $rows === [] ? 0.0 : array_sum($rows) + 1;
+        $hasMore = $this->autoplay !== null || array_diff($this->controls, ['arrows']) !== [];
+
+        return $rows === [] ? 0.0 : array_sum($rows) + 1 + $this->sides->bar($space, $hasMore);
     }
 
     public function rows(Arrangement $arrangement): int

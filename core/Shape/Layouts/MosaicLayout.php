@@ -34,7 +34,15 @@ final readonly class MosaicLayout extends Layout
     /** Where not the pattern says it, one of so many gets more room. */
     private const ONE_OF = 5;
 
-    private function __construct(private Columns $columns, private string $large)
+    /** What repeats, where it is a pattern. */
+    private const PATTERNS = [
+        'turning' => 'now at the left, now at the right',
+        'left' => 'always at the left',
+        'first' => 'the first alone',
+        'alike' => 'all alike',
+    ];
+
+    private function __construct(private Columns $columns, private string $large, private string $pattern)
     {
     }
 
@@ -59,12 +67,12 @@ final readonly class MosaicLayout extends Layout
             self::BY,
             'pattern',
             'Which get more room.',
-        )];
+        ), 'pattern' => ChoiceSchema::said(self::PATTERNS, 'turning', 'What repeats, where a pattern says it.')];
     }
 
     public static function of(Members $settings): self
     {
-        return new self(Columns::read($settings), $settings->string('large'));
+        return new self(Columns::read($settings), $settings->string('large'), $settings->string('pattern'));
     }
 
     public function phrase(): string
@@ -125,18 +133,31 @@ final readonly class MosaicLayout extends Layout
             return array_values(array_filter($places, fn (int $place): bool => $tiles[$place]->isPinned));
         }
         if ($this->large === 'pattern') {
-            // Now at the left, now at the right: one for every two rows.
-            $step = max(3, 2 * $columns - 3);
-
-            $turn = 2 * $step;
-
-            return array_values(array_filter($places, fn (int $place): bool => in_array($place % $turn, [0, $step + 1], true)));
+            return $this->repeating($places, $columns);
         }
         $weight = fn (int $place): float => $this->large === 'likes' ? $tiles[$place]->likes : $tiles[$place]->stars;
         $weighed = array_values(array_filter($places, fn (int $place): bool => $weight($place) > 0));
         usort($weighed, fn (int $one, int $other): int => [$weight($other), $one] <=> [$weight($one), $other]);
 
         return array_slice($weighed, 0, max(1, intdiv(count($tiles), self::ONE_OF)));
+    }
+
+    /**
+     * One for every two rows.
+     *
+     * @param  list<int>  $places
+     * @return list<int>
+     */
+    private function repeating(array $places, int $columns): array
+    {
+        $step = max(3, 2 * $columns - 3);
+
+        return array_values(array_filter($places, fn (int $place): bool => match ($this->pattern) {
+            'left' => $place % $step === 0,
+            'first' => $place === 0,
+            'alike' => false,
+            default => in_array($place % (2 * $step), [0, $step + 1], true),
+        }));
     }
 
     /** Rows are as high as a cell is wide, or as the words of a tile that stands in one row. */

@@ -7,6 +7,7 @@ namespace Gnomic\Shape\Layouts;
 use Gnomic\Json\Members;
 use Gnomic\Json\Schema\ChoiceSchema;
 use Gnomic\Json\Schema\NumberSchema;
+use Gnomic\Shape\Inset;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
@@ -20,7 +21,7 @@ final readonly class NoticesLayout extends Layout
      * @param  int  $after  seconds until the first
      * @param  int  $every  seconds that each stays
      */
-    private function __construct(public string $corner, public int $after, public int $every)
+    private function __construct(public string $corner, public int $after, public int $every, private Inset $inset)
     {
     }
 
@@ -49,12 +50,17 @@ final readonly class NoticesLayout extends Layout
             ),
             'after' => NumberSchema::whole(0, 120, 4, 'Seconds until the first.'),
             'every' => NumberSchema::whole(3, 120, 10, 'Seconds that each stays.'),
-        ];
+        ] + Inset::settings();
     }
 
     public static function of(Members $settings): self
     {
-        return new self($settings->string('corner'), (int) $settings->intOrNull('after'), (int) $settings->intOrNull('every'));
+        return new self(
+            $settings->string('corner'),
+            (int) $settings->intOrNull('after'),
+            (int) $settings->intOrNull('every'),
+            Inset::read($settings),
+        );
     }
 
     public function phrase(): string
@@ -85,7 +91,12 @@ final readonly class NoticesLayout extends Layout
     /** Its own moves it as well. */
     public function behaviours(): array
     {
-        return [];
+        return ['corner'];
+    }
+
+    public function style(int $cards, int $gap): array
+    {
+        return $this->inset->style();
     }
 
     public function seconds(): int

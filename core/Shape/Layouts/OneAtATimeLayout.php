@@ -11,6 +11,7 @@ use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
+use Gnomic\Shape\Sides;
 use Gnomic\Shape\Space;
 use Gnomic\Text\Numbers;
 
@@ -18,7 +19,7 @@ use Gnomic\Text\Numbers;
 final readonly class OneAtATimeLayout extends Layout
 {
     /** @param  int|null  $autoplay  seconds a card; null: it changes by hand */
-    private function __construct(public ?int $autoplay, public bool $byChance)
+    private function __construct(public ?int $autoplay, public bool $byChance, private Sides $sides)
     {
     }
 
@@ -41,6 +42,7 @@ final readonly class OneAtATimeLayout extends Layout
     {
         return [
             'autoplay' => NumberSchema::wholeOrNull(2, 15, 5, 'Seconds a card; null: it changes by hand.'),
+            'arrows' => Sides::setting(),
             'next' => ChoiceSchema::said(
                 ['order' => 'the next in order', 'chance' => 'one drawn by chance'],
                 'order',
@@ -51,7 +53,11 @@ final readonly class OneAtATimeLayout extends Layout
 
     public static function of(Members $settings): self
     {
-        return new self($settings->intOrNull('autoplay'), $settings->string('next') === 'chance');
+        return new self(
+            $settings->intOrNull('autoplay'),
+            $settings->string('next') === 'chance',
+            Sides::from($settings->string('arrows')),
+        );
     }
 
     public function phrase(): string
@@ -89,7 +95,7 @@ final readonly class OneAtATimeLayout extends Layout
 
     public function parts(): array
     {
-        return ['track', 'tool', 'turn'];
+        return ['track', 'tool', 'turn', ...$this->sides->parts()];
     }
 
     public static function hasSlides(): bool
@@ -97,19 +103,24 @@ final readonly class OneAtATimeLayout extends Layout
         return true;
     }
 
+    public function isMovedInside(): bool
+    {
+        return $this->sides !== Sides::Under;
+    }
+
     public function hasControls(): bool
     {
-        return true;
+        return $this->sides === Sides::Under;
     }
 
     public function cardWidth(Space $space, int $columns): float
     {
-        return min(704.0, $space->inner);
+        return min(704.0, $this->sides->space($space)->inner);
     }
 
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float
     {
-        return $heights === [] ? 0.0 : max($heights) + 1;
+        return $heights === [] ? 0.0 : max($heights) + 1 + $this->sides->bar($space, true);
     }
 
     public function rows(Arrangement $arrangement): int

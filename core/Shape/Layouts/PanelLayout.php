@@ -7,6 +7,7 @@ namespace Gnomic\Shape\Layouts;
 use Gnomic\Json\Members;
 use Gnomic\Json\Schema\ChoiceSchema;
 use Gnomic\Json\Schema\TextSchema;
+use Gnomic\Shape\Inset;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
@@ -14,7 +15,7 @@ use Gnomic\Shape\Purpose;
 /** A button in the text, a badge in a corner or a tab at an edge of the window; a press opens a panel with everything chosen. */
 final readonly class PanelLayout extends Layout
 {
-    private function __construct(public string $form, public string $side, public ?string $text)
+    private function __construct(public string $form, public string $side, public ?string $text, private Inset $inset)
     {
     }
 
@@ -51,14 +52,14 @@ final readonly class PanelLayout extends Layout
                 'Side of the window.',
             ),
             'text' => TextSchema::orNull(60, 'What it says; null: the overall rating, or "Reviews".'),
-        ];
+        ] + Inset::settings();
     }
 
     public static function of(Members $settings): self
     {
         $text = trim((string) $settings->stringOrNull('text'));
 
-        return new self($settings->string('form'), $settings->string('side'), $text === '' ? null : $text);
+        return new self($settings->string('form'), $settings->string('side'), $text === '' ? null : $text, Inset::read($settings));
     }
 
     public function phrase(): string
@@ -88,6 +89,16 @@ final readonly class PanelLayout extends Layout
     public function parts(): array
     {
         return ['tool', 'glyphs', ...($this->form === 'button' ? [] : ['over'])];
+    }
+
+    public function behaviours(): array
+    {
+        return $this->form === 'button' ? [] : ['corner'];
+    }
+
+    public function style(int $cards, int $gap): array
+    {
+        return $this->form === 'button' ? [] : $this->inset->style();
     }
 
     public function opensPanel(): bool

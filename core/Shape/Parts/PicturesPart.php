@@ -21,8 +21,11 @@ final readonly class PicturesPart extends Part
     /** Between pictures, in em. */
     private const GAP = 0.375;
 
-    /** @param  non-empty-list<CardPicture>  $pictures */
-    private function __construct(public array $pictures)
+    /**
+     * @param  non-empty-list<CardPicture>  $pictures  that its card shows
+     * @param  int  $all  that there are
+     */
+    private function __construct(public array $pictures, public int $all)
     {
     }
 
@@ -40,7 +43,7 @@ final readonly class PicturesPart extends Part
     {
         $pictures = array_slice($context->pictures, 0, $context->mostPictures);
 
-        return $pictures === [] ? null : new self($pictures);
+        return $pictures === [] ? null : new self($pictures, count($context->pictures));
     }
 
     public static function isOnEverything(): bool

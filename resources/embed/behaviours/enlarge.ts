@@ -13,6 +13,9 @@ interface View {
 /** By the page that they were fetched from: what was opened once opens at once. */
 const views = new Map<string, Promise<View>>();
 
+/** Several pictures of an entry. */
+const ROW = '.pictures:not(.n1)';
+
 /** Opens an entry enlarged, in a dialog over the page; the keys, a swipe and its buttons turn to the others. */
 export default function enlarge(box: HTMLElement, key: string, ref: string, host: string): void {
   const page = host + (box.dataset['large'] ?? '');
@@ -92,11 +95,15 @@ function listen(view: View, key: string): void {
   });
   dialog.addEventListener('keydown', (event) => {
     const forward = getComputedStyle(dialog).direction === 'rtl' ? 'ArrowLeft' : 'ArrowRight';
-    if ((event.target as Element).matches('video')) return;
+    // A row of pictures has keys of its own, and is swiped by itself.
+    if ((event.target as Element).matches(`video, ${ROW}`)) return;
     if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') turn(event.key === forward ? 1 : -1);
   });
   let from: number | null = null;
-  dialog.addEventListener('pointerdown', (event) => (from = event.pointerType === 'mouse' ? null : event.clientX));
+  dialog.addEventListener(
+    'pointerdown',
+    (event) => (from = event.pointerType === 'mouse' || (event.target as Element).closest(ROW) ? null : event.clientX),
+  );
   dialog.addEventListener('pointerup', (event) => {
     if (from !== null && Math.abs(event.clientX - from) > SWIPE) turn(event.clientX < from ? 1 : -1);
     from = null;

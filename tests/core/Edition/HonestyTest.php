@@ -52,8 +52,8 @@ final class HonestyTest extends TestCase
     public function test_a_selection_says_so_in_the_language_of_visitors(): void
     {
         $sift = ['stars' => ['from' => 4], 'withWords' => true];
-        self::assertEquals(new HonestLine('A selection: four stars and up, with words.', 'See all (318)'), self::line($sift, 318));
-        self::assertEquals(new HonestLine('Eine Auswahl: ab 4 Sternen, mit Text.', 'Alle ansehen (1.318)'), self::line($sift, 1318, 'de'));
+        self::assertEquals(new HonestLine('A selection: four stars and up, with words.', 'See all (318 entries)'), self::line($sift, 318));
+        self::assertEquals(new HonestLine('Eine Auswahl: ab 4 Sternen, mit Text.', 'Alle ansehen (1.318 Einträge)'), self::line($sift, 1318, 'de'));
         foreach ([
             [1, 1, 'nur 1 Stern'],
             [4, 4, 'nur 4 Sterne'],
@@ -138,7 +138,8 @@ final class HonestyTest extends TestCase
         $polish = new Catalogue('pl', 'pl-PL', 'polski', [
             'list.comma' => ', ',
             'honest.selection' => 'Wybór: {parts}.',
-            'honest.seeAll' => 'Wszystkie ({count, number})',
+            'honest.seeAll' => 'Wszystkie ({said})',
+            'carousel.cards' => '{count, plural, one {# wpis} few {# wpisy} many {# wpisów} other {# wpisu}}',
             'honest.only' => 'tylko {least, plural, one {# gwiazdka} few {# gwiazdki} many {# gwiazdek} other {# gwiazdki}}',
         ]);
         foreach ([1 => 'tylko 1 gwiazdka', 4 => 'tylko 4 gwiazdki', 5 => 'tylko 5 gwiazdek', '4.5' => 'tylko 4,5 gwiazdki'] as $stars => $says) {

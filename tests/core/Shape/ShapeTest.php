@@ -111,10 +111,10 @@ final class ShapeTest extends TestCase
             [$plan->head->figure, $plan->head->base, $plan->head->spread],
         );
         self::assertSame('A selection: four stars and up, with words.', $plan->honest?->text);
-        self::assertSame('See all (3)', $plan->honest->all);
+        self::assertSame('See all (3 entries)', $plan->honest->all);
         $card = $plan->cards[0];
         self::assertSame(
-            ['9.2 of 10', 92, 'the Dome', '12 November 2026', '2026-11-12T01:30:00+02:00'],
+            ['9.2 of 10', 92, 'the Dome', '12 November 2026', '2026-11-12'],
             [
                 $card->part(RatingPart::class)?->text,
                 $card->part(RatingPart::class)?->twentieths,

@@ -8,6 +8,8 @@
   const shape = $derived(brief.shape);
   const change = (how: (changed: WholeBrief['shape']) => void): void => bench.change((changed) => how(changed.shape));
   const id = $props.id();
+  /** That the brief takes. */
+  const MOST_LABELS = 8;
   const LINKS: (readonly [string, string])[] = [
     ['nofollow ugc noopener', 'visitors wrote this'],
     ['nofollow noopener', 'no recommendation'],
@@ -69,5 +71,35 @@
       ]}
       onchange={(more) => change((changed) => (changed.more = more))}
     />
+    <Select
+      label="Visitors may choose"
+      value={shape.choosing.by}
+      options={[
+        ['none', 'nothing'],
+        ['stars', 'by stars'],
+        ['labels', 'by your labels'],
+        ['order', 'the newest or the highest'],
+        ['search', 'by a search in everything'],
+      ]}
+      onchange={(by) => change((changed) => (changed.choosing.by = by))}
+    />
+    {#if shape.choosing.by === 'labels'}
+      <span
+        ><label for="{id}-labels">Labels, with commas between</label><br />
+        <input
+          id="{id}-labels"
+          class="field"
+          value={shape.choosing.labels.join(', ')}
+          onchange={(event) => {
+            const labels = event.currentTarget.value
+              .split(',')
+              .map((label) => label.trim())
+              .filter((label, at, all) => label !== '' && all.indexOf(label) === at)
+              .slice(0, MOST_LABELS);
+            change((changed) => (changed.choosing.labels = labels));
+          }}
+        /></span
+      >
+    {/if}
   {/if}
 </div>

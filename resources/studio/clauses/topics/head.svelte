@@ -13,6 +13,7 @@
     ['count', 'The number of ratings'],
     ['spread', 'Their spread, as bars'],
     ['channels', 'The figures of each service'],
+    ['faces', 'A row of faces'],
   ] as const;
   const texts = [
     ['heading', 'Heading', 120, () => 'None'],

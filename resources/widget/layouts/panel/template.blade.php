@@ -8,7 +8,7 @@
 <span>{{ $words->say('widget.name') }}</span>
 @endif
 </button>
-<div class="panel at-{{ $layout->side }}" id="panel" popover role="dialog" aria-label="{{ $plan->head->heading ?? $words->say('widget.name') }}">
+<dialog class="panel at-{{ $layout->side }}" id="panel" popover aria-label="{{ $plan->head->heading ?? $words->say('widget.name') }}">
 <button type="button" class="tool close" part="control" popovertarget="panel" popovertargetaction="hide" aria-label="{{ $words->say('large.close') }}" autofocus><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M5 5l14 14M19 5L5 19"/></svg></button>
 @include('widget::flow')
-</div>
+</dialog>

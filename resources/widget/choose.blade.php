@@ -1,0 +1,18 @@
+{{-- What visitors may choose: links to what was made ahead, which the script shows in the widget's own place. --}}
+@if ($plan->shape->choosing->by === 'search' && $plan->cards !== [])
+<form class="choose" role="search" action="{{ $plan->all }}" target="_blank">
+<input type="search" name="q" maxlength="100" aria-label="{{ $words->say('choose.search') }}">
+<button class="way" part="button">{{ $words->say('choose.search') }}</button>
+<span class="quiet" role="status"></span>
+</form>
+@endif
+@if (! $plan->choices->isEmpty())
+<nav class="choose" aria-label="{{ $words->say('choose.name') }}" data-usual="{{ $usual }}">
+@foreach ($plan->choices->all as $choice)
+@if ($choice->stars === null || $plan->spread() === null)
+<a class="way" part="button" href="{{ $way($choice) }}"{!! $choice->isNow ? ' aria-current="true"' : '' !!}{!! $choice->said === $choice->text ? '' : ' aria-label="'.e($choice->said).'"' !!}>{{ $choice->text }}@if ($choice->stars !== null) {!! $glyphs->sign() !!}@endif</a>
+@endif
+@endforeach
+<span class="quiet" role="status">{{ $plan->choices->base }}</span>
+</nav>
+@endif
