@@ -59,7 +59,7 @@ test('every entry can be had, by pages or by a button, wherever fewer are shown 
         const seen = new Set<string>();
         for (const number of [3, 2, 1]) {
           await page
-            .getByRole('button', { name: `Page ${number}`, exact: true })
+            .getByRole('button', { name: `Page ${number} of 3`, exact: true })
             .last()
             .click();
           await expect(items(page)).toHaveCount(number === 3 ? 3 : 7);

@@ -211,7 +211,7 @@ test('panels, menus and notices open, close and stay closed, scripts or none', a
   await show(page, one({ layout: { name: 'notices', after: 0, every: 5 } }));
   const notice = page.locator('gnomic-widget .notices');
   await expect(notice.locator('.item.now')).toHaveCount(1);
-  await notice.locator('> summary').focus();
+  await notice.getByRole('button', { name: 'Dismiss for good' }).focus();
   await page.keyboard.press('Enter');
   await expect(notice).toBeHidden();
   await page.reload();
@@ -232,7 +232,7 @@ test('a ticker is stopped by a box to tick, and stands still where less motion i
 }) => {
   await show(page, one({ layout: { name: 'ticker' } }));
   const cards = page.locator('gnomic-widget .cards');
-  await expect(cards).toHaveCSS('animation-name', 'drift');
+  await expect(cards).toHaveCSS('animation-name', 'round');
   await page.getByLabel('Stop moving').check();
   await expect(cards).toHaveCSS('animation-name', 'none');
   const calm = await (await browser.newContext({ reducedMotion: 'reduce' })).newPage();
