@@ -60,6 +60,14 @@ return function (Teller $teller, array $wayleaf, int $now): array {
         ['Skerry Field Station: sea below, Milky Way above. #darksky', ['darksky'], 'The Milky Way over a roof'],
         ['Red lanterns on, night eyes in. #nightsky #darksky', ['nightsky', 'darksky'], 'A row of red lamps'],
     ];
+    $remarks = [
+        ['by' => 'arlo.out', 'text' => 'I can feel the cold through the screen.'],
+        ['by' => 'leda.v', 'text' => 'Which night was this? We were there on Thursday.'],
+        ['by' => 'kit_o', 'text' => 'The fox again!'],
+        ['by' => 'wren.hollis', 'text' => 'Bringing my mother next time.'],
+        ['by' => 'brynna_t', 'text' => 'Best half hour of my year.'],
+        ['by' => 'moss.a', 'text' => 'How long was the exposure?'],
+    ];
     $photos = [];
     for ($index = 0; $index < 30; $index++) {
         [$caption, $tags, $alt] = $captions[$index % count($captions)];
@@ -67,8 +75,10 @@ return function (Teller $teller, array $wayleaf, int $now): array {
             'by' => ['handle' => 'quillmoor', 'name' => 'Quillmoor Observatory'],
             'likes' => 40 + ($index * 37) % 210,
             'comments' => ($index * 7) % 19,
+            'remarks' => array_slice($remarks, $index % 4, ($index * 7) % 19 === 0 ? 0 : 1 + $index % 3),
             'picture' => "fen-$index.png",
-            'video' => $index % 9 === 4];
+            'video' => $index % 9 === 4,
+            'seconds' => 12 + $index * 3];
     }
     foreach ([
         'wren.hollis' => 'Wren Hollis',
@@ -84,8 +94,10 @@ return function (Teller $teller, array $wayleaf, int $now): array {
             'by' => ['handle' => $handle, 'name' => $name],
             'likes' => 12 + $index,
             'comments' => $index % 5,
+            'remarks' => [],
             'picture' => "fen-$index.png",
-            'video' => false];
+            'video' => false,
+            'seconds' => 0];
     }
     usort($photos, fn (array $a, array $b): int => $b['taken'] <=> $a['taken']);
     $shutterfen = ['mood' => 'well', 'accounts' => [

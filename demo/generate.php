@@ -53,7 +53,12 @@ final class Teller
             'author' => $this->author($language),
             'points' => $points, 'of' => 5, 'comment' => $text, 'language' => $text === '' ? null : $language,
             'created' => gmdate('Y-m-d\TH:i:s\Z', $at), 'edited' => null, 'owner_reply' => null,
+            // Of some, the directory knows that they were there.
+            'verified_visit' => crc32("$place $this->serial") % 5 < 2,
         ];
+        if (isset($this->words['translations'][$text])) {
+            $review['translation'] = ['language' => 'en', 'comment' => $this->words['translations'][$text]];
+        }
         if ($text !== '' && $this->chance->getInt(1, 100) <= 6) {
             $review['edited'] = gmdate('Y-m-d\TH:i:s\Z', $at + 86_400);
         }

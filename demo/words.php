@@ -80,5 +80,6 @@ return [
         'You are right about the path: lamps go up this month.',
         'Thank you! The biscuits are noted.',
     ],
+    'translations' => require __DIR__.'/words/translations.php',
     'posts' => require __DIR__.'/words/posts.php',
 ];

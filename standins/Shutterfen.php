@@ -110,9 +110,10 @@ final readonly class Shutterfen
 
         return ['photo_id' => $photo['photo_id'], 'permalink' => "$this->host/shutterfen/p/$photo[photo_id]", 'caption' => $photo['caption'], 'taken' => $photo['taken'],
             'by' => $photo['by'], 'likes' => $photo['likes'], 'comments' => $photo['comments'],
+            'remarks' => $photo['remarks'] ?? [],
             'media' => [
                 $photo['video']
-                    ? ['kind' => 'video', 'url' => "$this->host/pictures/$photo[picture].mp4", 'poster' => $sizes]
+                    ? ['kind' => 'video', 'url' => "$this->host/pictures/$photo[picture].mp4", 'seconds' => $photo['seconds'] ?? null, 'poster' => $sizes]
                     : ['kind' => 'image', 'sizes' => $sizes, 'alt' => $photo['alt']],
             ]];
     }

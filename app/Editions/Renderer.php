@@ -307,6 +307,7 @@ final class Renderer
             'words' => $plan->words,
             'enlarges' => $plan->enlarges(),
             'isLarge' => false,
+            'marks' => new MarkedWords($plan->shape->marked),
             'clamped' => $plan->fitting->clamped(),
             'page' => $plan->shape->more === 'none' ? '' : 'p1',
             'before' => 0,

@@ -205,6 +205,7 @@ final class StyleSheets
                     RatingPart::class => ['glyphs'],
                     WordsPart::class => [
                         ...($this->hasLines($plan) ? ['words/lines'] : []),
+                        ...($plan->shape->marked === [] ? [] : ['words/key']),
                         ...($plan->fitting->clamped() !== [] || $plan->isShortened() ? ['words/more'] : []),
                     ],
                     PicturesPart::class => $plan->shape->picture === 'original' ? ['pictures/original'] : [],

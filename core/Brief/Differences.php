@@ -30,6 +30,7 @@ final class Differences
         'rel' => 'the link types',
         'more' => 'how visitors get more',
         'choosing' => 'what visitors may choose',
+        'marked' => 'the words that are marked',
         'frame' => 'the room that it takes',
         'at' => 'what differs on phones and tablets',
         'empty' => 'what is shown when there is nothing to show',

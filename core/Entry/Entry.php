@@ -28,6 +28,8 @@ final readonly class Entry
      * @param  DateTimeImmutable|null  $updated  when it was edited at the source
      * @param  list<Media>  $media
      * @param  list<string>  $tags  hashtags and labels, without the sign
+     * @param  bool  $verified  whether the source says that it has made sure of it
+     * @param  list<Comment>  $said  what was said under it, the first twenty
      * @param  string|null  $original  the words as they came, where tidying or sanitising changed them; kept, not shown
      */
     public function __construct(
@@ -50,6 +52,9 @@ final readonly class Entry
         public ?int $likes = null,
         public ?int $comments = null,
         public ?string $original = null,
+        public bool $verified = false,
+        public ?Translation $translation = null,
+        public array $said = [],
     ) {
         if ($id === '') {
             throw new LogicException('An entry needs an identifier.');
@@ -97,6 +102,9 @@ final readonly class Entry
             likes: $this->likes,
             comments: $this->comments,
             original: $this->original,
+            verified: $this->verified,
+            translation: $this->translation,
+            said: $this->said,
         );
     }
 

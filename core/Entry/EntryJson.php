@@ -46,6 +46,13 @@ final class EntryJson
             'tags' => $entry->tags,
             'likes' => $entry->likes,
             'comments' => $entry->comments,
+            'verified' => $entry->verified,
+            'translation' => $entry->translation === null ? null : get_object_vars($entry->translation),
+            'said' => array_map(fn (Comment $one): array => [
+                'author' => $one->author,
+                'text' => $one->text,
+                'published' => self::date($one->published),
+            ], $entry->said),
         ];
     }
 
@@ -128,6 +135,9 @@ final class EntryJson
             tags: $members->strings('tags'),
             likes: $members->countOrNull('likes'),
             comments: $members->countOrNull('comments'),
+            verified: $members->boolOr('verified', false),
+            translation: self::translation($members),
+            said: self::said($members),
         );
     }
 
@@ -191,6 +201,30 @@ final class EntryJson
             : throw MemberIsWrong::at($members->to('language'), 'a language tag such as "en" or "pt-BR" (BCP 47)', $tag);
     }
 
+    private static function translation(Members $members): ?Translation
+    {
+        $translation = $members->objectOrNull('translation');
+        $language = $translation === null ? null : self::language($translation);
+        $text = $translation === null ? '' : Words::tidy($translation->string('text'));
+
+        return $language === null || $text === '' ? null : new Translation($text, $language);
+    }
+
+    /** @return list<Comment> */
+    private static function said(Members $members): array
+    {
+        $said = [];
+        foreach (array_slice($members->list('said'), 0, Comment::MOST) as $index => $one) {
+            $one = Members::of($one, $members->to('said')."/$index");
+            $text = Words::tidy($one->string('text'));
+            if ($text !== '') {
+                $said[] = new Comment($text, Words::line($one->stringOrNull('author')), self::readDate($one, 'published'));
+            }
+        }
+
+        return $said;
+    }
+
     private static function kind(Members $members): Kind
     {
         $name = $members->string('kind');
@@ -229,7 +263,8 @@ final class EntryJson
             $url = $item->string('url');
             $type = Media::typeOf($item->stringOrNull('type'), $url);
             if ($type !== null) {
-                $media[] = new Media($type, $url, $item->countOrNull('width'), $item->countOrNull('height'), $item->stringOrNull('alt'));
+                $media[] = new Media($type, $url, $item->countOrNull('width'), $item->countOrNull('height'), $item->stringOrNull('alt'),
+                    $item->countOrNull('seconds'));
             }
         }
 

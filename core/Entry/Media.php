@@ -13,6 +13,7 @@ final readonly class Media
      * @param  'image'|'video'|'audio'  $type
      * @param  int|null  $width  in pixels
      * @param  int|null  $height  in pixels
+     * @param  int|null  $seconds  how long a film or a sound is
      */
     public function __construct(
         public string $type,
@@ -20,6 +21,7 @@ final readonly class Media
         public ?int $width = null,
         public ?int $height = null,
         public ?string $alt = null,
+        public ?int $seconds = null,
     ) {
     }
 

@@ -100,6 +100,9 @@ final readonly class Shape
     /** Of MORE; "none" where nothing can come into the layout. */
     public string $more;
 
+    /** @var list<string> words that are marked wherever they stand */
+    public array $marked;
+
     /** Nothing where the layout has no entries to choose among. */
     public Choosing $choosing;
 
@@ -154,6 +157,7 @@ final readonly class Shape
         $this->newTab = $shape->boolOr('newTab', true);
         $this->rel = $shape->string('rel');
         $this->more = $this->layout::grows() ? $shape->string('more') : 'none';
+        $this->marked = $shape->strings('marked');
         $this->choosing = $this->layout::grows() ? Choosing::read($shape->object('choosing')) : Choosing::nothing();
         $this->frame = Frame::read($shape->object('frame'), $this->layout->usualGap());
         $at = $shape->object('at');
@@ -225,6 +229,7 @@ final readonly class Shape
             ),
             'more' => ChoiceSchema::among(self::MORE, 'none', 'How visitors get more entries: a button, numbered pages, or on scrolling.'),
             'choosing' => Choosing::schema(),
+            'marked' => ListSchema::of(TextSchema::of(1, 60), 10, true, about: 'Words that are marked wherever they stand.'),
             'frame' => Frame::schema(),
             'at' => Other::schema(),
             'empty' => TextSchema::orNull(240, 'What visitors read where there is nothing to show; null: nothing at all.'),

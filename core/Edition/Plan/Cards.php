@@ -176,6 +176,7 @@ final readonly class Cards
                 ($pictures[$index] ?? null)?->stored,
                 $video->alt ?? ($pictures[$index] ?? null)->alt ?? $called,
                 $video->url,
+                $video->seconds,
             ),
             $videos,
             array_keys($videos),

@@ -22,15 +22,20 @@ final class Digest
         'likes' => [], 'comments' => [],
     ];
 
-    /** @var array<int, array<string, list<string>>> what each version speaks of; from the second on, defaults are left out */
-    private const VERSIONS = [1 => self::FIRST, 2 => self::FIRST];
+    /** With what sources say of having made sure, of other languages, and of what was said under it. */
+    private const THIRD = ['media' => ['type', 'url', 'width', 'height', 'alt', 'seconds']] + self::FIRST + [
+        'verified' => [], 'translation' => ['text', 'language'], 'said' => ['author', 'text', 'published'],
+    ];
 
-    private const NEWEST = 2;
+    /** @var array<int, array<string, list<string>>> what each version speaks of; from the second on, defaults are left out */
+    private const VERSIONS = [1 => self::FIRST, 2 => self::FIRST, 3 => self::THIRD];
+
+    private const NEWEST = 3;
 
     /** Members that are lists of objects. */
-    private const LISTS = ['media'];
+    private const LISTS = ['media', 'said'];
 
-    /** By the newest version: "2." and 32 hexadecimal digits. */
+    /** By the newest version: "3." and 32 hexadecimal digits. */
     public static function of(Entry $entry): string
     {
         return self::version(self::NEWEST, EntryJson::write($entry));
@@ -79,7 +84,7 @@ final class Digest
             }
             $of[$name] = $value;
         }
-        $isSaid = fn (mixed $value): bool => $value !== null && $value !== '' && $value !== [];
+        $isSaid = fn (mixed $value): bool => $value !== null && $value !== '' && $value !== [] && $value !== false;
         $json = json_encode($version === 1 ? $of : array_filter($of, $isSaid), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
 
         return ($version === 1 ? '' : "$version.").hash('xxh128', $json);

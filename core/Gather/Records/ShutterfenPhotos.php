@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Gather\Records;
 
 use Gnomic\Entry\Author;
+use Gnomic\Entry\Comment;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Media;
@@ -52,10 +53,24 @@ final class ShutterfenPhotos
                 tags: self::tags($body->text),
                 likes: $photo->int('likes'),
                 comments: $photo->int('comments'),
+                said: self::said($photo),
             );
         }
 
         return [new Reading('Shutterfen posts', $entries, $problems), $page->text('before')];
+    }
+
+    /** @return list<Comment> */
+    private static function said(Record $photo): array
+    {
+        $said = [];
+        foreach (array_slice($photo->records('remarks'), 0, Comment::MOST) as $one) {
+            if ($one->words('text') !== '') {
+                $said[] = new Comment($one->words('text'), $one->text('by'), $one->date('at'));
+            }
+        }
+
+        return $said;
     }
 
     /**
@@ -86,7 +101,7 @@ final class ShutterfenPhotos
             }
             $film = $isFilm ? $one->address('url') : null;
             if ($film !== null) {
-                $media[] = new Media('video', $film);
+                $media[] = new Media('video', $film, seconds: $one->int('seconds'));
             }
         }
 

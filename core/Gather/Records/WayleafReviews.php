@@ -12,6 +12,7 @@ use Gnomic\Entry\Rating;
 use Gnomic\Entry\RatingException;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
+use Gnomic\Entry\Translation;
 use Gnomic\Gather\Feed\Body;
 use Gnomic\Gather\PayloadIsUnreadable;
 use Gnomic\Gather\Problem;
@@ -69,6 +70,8 @@ final class WayleafReviews
         $author = $review->object('author');
         $body = Body::ofText((string) $review->textOrNull('comment'));
         $reply = $review->objectOrNull('owner_reply');
+        $translation = $review->objectOrNull('translation');
+        $translated = LanguageTag::orNull($translation?->textOrNull('language'));
         $date = fn (?string $written) => $written === null ? null : DateReader::read($written);
 
         return new Entry(
@@ -88,6 +91,10 @@ final class WayleafReviews
             published: $date($review->textOrNull('created')),
             updated: $date($review->textOrNull('edited')),
             reply: $reply === null ? null : new Reply(Words::tidy($reply->string('text')), $date($reply->textOrNull('created'))),
+            verified: $review->boolOr('verified_visit', false),
+            translation: $translation === null || $translated === null
+                ? null
+                : new Translation(Words::tidy($translation->string('comment')), $translated),
         );
     }
 

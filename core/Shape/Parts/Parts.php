@@ -9,8 +9,9 @@ final class Parts
 {
     /** @var list<class-string<Part>> */
     public const ALL = [
-        RatingPart::class, TitlePart::class, WordsPart::class, ReplyPart::class, PicturesPart::class, FacePart::class, NamePart::class,
-        RolePart::class, PlacePart::class, DatePart::class, SourcePart::class, SubjectPart::class, LabelsPart::class, LikesPart::class,
+        RatingPart::class, TitlePart::class, WordsPart::class, TranslationPart::class, ReplyPart::class, PicturesPart::class,
+        FacePart::class, NamePart::class, RolePart::class, PlacePart::class, VerifiedPart::class, DatePart::class, SourcePart::class,
+        SubjectPart::class, LabelsPart::class, LikesPart::class, CommentsPart::class,
     ];
 
     /** @return list<string> */

@@ -20,6 +20,8 @@ interface Tally {
 
 const SECOND = 1000;
 const MOST_ENTRIES = 40;
+/** Programs that name themselves so are nobody; the server leaves them out by the same words. */
+const ROBOTS = /bot\b|bot[/;_-]|crawl|spider|slurp|archiver/i;
 /** Of the window, that a widget taller than it fills when it counts as seen. */
 const FILLED = 0.5;
 
@@ -30,12 +32,11 @@ const seen = new WeakSet<ShadowRoot>();
 /** The page that is counted for, which scripts may have left without loading another. */
 let path = location.pathname;
 
-/** Programs are left out by the server, which knows them by their names. */
 export default function count(root: ShadowRoot, signal: AbortSignal, host: string): void {
   const box = root.querySelector<HTMLElement>('.box');
   const key = box?.dataset['key'];
   const asked = navigator as Navigator & { globalPrivacyControl?: boolean };
-  if (!key || asked.globalPrivacyControl || navigator.doNotTrack === '1') return;
+  if (!key || asked.globalPrivacyControl || navigator.doNotTrack === '1' || ROBOTS.test(navigator.userAgent)) return;
   turn();
   if (!tallies.size) {
     addEventListener('pagehide', send);

@@ -66,7 +66,7 @@ final class DifferencesTest extends TestCase
             'rating' => 'words', 'date' => 'month', 'picture' => 'wide', 'head' => ['count'], 'headAt' => 'left', 'title' => 'What visitors say', 'heading' => 'Said',
             'line' => 'A line', 'actions' => [['does' => 'all']], 'click' => 'source', 'address' => 'https://quillmoor.example/',
             'addresses' => [['id' => 'e1', 'url' => 'https://quillmoor.example/']], 'newTab' => false, 'rel' => 'noopener',
-            'more' => 'button', 'choosing' => ['by' => 'stars'], 'frame' => ['gap' => 4], 'at' => ['phone' => ['lines' => 1]], 'empty' => 'Nothing yet', 'markup' => true,
+            'more' => 'button', 'choosing' => ['by' => 'stars'], 'marked' => ['Saturn'], 'frame' => ['gap' => 4], 'at' => ['phone' => ['lines' => 1]], 'empty' => 'Nothing yet', 'markup' => true,
             'honest' => false,
         ];
         $usual = BriefReader::read(['version' => 4]);

@@ -6,17 +6,24 @@ namespace Tests\core\Edition;
 
 use Gnomic\Brief\BriefReader;
 use Gnomic\Entry\Author;
+use Gnomic\Entry\Comment;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Media;
+use Gnomic\Entry\Translation;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardPicture;
 use Gnomic\Shape\Card\Face;
+use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Naming;
+use Gnomic\Shape\Parts\CommentsPart;
 use Gnomic\Shape\Parts\FacePart;
 use Gnomic\Shape\Parts\NamePart;
 use Gnomic\Shape\Parts\PicturesPart;
+use Gnomic\Shape\Parts\TranslationPart;
+use Gnomic\Shape\Parts\VerifiedPart;
+use Gnomic\Standing\Overall;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\core\Planned;
@@ -48,6 +55,39 @@ final class FacesTest extends TestCase
         yield ['👩‍🚀 Star Kid', '👩‍🚀 K.', '👩‍🚀. K.', 'SK'];
         yield ['@quill_moor', '@quill_moor', '@.', 'Q'];
         yield [null, null, null, '·'];
+    }
+
+    public function test_what_a_source_says_of_it_is_said(): void
+    {
+        $pages = ['dome' => new SourcePage('Wayleaf', null)];
+        $entry = fn (?string $language, bool $verified, ?Translation $translation): Entry => new Entry(
+            'e1', Kind::Review, 'dome', text: 'Worte', language: $language, verified: $verified, translation: $translation,
+            said: [new Comment('So it was.', 'Teo Brandt')],
+        );
+        $brief = BriefReader::read(['version' => 4, 'shape' => ['names' => 'short', 'card' => ['words', 'verified', 'translation', 'comments']]]);
+        $card = fn (Entry $shown): Card => self::planned($brief, [$shown], pages: $pages)->cards[0];
+        $full = $card($entry('de-AT', true, new Translation('Words', 'en-GB')));
+        self::assertSame('verified by Wayleaf', $full->part(VerifiedPart::class)?->text);
+        self::assertSame(
+            ['Translated by Wayleaf', 'Words', 'en-GB'],
+            array_values(get_object_vars($full->part(TranslationPart::class) ?? throw new \LogicException)),
+        );
+        self::assertSame('Teo B.', $full->part(CommentsPart::class)?->said[0]->author, 'named as everybody is');
+        $less = $card($entry('en', false, new Translation('Words', 'en')));
+        self::assertNull($less->part(VerifiedPart::class), 'nobody says so');
+        self::assertNull($less->part(TranslationPart::class), 'it is in that language already');
+        self::assertNull($card($entry('de', false, new Translation('Mots', 'fr')))->part(TranslationPart::class), 'nor is that of use here');
+    }
+
+    public function test_a_row_of_faces_is_of_different_people_and_says_how_many_there_are_besides(): void
+    {
+        $brief = BriefReader::read(['version' => 4, 'shape' => ['head' => ['overall', 'faces']]]);
+        $shown = array_map(fn (string $name): Entry => new Entry($name, Kind::Review, author: new Author($name)), ['A B', 'A B', 'C D', 'E F']);
+        $shown[1] = new Entry('other', Kind::Review, author: new Author('A B'));
+        $head = self::planned($brief, $shown, Overall::ofTally([['stars' => 5.0, 'count' => 10, 'source' => 'dome']]))->head;
+        self::assertSame(['AB', 'CD', 'EF'], array_map(fn (Face $face): string => $face->initials, $head->faces));
+        self::assertSame('and 7 others', $head->others);
+        self::assertNull(self::planned($brief, $shown, Overall::ofTally([['stars' => 5.0, 'count' => 3, 'source' => 'dome']]))->head->others);
     }
 
     public function test_a_face_is_its_picture_or_initials_on_a_colour_of_the_name(): void

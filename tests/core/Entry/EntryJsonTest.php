@@ -6,6 +6,7 @@ namespace Tests\core\Entry;
 
 use DateTimeImmutable;
 use Gnomic\Entry\Author;
+use Gnomic\Entry\Comment;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Kind;
@@ -13,6 +14,7 @@ use Gnomic\Entry\Media;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Reply;
 use Gnomic\Entry\Scale;
+use Gnomic\Entry\Translation;
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Sift\Facts;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -29,8 +31,10 @@ final class EntryJsonTest extends TestCase
             'title' => 'Saturn', 'text' => "Sharp.\n\nVery sharp.", 'html' => '<p>Sharp.</p><p>Very sharp.</p>', 'language' => 'en',
             'published' => '2026-01-02T03:04:05+01:00', 'updated' => '2026-01-03T00:00:00Z',
             'reply' => ['text' => 'Thank you.', 'published' => null],
-            'media' => [['type' => 'image', 'url' => 'https://a.example/p.jpg', 'width' => 640, 'height' => 480, 'alt' => 'Rings']],
-            'tags' => ['saturn'], 'likes' => 3, 'comments' => 0,
+            'media' => [['type' => 'image', 'url' => 'https://a.example/p.jpg', 'width' => 640, 'height' => 480, 'alt' => 'Rings', 'seconds' => 42]],
+            'tags' => ['saturn'], 'likes' => 3, 'comments' => 0, 'verified' => true,
+            'translation' => ['text' => 'Gestochen scharf.', 'language' => 'de'],
+            'said' => [['author' => 'Teo', 'text' => 'So it was.', 'published' => '2026-01-04T00:00:00Z']],
         ];
         self::assertSame(json_encode($given), json_encode(EntryJson::write(EntryJson::read($given))), 'in this order of members');
         self::assertEquals($given, EntryJson::write(EntryJson::restored($given)));
@@ -40,11 +44,24 @@ final class EntryJsonTest extends TestCase
     {
         $full = new Entry('r1', Kind::Review, 'the-dome', 'dome', 'https://a.example/r1', new Author('Ines'), Rating::on(Scale::ofStars(), 4), 'Saturn', 'Sharp.',
             '<p>Sharp.</p>', 'en', new DateTimeImmutable('2026-01-02'), new DateTimeImmutable('2026-01-03'), new Reply('Thanks.'),
-            [new Media('image', 'https://a.example/p.jpg')], ['saturn'], 3, 1, ' Sharp. ');
+            [new Media('image', 'https://a.example/p.jpg')], ['saturn'], 3, 1, ' Sharp. ', true, new Translation('Scharf.', 'de'), [new Comment('So it was.')]);
         self::assertEquals(get_object_vars($full), get_object_vars($full->with()));
         foreach (get_object_vars($full) as $name => $value) {
             self::assertNotEmpty($value, "$name is given, so that its loss would be seen");
         }
+    }
+
+    public function test_what_was_said_is_bounded_and_a_translation_has_a_language(): void
+    {
+        $entry = EntryJson::read([
+            'kind' => 'post', 'text' => 'Rings.', 'translation' => ['text' => 'Ringe.', 'language' => 'und'],
+            'said' => array_fill(0, 300, ['text' => ' Yes. ', 'author' => null]),
+        ]);
+        self::assertNull($entry->translation);
+        self::assertCount(Comment::MOST, $entry->said);
+        self::assertSame('Yes.', $entry->said[0]->text);
+        $this->expectException(MemberIsWrong::class);
+        EntryJson::read(['kind' => 'post', 'text' => 'Rings.', 'said' => [['text' => ['no']]]]);
     }
 
     public function test_missing_members_take_no_guess(): void

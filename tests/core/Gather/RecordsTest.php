@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\core\Gather;
 
+use Gnomic\Entry\Comment;
 use Gnomic\Entry\EntryJson;
 use Gnomic\Entry\Media;
 use Gnomic\Gather\PayloadIsUnreadable;
@@ -82,10 +83,10 @@ final class RecordsTest extends TestCase
                 .'#7', 'taken' => '2026-11-01T20:00:00Z', 'by' => [
                     'handle' => 'q',
                     'name' => 'Quill',
-                ], 'likes' => 7, 'comments' => -1, 'permalink' => 'javascript:alert(1)',
+                ], 'remarks' => [['by' => 'leda.v', 'text' => ' Which night? '], ['text' => ''], 'no'], 'likes' => 7, 'comments' => -1, 'permalink' => 'javascript:alert(1)',
                 'media' => [
                     ['kind' => 'image', 'sizes' => [$size(1280), $size(320), $size(640)], 'alt' => 'Sky'],
-                    ['kind' => 'video', 'url' => 'https://p.example/v.mp4', 'poster' => [$size(320)]],
+                    ['kind' => 'video', 'url' => 'https://p.example/v.mp4', 'seconds' => 42, 'poster' => [$size(320)]],
                     ['kind' => 'image', 'sizes' => [['url' => 'data:image/png;base64,x']]],
                 ]],
             ['caption' => 'no identifier'],
@@ -102,6 +103,8 @@ final class RecordsTest extends TestCase
             ['image https://p.example/1280.jpg 1280', 'image https://p.example/320.jpg 320', 'video https://p.example/v.mp4 '],
             array_map(fn (Media $one): string => "$one->type $one->url $one->width", $first->media),
         );
+        self::assertSame([['leda.v', 'Which night?']], array_map(fn (Comment $one): array => [$one->author, $one->text], $first->said));
+        self::assertSame([null, null, 42], array_map(fn (Media $one): ?int => $one->seconds, $first->media));
         self::assertSame(['only.handle', '', null], [$second->author->name, $second->text, $second->html]);
         self::assertCount(1, $reading->problems);
     }

@@ -32,6 +32,8 @@ final class WayleafReviewsTest extends TestCase
             'created' => '2026-01-02T03:04:05Z',
             'edited' => '2026-01-03T00:00:00Z',
             'owner_reply' => ['text' => 'Thank you.', 'created' => '2026-01-04T00:00:00Z'],
+            'verified_visit' => true,
+            'translation' => ['language' => 'de', 'comment' => ' Kalt. '],
         ]], 'abc'));
         self::assertSame(['abc', 'The Dome', []], [$page->next, $page->reading->title, $page->reading->problems]);
         $entry = $page->reading->entries[0];
@@ -44,6 +46,7 @@ final class WayleafReviewsTest extends TestCase
             ['2026-01-02T03:04:05Z', '2026-01-03T00:00:00Z', '2026-01-04T00:00:00Z'],
             array_map(EntryJson::date(...), [$entry->published, $entry->updated, $entry->reply?->published]),
         );
+        self::assertSame([true, 'Kalt.', 'de'], [$entry->verified, $entry->translation?->text, $entry->translation?->language]);
     }
 
     public function test_what_is_missing_is_missing(): void

@@ -10,6 +10,10 @@
   const id = $props.id();
   /** That the brief takes. */
   const MOST_LABELS = 8;
+  const MOST_MARKED = 10;
+  /** Each once, as many as there may be. */
+  const listed = (written: string, most: number): string[] =>
+    [...new Set(written.split(',').map((one) => one.trim()))].filter(Boolean).slice(0, most);
   const LINKS: (readonly [string, string])[] = [
     ['nofollow ugc noopener', 'visitors wrote this'],
     ['nofollow noopener', 'no recommendation'],
@@ -83,6 +87,18 @@
       ]}
       onchange={(by) => change((changed) => (changed.choosing.by = by))}
     />
+    <span
+      ><label for="{id}-marked">Words to mark, with commas between</label><br />
+      <input
+        id="{id}-marked"
+        class="field"
+        value={shape.marked.join(', ')}
+        onchange={(event) => {
+          const marked = listed(event.currentTarget.value, MOST_MARKED);
+          change((changed) => (changed.marked = marked));
+        }}
+      /></span
+    >
     {#if shape.choosing.by === 'labels'}
       <span
         ><label for="{id}-labels">Labels, with commas between</label><br />
@@ -91,11 +107,7 @@
           class="field"
           value={shape.choosing.labels.join(', ')}
           onchange={(event) => {
-            const labels = event.currentTarget.value
-              .split(',')
-              .map((label) => label.trim())
-              .filter((label, at, all) => label !== '' && all.indexOf(label) === at)
-              .slice(0, MOST_LABELS);
+            const labels = listed(event.currentTarget.value, MOST_LABELS);
             change((changed) => (changed.choosing.labels = labels));
           }}
         /></span

@@ -1,0 +1,1 @@
+<span class="verified" part="verified">{{ $part->text }}</span>
