@@ -19,6 +19,7 @@ use App\Sources\Rounds\Rounds;
 use Carbon\CarbonImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Place\Spot\Spot;
+use Gnomic\Shape\Parts\Parts;
 use Illuminate\Database\Seeder;
 use RuntimeException;
 
@@ -127,7 +128,7 @@ final class DemoSeeder extends Seeder
                 'sift' => ['withWords' => true, 'limit' => 4],
                 'shape' => ['layout' => ['name' => 'list', 'column' => true], 'head' => ['overall', 'count', 'spread'],
                     'card' => ['words', 'name', 'date'], 'date' => 'relative', 'names' => 'short', 'more' => 'button',
-                    'frame' => ['padding' => 28]],
+                    'choosing' => ['by' => 'stars'], 'frame' => ['padding' => 28]],
                 'dress' => ['tokens' => ['head' => 'figure', 'pad' => 22], 'light' => ['ground' => '#f7f4ec', 'line' => '#dcd5c0']
                     + self::PAGE['light']] + self::PAGE]],
             ['shop5rows0', 'Shop, photo rows', ['version' => 4,
@@ -138,6 +139,7 @@ final class DemoSeeder extends Seeder
             ['quill7mark', 'Badge on every page', ['version' => 4,
                 'sift' => ['withWords' => true, 'limit' => 20],
                 'shape' => ['layout' => ['name' => 'panel', 'form' => 'badge'], 'heading' => 'What people say of the observatory',
+                    'head' => ['overall', 'count', 'faces'], 'card' => [...Parts::usual(), 'translation'],
                     'actions' => [['does' => 'review'], ['does' => 'all']]],
                 'dress' => ['name' => 'paper', 'light' => self::PAGE['light']]]],
             ['about5sky0', 'About, over the picture', ['version' => 4,

@@ -80,7 +80,7 @@ async function got(page: Page, url: string): Promise<{ bytes: number; files: num
   const all = await Promise.all(sizes);
   await context.close();
   // The element's script, then what holds the words; what comes for a widget that is there already is not waited for.
-  const words = paths.findIndex((path) => /^\/w\/[a-z0-9]+(\.html|\/at\..*)$/.test(path));
+  const words = paths.findIndex((path) => /^\/w\/[a-z0-9]+(\.html|\/(at|open)\..*)$/.test(path));
   return { bytes: all.reduce((sum, one) => sum + one, 0), files: all.length, before: words + 1 };
 }
 
