@@ -1,7 +1,7 @@
 {{-- Head, cards in the flow, foot: what most layouts are made of. What moves the cards stands before them, and is seen below. --}}
 @include('widget::head')
-@include('widget::choose')
 <div class="deck"{!! $deck ?? '' !!}>
+@include('widget::choose')
 @if ($plan->cards === [])
 <p class="none quiet">{{ $plan->shape->empty }}</p>
 @else

@@ -74,8 +74,7 @@ final readonly class PlannedHeight
         $inner = $space->inner / Metrics::EM;
         $isAside = $plan->shape->headIsAside() && $width >= Space::ASIDE_FROM;
         $head = $this->head->at($isAside ? Space::ASIDE / Metrics::EM : $inner, $width);
-        $deck = $this->cards($range, $space) / Metrics::EM + $this->foot($inner, $range);
-        $head += $this->choices($inner);
+        $deck = $this->choices($inner) + $this->cards($range, $space) / Metrics::EM + $this->foot($inner, $range);
 
         return Metrics::EM * ($this->padding() + ($isAside ? max($head, $deck) : $head + $deck));
     }

@@ -60,6 +60,7 @@ function drawn(chance: Chance, turn: number): Drawn {
       lines: one([null, 0, 1, 2, 6]),
       shorten: one([220, null, 40, 400]),
       more: one(['none', 'button', 'pages']),
+      choosing: { by: one(['none', 'none', 'none', 'stars', 'order', 'search'] as const) },
       click: one(['usual', 'source', 'enlarge']),
       frame: {
         padding: whole(0, 80),
