@@ -66,7 +66,9 @@ final readonly class Head
         $account = $in('account') ? ($site->accounts[0] ?? null) : null;
         $shows = $shape->headAt !== 'none';
 
-        $faces = $in('faces') ? self::faces($input->chosen->shown, $pictures) : [];
+        // A seal has its figure and what that rests on, and nothing else.
+        $hasRoom = $shape->layout->hasRoomForBars();
+        $faces = $hasRoom && $in('faces') ? self::faces($input->chosen->shown, $pictures) : [];
         $others = $overall->count - count($faces);
         [$base, $since] = $figures('count') ? self::base($overall, $site->zone, $words) : [null, ''];
 
@@ -78,7 +80,7 @@ final readonly class Head
             $base,
             $since,
             $figures('spread') ? $overall->spread : null,
-            $figures('channels') ? self::channels($overall, $site->pages, $words) : [],
+            $hasRoom && $figures('channels') ? self::channels($overall, $site->pages, $words) : [],
             $account,
             $account === null ? null : Face::of($account->name, $pictures[(string) $account->picture] ?? null),
             $account === null || $collected === 0 ? null : $words->say('account.posts', ['count' => $collected]),
