@@ -53,6 +53,7 @@ test('take', async ({ page }) => {
   await page.locator('[data-phrase=dress]').click();
   await take(page, 'bench-dark');
   await page.emulateMedia({ colorScheme: 'light' });
+  await page.waitForTimeout(60_000); // the pictures of what was connected are fetched meanwhile
   await page.goto('/widgets/hill4posts0');
   await openTopic(page, 'sources');
   await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();
@@ -164,7 +165,7 @@ async function looks(page: Page): Promise<void> {
   await page.route('**/sheet', (route) =>
     route.fulfill({
       contentType: 'text/html; charset=utf-8',
-      body: `<!doctype html><title>x</title><style>body{margin:16px;display:grid;grid-template-columns:repeat(3,minmax(0,1fr));gap:14px;font:13px sans-serif;background:#f3f5f1}figure{margin:0}.cell{height:230px;overflow:hidden;outline:1px solid #d6dbd3}.page{width:820px;transform:scale(.5);transform-origin:0 0;font-family:Georgia,serif}</style>${cells.map((cell) => cell.replace('<div class="page">', '<div class="page"><div>').replace('</div></div></figure>', '</div></div></div></figure>')).join('')}`,
+      body: `<!doctype html><title>x</title><style>body{margin:16px;display:grid;grid-template-columns:repeat(3,minmax(0,1fr));gap:14px;font:13px sans-serif;background:#f3f5f1}figure{margin:0}.cell{height:230px;overflow:hidden;outline:1px solid #d6dbd3}.page{width:820px;padding:20px 28px;transform:scale(.5);transform-origin:0 0;font-family:Georgia,serif}</style>${cells.map((cell) => cell.replace('<div class="page">', '<div class="page"><div>').replace('</div></div></figure>', '</div></div></div></figure>')).join('')}`,
     }),
   );
   await page.goto('/sheet');
