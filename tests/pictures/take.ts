@@ -53,11 +53,7 @@ test('take', async ({ page }) => {
   await page.locator('[data-phrase=dress]').click();
   await take(page, 'bench-dark');
   await page.emulateMedia({ colorScheme: 'light' });
-  await page.waitForTimeout(60_000); // the pictures of what was connected are fetched meanwhile
   await page.goto('/widgets/hill4posts0');
-  await openTopic(page, 'sources');
-  await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();
-  await page.getByLabel('Rookcall', { exact: true }).uncheck();
   await page.locator('[data-phrase=layout]').click();
   await page.getByRole('radio', { name: 'Mosaic' }).click();
   await page.getByRole('button', { name: 'Pictures', exact: true }).click();
