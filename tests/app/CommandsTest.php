@@ -49,6 +49,9 @@ final class CommandsTest extends TestCase
                 'tags',
                 'likes',
                 'comments',
+                'verified',
+                'translation',
+                'said',
             ],
             array_keys($lines[0]),
         );

@@ -49,6 +49,12 @@ final readonly class PartContext
         return $this->entry->url ?? $this->page?->url;
     }
 
+    /** As visitors know it. */
+    public function sourceName(): ?string
+    {
+        return $this->page->name ?? $this->entry->source;
+    }
+
     public function shows(string $part): bool
     {
         return in_array($part, $this->parts, true);

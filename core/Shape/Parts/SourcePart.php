@@ -36,7 +36,7 @@ final readonly class SourcePart extends Part
 
     public static function of(PartContext $context): ?self
     {
-        $name = $context->page->name ?? $context->entry->source;
+        $name = $context->sourceName();
         if ($name === null) {
             return null;
         }

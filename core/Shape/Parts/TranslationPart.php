@@ -30,7 +30,7 @@ final readonly class TranslationPart extends Part
     public static function of(PartContext $context): ?self
     {
         $translation = $context->entry->translation;
-        $source = $context->page?->name;
+        $source = $context->sourceName();
         $is = fn (?string $tag): bool => strtolower(Pieces::before((string) $tag, '-')) === $context->words->language;
 
         return $translation === null || $source === null || ! $is($translation->language) || $is($context->entry->language)

@@ -28,7 +28,7 @@ final readonly class VerifiedPart extends Part
 
     public static function of(PartContext $context): ?self
     {
-        $source = $context->page?->name;
+        $source = $context->sourceName();
 
         return $context->entry->verified && $source !== null
             ? new self($context->words->say('card.verified', ['source' => $source]))
