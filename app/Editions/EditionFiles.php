@@ -183,9 +183,10 @@ final readonly class EditionFiles
         }
         $names = array_keys($rendering->files());
         $pages = array_keys($rendering->everything);
-        $variants = array_values(array_filter($names, fn (string $name): bool => preg_match('/^(?:at|open|by)\./', $name) === 1));
-        // Of few, each has as many visitors as the usual one.
-        $variants = count($variants) > self::FEW_VARIANTS ? $variants : [];
+        $begin = fn (string $how): array => array_values(array_filter($names, fn (string $name): bool => preg_match($how, $name) === 1));
+        $variants = $begin('/^(?:at|open)\./');
+        // Of few, each has as many visitors as the usual one; what is chosen, whoever presses for it.
+        $variants = [...(count($variants) > self::FEW_VARIANTS ? $variants : []), ...$begin('/^by\./')];
         $this->brotli('--best', $folder, array_values(array_diff($names, $pages, $variants)));
         $this->brotli('--quality='.self::OF_VARIANTS, $folder, $variants);
         foreach (array_chunk($pages, self::PACKED_AT_ONCE) as $some) {

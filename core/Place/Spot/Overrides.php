@@ -112,12 +112,21 @@ final readonly class Overrides
 
         return $brief->with(
             $criteria,
-            $this->layout === null ? null : $this->laidOut($brief),
+            $this->shaped($brief),
             // Another look is another look, not the same colours under its name.
             $this->look === null ? null : Dress::read(
                 ['name' => $this->look, 'light' => [], 'dark' => [], 'tokens' => [], 'scheme' => null] + $brief->dress->toArray(),
             ),
         );
+    }
+
+    /** What is a part of the entries already has no choices made ahead: there would be as many files as parts times choices. */
+    private function shaped(Brief $brief): ?Shape
+    {
+        $shape = $this->layout === null ? null : $this->laidOut($brief);
+
+        return $this->isEmpty() || ! $brief->shape->choosing->isAhead() ? $shape
+            : ($shape ?? $brief->shape)->with(['choosing' => ['by' => 'none', 'labels' => []]]);
     }
 
     /** What is other on phones goes by the layout, and with it. */

@@ -163,6 +163,11 @@ final class SpotTest extends TestCase
         self::assertSame($brief->toArray(), Spot::read(['pages' => ['/']])->overrides->on($brief)->toArray());
         self::assertTrue($spot->isOther());
         self::assertFalse(Spot::read(['pages' => ['/']])->isOther());
+        foreach (['stars' => 'none', 'search' => 'search'] as $by => $here) {
+            $chosen = $brief->with(shape: $brief->shape->with(['choosing' => ['by' => $by]]));
+            self::assertSame($here, $spot->overrides->on($chosen)->shape->choosing->by, 'no choices made ahead of a part');
+            self::assertSame($by, Spot::read(['pages' => ['/']])->overrides->on($chosen)->shape->choosing->by);
+        }
         self::assertEquals($spot->toArray(), Spot::read($spot->toArray())->toArray(), 'written and read again, it is the same');
     }
 
