@@ -225,6 +225,8 @@ test('the policy that it needs is enough, and what it needs is said where it is 
     },
   );
   const first = page.locator('gnomic-widget a.open').first();
+  // What waits for a press has come.
+  await page.waitForLoadState('networkidle');
   await first.focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeVisible();
