@@ -5,26 +5,7 @@ import { existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs';
 import { build, minifySync } from 'vite';
 
 const SHARED = 'resources/embed/behaviours';
-const entries = Object.fromEntries(
-  [
-    'more',
-    'dots',
-    'move',
-    'choose',
-    'find',
-    'corner',
-    'open',
-    'ago',
-    'enlarge',
-    'popovers',
-    'proof',
-    'scheme',
-    'place',
-    'count',
-    'frame',
-    'owner',
-  ].map((name) => [name, `${SHARED}/${name}.ts`]),
-);
+const entries = Object.fromEntries(readdirSync(SHARED).map((file) => [file.replace(/\.ts$/, ''), `${SHARED}/${file}`]));
 for (const layout of readdirSync('resources/widget/layouts')) {
   const path = `resources/widget/layouts/${layout}/behaviour.ts`;
   if (existsSync(path)) entries[layout] = path;

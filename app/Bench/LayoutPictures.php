@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Editions\Renderer;
+use App\Editions\Fragments;
 use App\Editions\Supplies;
 use App\Models\Site;
 use Gnomic\Brief\Brief;
@@ -18,7 +18,7 @@ final readonly class LayoutPictures
     /** Entries of a picture: more are not seen in so small a one. */
     private const MOST = 12;
 
-    public function __construct(private Supplies $supplies, private Renderer $renderer)
+    public function __construct(private Supplies $supplies, private Fragments $fragments)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class LayoutPictures
                 'name' => $layout::name(),
                 'label' => $layout::label(),
                 'madeFor' => array_map(fn (Purpose $purpose): string => $purpose->value, $layout::madeFor()),
-                'fragment' => $this->renderer->picture($pictured),
+                'fragment' => $this->fragments->picture($pictured),
             ];
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Editions\Renderer;
+use App\Editions\Fragments;
 use App\Editions\SiteLooks;
 use App\Editions\Supplies;
 use App\Models\Site;
@@ -18,7 +18,7 @@ final readonly class LookPictures
     /** Entries of a picture: more are not seen in so small a one. */
     private const MOST = 6;
 
-    public function __construct(private Supplies $supplies, private Renderer $renderer, private SiteLooks $looks)
+    public function __construct(private Supplies $supplies, private Fragments $fragments, private SiteLooks $looks)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class LookPictures
             $pictured = $input->by($own->with(dress: $worn), $dressed);
             $pictures[] = [
                 'key' => $look->key,
-                'fragment' => $this->renderer->picture($pictured),
+                'fragment' => $this->fragments->picture($pictured),
                 'ground' => $dressed->palette()->solid()->toHex(),
             ];
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Editions\Renderer;
+use App\Editions\Fragments;
 use App\Editions\SiteLooks;
 use App\Editions\Supplies;
 use App\Models\EntryRecord;
@@ -34,7 +34,7 @@ use Gnomic\Sift\Step;
 final readonly class Proof
 {
     public function __construct(
-        private Renderer $renderer,
+        private Fragments $fragments,
         private SentenceContexts $contexts,
         private Supplies $supplies,
         private SiteLooks $looks,
@@ -51,7 +51,7 @@ final readonly class Proof
         $context = $this->contexts->brief($site, $brief, $key);
         $tried = $this->tried($site, $brief, $context);
         $input = $tried->input;
-        $plan = $this->renderer->plan($input, $key);
+        $plan = $this->fragments->plan($input, $key);
         $height = new PlannedHeight($plan);
         $room = Room::of($height->at(...));
         $out = $this->out($site, $key);
@@ -63,7 +63,7 @@ final readonly class Proof
                 fn (Step $step): array => get_object_vars($step) + ['topic' => Clauses::topicOf($step->key)],
                 $tried->selection->steps,
             ),
-            'fragment' => $this->renderer->fragment($input, $plan, $key),
+            'fragment' => $this->fragments->fragment($input, $plan, $key),
             'across' => array_map(
                 fn (int $width): array => [
                     'width' => $width,
@@ -92,7 +92,7 @@ final readonly class Proof
     {
         $input = $this->tried($site, $brief)->input;
 
-        return $this->renderer->fragment($input, $this->renderer->plan($input, $key), $key);
+        return $this->fragments->fragment($input, $this->fragments->plan($input, $key), $key);
     }
 
     private function tried(Site $site, Brief $brief, ?SentenceContext $context = null): Tried

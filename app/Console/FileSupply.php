@@ -86,6 +86,7 @@ final class FileSupply implements Supply
                     $further === [] ? null : new Further($further, $order->brief->criteria->limits->most),
                     $order->ways,
                     $order->way,
+                    $order->pages,
                 ),
                 new SiteMaterial($order->sifted->context(), $this->site->now->getTimezone(), $this->about, pictures: $this->pictures),
                 $this->catalogues->spoken($order->language, $order->brief->dress->words),

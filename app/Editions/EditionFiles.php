@@ -183,10 +183,10 @@ final readonly class EditionFiles
         }
         $names = array_keys($rendering->files());
         $pages = array_keys($rendering->everything);
-        $begin = fn (string $how): array => array_values(array_filter($names, fn (string $name): bool => preg_match($how, $name) === 1));
-        $variants = $begin('/^(?:at|open)\./');
+        $named = fn (string $how): array => array_values(array_filter($names, fn (string $name): bool => preg_match($how, $name) === 1));
+        $variants = $named('/^(?:at|open)\./');
         // Of few, each has as many visitors as the usual one; what is chosen, whoever presses for it.
-        $variants = [...(count($variants) > self::FEW_VARIANTS ? $variants : []), ...$begin('/^by\./')];
+        $variants = [...(count($variants) > self::FEW_VARIANTS ? $variants : []), ...$named('/^by\./')];
         $this->brotli('--best', $folder, array_values(array_diff($names, $pages, $variants)));
         $this->brotli('--quality='.self::OF_VARIANTS, $folder, $variants);
         foreach (array_chunk($pages, self::PACKED_AT_ONCE) as $some) {

@@ -32,14 +32,27 @@ final class EditionsProvider extends ServiceProvider
         $this->app->singleton(
             Renderer::class,
             fn (Application $app): Renderer => new Renderer(
-                $app->make(Factory::class),
-                $app->make(StyleSheets::class),
+                $app->make(Fragments::class),
+                $app->make(Templates::class),
                 $app->make(Behaviours::class),
-                $this->host(),
-                resource_path('widget'),
                 $app->make(RatingPicture::class),
-                $app->make(Glyphs::class),
+                $this->host(),
             ),
+        );
+        $this->app->singleton(
+            Fragments::class,
+            fn (Application $app): Fragments => new Fragments(
+                $app->make(Templates::class),
+                $app->make(StyleSheets::class),
+                new UsedStyles,
+                $app->make(Behaviours::class),
+                $app->make(Glyphs::class),
+                $this->host(),
+            ),
+        );
+        $this->app->singleton(
+            Templates::class,
+            fn (Application $app): Templates => new Templates($app->make(Factory::class), resource_path('widget')),
         );
         $this->app->singleton(Glyphs::class, fn (): Glyphs => new Glyphs(resource_path('widget/glyphs')));
         $this->app->singleton(ParsedBriefs::class);

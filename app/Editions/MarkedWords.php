@@ -12,6 +12,8 @@ final readonly class MarkedWords
     /** @param  list<string>  $marked */
     public function __construct(array $marked)
     {
+        // Of two that begin alike, the longer is meant.
+        usort($marked, fn (string $one, string $other): int => strlen($other) <=> strlen($one));
         $words = implode('|', array_map(fn (string $word): string => preg_quote(trim($word), '~'), $marked));
         $this->pattern = $words === '' ? null : "~(?<![\\p{L}\\p{N}])($words)(?![\\p{L}\\p{N}])~iu";
     }

@@ -94,6 +94,7 @@ final readonly class StoredSupply implements Supply
                     $further === [] ? null : new Further($further, $one->brief->criteria->limits->most),
                     $one->ways,
                     $one->way,
+                    $one->pages,
                 ),
                 new SiteMaterial(
                     $one->sifted->context(),

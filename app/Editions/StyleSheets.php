@@ -170,7 +170,7 @@ final class StyleSheets
             'channels' => $head->channels !== [],
             'faces' => $head->faces !== [],
             'glyphs' => $head->figure !== null || $head->channels !== [] || $plan->choices->areStars(),
-            'choose' => ! $plan->choices->isEmpty() || ($plan->shape->choosing->by === 'search' && $plan->cards !== []),
+            'choose' => ! $plan->choices->isEmpty() || $plan->isSearched(),
             'actions' => $head->actions !== [],
             'act' => $head->actions !== [] || $plan->shape->more !== 'none',
             'none' => $plan->cards === [],

@@ -127,12 +127,11 @@ final class UsedStyles
             }
         }
         preg_match_all('/[{;]--([\w-]+):/', $beside, $later);
-        $all = $css;
 
         return array_filter(
             array_diff_key($everywhere, $elsewhere, array_flip($later[1])),
             fn (string $value, string $name): bool => ! str_contains($value, 'var(')
-                && (strlen($value) <= self::SHORT || substr_count($all, "var(--$name") < 2),
+                && (strlen($value) <= self::SHORT || substr_count($css, "var(--$name") < 2),
             ARRAY_FILTER_USE_BOTH,
         );
     }

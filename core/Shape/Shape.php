@@ -229,7 +229,7 @@ final readonly class Shape
             ),
             'more' => ChoiceSchema::among(self::MORE, 'none', 'How visitors get more entries: a button, numbered pages, or on scrolling.'),
             'choosing' => Choosing::schema(),
-            'marked' => ListSchema::of(TextSchema::of(1, 60), 10, true, about: 'Words that are marked wherever they stand.'),
+            'marked' => ListSchema::of(TextSchema::of(1, 100), 10, true, about: 'Words that are marked wherever they stand.'),
             'frame' => Frame::schema(),
             'at' => Other::schema(),
             'empty' => TextSchema::orNull(240, 'What visitors read where there is nothing to show; null: nothing at all.'),

@@ -1,5 +1,5 @@
 {{-- What visitors may choose: links to what was made ahead, which the script shows in the widget's own place. --}}
-@if ($plan->shape->choosing->by === 'search' && $plan->cards !== [])
+@if ($plan->isSearched())
 <form class="choose" role="search" action="{{ $plan->all }}" target="_blank">
 <input type="search" name="q" maxlength="100" aria-label="{{ $words->say('choose.search') }}">
 <button class="way" part="button">{{ $words->say('choose.search') }}</button>
@@ -7,10 +7,10 @@
 </form>
 @endif
 @if (! $plan->choices->isEmpty())
-<nav class="choose" aria-label="{{ $words->say('choose.name') }}" data-usual="{{ $usual }}">
+<nav class="choose" aria-label="{{ $words->say('choose.name') }}">
 @foreach ($plan->choices->all as $choice)
 @if ($choice->stars === null || $plan->spread() === null)
-<a class="way" part="button" href="{{ $way($choice) }}"{!! $choice->isNow ? ' aria-current="true"' : '' !!}{!! $choice->said === $choice->text ? '' : ' aria-label="'.e($choice->said).'"' !!}>{{ $choice->text }}@if ($choice->stars !== null) {!! $glyphs->sign() !!}@endif</a>
+<a class="way" part="button" href="{{ $home }}{{ $choice->isFirst ? '' : "/$choice->file.html" }}" target="_blank" rel="noopener"{!! $choice->isFirst ? ' data-open="'.e("$path/$choice->file.html").'"' : '' !!}{!! $choice->isNow ? ' aria-current="true"' : '' !!}{!! $choice->said === $choice->text ? '' : ' aria-label="'.e($choice->said).'"' !!}>{{ $choice->text }}@if ($choice->stars !== null) {!! $glyphs->sign() !!}@endif</a>
 @endif
 @endforeach
 <span class="quiet" role="status">{{ $plan->choices->base }}</span>

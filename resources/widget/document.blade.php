@@ -12,7 +12,7 @@
 <link rel="alternate" type="application/rss+xml" title="{{ $name }}" href="/w/{{ $key }}.rss">
 <link rel="alternate" type="application/json+oembed" title="{{ $name }}" href="{{ $host }}/oembed?url={{ rawurlencode("$host/w/$key") }}&amp;format=json">
 <link rel="alternate" type="text/xml+oembed" title="{{ $name }}" href="{{ $host }}/oembed?url={{ rawurlencode("$host/w/$key") }}&amp;format=xml">
-<style>body{margin:0;font-family:system-ui,sans-serif;background:{{ $look->palette()->solid()->toHex() }}}h1{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}.note,.pages{margin:0;padding:8px 20px 24px;color:{{ $look->palette()->colours['quiet'] }}}.pages{display:flex;gap:24px}.pages a{color:inherit;padding:6px 0}</style>
+<style>body{margin:0;font-family:system-ui,sans-serif;background:{{ $look->palette()->solid()->toHex() }}}h1{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}.note,.pages{margin:0;padding:8px 20px 24px;color:{{ $look->palette()->colours['quiet'] }}}.pages{display:flex;gap:24px}.pages[hidden]{display:none}.pages a{color:inherit;padding:6px 0}</style>
 </head>
 <body>
 <main><h1>{{ $name }}</h1><gnomic-widget key="{{ $key }}">{!! $fragment !!}</gnomic-widget>@if ($page?->note !== null)<p class="note">{{ $page->note }}</p>@endif

@@ -5,7 +5,7 @@
 @foreach ([5, 4, 3, 2, 1] as $at => $stars)
 @php($choice = $plan->choices->ofStars($stars))
 @if ($choice !== null)
-<a class="bar" href="{{ $way($choice) }}"{!! $choice->isNow ? ' aria-current="true"' : '' !!} aria-label="{{ $spoken[$at] }}">
+<a class="bar" href="{{ "$home/$choice->file.html" }}" target="_blank" rel="noopener"{!! $choice->isNow ? ' aria-current="true"' : '' !!} aria-label="{{ $spoken[$at] }}">
 @endif
 <span>{{ $words->number($stars) }}</span><svg viewBox="0 0 100 6" preserveAspectRatio="none"><rect width="100" height="6" class="no"/><rect width="{{ round(100 * $bars[$stars] / $top, 1) }}" height="6"/></svg><span>{{ $words->number($bars[$stars]) }}</span>
 @if ($choice !== null)

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Tests\app;
 
 use App\Editions\Behaviours;
+use App\Editions\Fragments;
 use App\Editions\Glyphs;
 use App\Editions\Pointers;
 use App\Editions\RatingPicture;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
+use App\Editions\Templates;
+use App\Editions\UsedStyles;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Widget;
@@ -142,15 +145,11 @@ final class HonestyTest extends TestCase
         File::replaceInFile('</main>', '<footer>Newer</footer></main>', "$folder/document.blade.php");
         View::replaceNamespace('widget', $folder);
         View::flushFinderCache();
-        $this->app->bind(Renderer::class, fn (): Renderer => new Renderer(
-            $this->app->make(Factory::class),
-            $this->app->make(StyleSheets::class),
-            $this->app->make(Behaviours::class),
-            'https://elsewhere.example',
-            $folder,
-            app(RatingPicture::class),
-            app(Glyphs::class),
-        ));
+        $templates = new Templates(app(Factory::class), $folder);
+        $behaviours = app(Behaviours::class);
+        $host = 'https://elsewhere.example';
+        $fragments = new Fragments($templates, app(StyleSheets::class), new UsedStyles, $behaviours, app(Glyphs::class), $host);
+        $this->app->instance(Renderer::class, new Renderer($fragments, $templates, $behaviours, app(RatingPicture::class), $host));
         $this->publish($widget);
         self::assertSame([true, true, true], $pages('<footer>Newer</footer>'));
     }

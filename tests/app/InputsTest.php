@@ -7,12 +7,15 @@ namespace Tests\app;
 use App\Editions\Behaviours;
 use App\Editions\BringUpToDate;
 use App\Editions\Catalogues;
+use App\Editions\Fragments;
 use App\Editions\Glyphs;
 use App\Editions\LookFiles;
 use App\Editions\NewDay;
 use App\Editions\RatingPicture;
 use App\Editions\Renderer;
 use App\Editions\StyleSheets;
+use App\Editions\Templates;
+use App\Editions\UsedStyles;
 use App\Editions\WidthRules;
 use App\Entries\EntryStore;
 use App\Models\Edition;
@@ -330,12 +333,19 @@ final class InputsTest extends TestCase
         match ($folder) {
             'looks' => $this->app->instance(LookFiles::class, new LookFiles($this->copied)),
             'words' => $this->app->instance(Catalogues::class, new Catalogues($this->copied)),
-            default => $this->app->instance(
-                Renderer::class,
-                new Renderer($this->viewsIn($this->copied), new StyleSheets($this->copied, new WidthRules), app(Behaviours::class), 'http://gnomic.test', $this->copied, app(RatingPicture::class), app(Glyphs::class)),
-            ),
+            default => $this->app->instance(Renderer::class, $this->renderedFrom($this->copied)),
         };
         app(Outbox::class)->site($this->mine, 'A new version');
+    }
+
+    private function renderedFrom(string $folder): Renderer
+    {
+        $templates = new Templates($this->viewsIn($folder), $folder);
+        $behaviours = app(Behaviours::class);
+        $host = 'http://gnomic.test';
+        $fragments = new Fragments($templates, new StyleSheets($folder, new WidthRules), new UsedStyles, $behaviours, app(Glyphs::class), $host);
+
+        return new Renderer($fragments, $templates, $behaviours, app(RatingPicture::class), $host);
     }
 
     private function viewsIn(string $folder): Factory

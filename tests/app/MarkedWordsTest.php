@@ -18,6 +18,7 @@ final class MarkedWordsTest extends TestCase
         yield [['saturn'], 'Saturn, saturn’s rings', '<mark class="key">Saturn</mark>, <mark class="key">saturn</mark>’s rings'];
         yield [['star'], 'Stars and starlings', 'Stars and starlings'];
         yield [['big dome', 'dome'], 'The big dome', 'The <mark class="key">big dome</mark>'];
+        yield [['star', 'star party'], 'A star party, a star', 'A <mark class="key">star party</mark>, a <mark class="key">star</mark>'];
         yield [['b', '<b>'], '<b> & b', '<mark class="key">&lt;b&gt;</mark> &amp; <mark class="key">b</mark>'];
         yield [['Größe'], 'die GRÖSSE, die größe', 'die GRÖSSE, die <mark class="key">größe</mark>'];
         yield [['a+b(', '.*'], 'a+b( and .* are words', '<mark class="key">a+b(</mark> and <mark class="key">.*</mark> are words'];

@@ -68,7 +68,7 @@ final class UsedStylesTest extends TestCase
     public function test_every_class_that_a_script_gives_is_known(): void
     {
         $given = [];
-        foreach ([...glob('resources/embed/behaviours/*.ts') ?: [], ...glob('resources/widget/layouts/*/*.ts') ?: []] as $path) {
+        foreach ([...glob('resources/embed/{*,behaviours/*}.ts', GLOB_BRACE) ?: [], ...glob('resources/widget/layouts/*/*.ts') ?: []] as $path) {
             $source = (string) file_get_contents($path);
             preg_match_all("/classList\.(?:add|toggle)\('([\w-]+)'|className = '([\w-]+)'/", $source, $found);
             $given = [...$given, ...array_filter([...$found[1], ...$found[2]])];

@@ -5,8 +5,8 @@ declare(strict_types=1);
 // Renders editions of twelve cards, and plans of two hundred, on one core: php tests/measure/render.php. Prints JSON.
 
 use App\Editions\Catalogues;
+use App\Editions\Fragments;
 use App\Editions\LookFiles;
-use App\Editions\Renderer;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Dress\Dressed;
 use Gnomic\Edition\Input\Chosen;
@@ -68,12 +68,12 @@ $timed = function (callable $work, int $times): float {
 
     return $took[intdiv($times, 2)];
 };
-$renderer = $app->make(Renderer::class);
+$fragments = $app->make(Fragments::class);
 $told = ['renders' => [], 'plans' => []];
 foreach (Layouts::ALL as $layout) {
     $one = $content($layout::name(), 12);
-    $renderer->fragment($one, $renderer->plan($one, 'measure'), 'measure');
-    $told['renders'][$layout::name()] = round(1000 / $timed(fn () => $renderer->fragment($one, $renderer->plan($one, 'measure'), 'measure'), 60));
+    $fragments->fragment($one, $fragments->plan($one, 'measure'), 'measure');
+    $told['renders'][$layout::name()] = round(1000 / $timed(fn () => $fragments->fragment($one, $fragments->plan($one, 'measure'), 'measure'), 60));
 }
 foreach (['photo-rows', 'masonry', 'mosaic'] as $name) {
     $many = $content($name, 200);

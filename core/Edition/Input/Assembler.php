@@ -60,9 +60,11 @@ final readonly class Assembler
         [$variants, $ways] = $this->withWays($brief, $sifted, $variants);
         foreach ($variants as $variant) {
             // Pages with labels of their own are counted once, whatever the language and the visit.
-            $of = $ways->sifted[$variant->way] ?? $siftings[spl_object_id($variant->brief)] ??= $variant->brief === $brief
-                ? $sifted
-                : $this->supply->sifted($variant->brief->criteria);
+            $of = $siftings[spl_object_id($variant->brief)] ??= match (true) {
+                $variant->brief === $brief => $sifted,
+                $variant->way !== null => $ways->sifted[$variant->way->name],
+                default => $this->supply->sifted($variant->brief->criteria),
+            };
             $at = $variant->first === null && $variant->visit === 1 ? $of : $of->at($variant->first, $variant->visit);
             // What differs in its words alone shows the same.
             $selection = $selections[spl_object_id($variant->brief)."|$variant->first|$variant->visit"] ??= $at->selection();
@@ -71,8 +73,7 @@ final readonly class Assembler
                 $everything ??= Everything::of($this->supply, $brief, $sifted);
             }
             $order = $this->order($variant, $at, $selection, $choices, $everything?->offered() ?? 0);
-            $hasWays = $variant->way !== '' || $variant->isByLanguage();
-            $orders[$variant->name] = $hasWays ? $order->among($ways->all, $variant->way) : $order;
+            $orders[$variant->name] = $variant->language === null ? $order : $order->among($ways, $variant);
         }
         $inputs = array_combine(array_keys($orders), $this->supply->inputs(array_values($orders)));
 
@@ -84,22 +85,17 @@ final readonly class Assembler
     }
 
     /**
-     * With those that visitors may choose, each in every language.
+     * With those that visitors may choose, in every language; where paths or visits differ, there are enough forms already.
      *
      * @param  non-empty-list<Variant>  $variants
      * @return array{non-empty-list<Variant>, Ways}
      */
     private function withWays(Brief $brief, Sifted $sifted, array $variants): array
     {
-        $languages = array_values(array_filter($variants, fn (Variant $variant): bool => $variant->isByLanguage()));
-        $ways = Ways::of($this->supply, $brief, $sifted, count($languages));
-        foreach ($languages as $variant) {
-            foreach ($ways->briefs as $name => $of) {
-                $variants[] = $variant->chosen($name, $of);
-            }
-        }
+        $plain = array_values(array_filter($variants, fn (Variant $variant): bool => $variant->language !== null));
+        $ways = Ways::from($this->supply, $brief, $sifted, count($plain));
 
-        return [$variants, $ways];
+        return [[...$variants, ...array_merge([], ...array_map($ways->of(...), $plain))], $ways];
     }
 
     /** The usual variant alone, with what the owner is told of it. */
@@ -112,7 +108,7 @@ final readonly class Assembler
         $offered = $leads ? Everything::of($this->supply, $brief, $sifted)->offered() : 0;
         $usual = Variants::of($brief, $this->supply->spoken(), [])->usual();
         $order = $this->order($usual, $sifted, $selection, $brief->shape->honest ? $choices : [], $offered)
-            ->among(Ways::of($this->supply, $brief, $sifted, 1)->all, '');
+            ->among(Ways::from($this->supply, $brief, $sifted, 1), $usual);
 
         return new Tried($sifted, $selection, $choices, $offered, $this->supply->inputs([$order])[0]);
     }

@@ -19,7 +19,8 @@ final readonly class Chosen
      * @param  int  $offered  entries behind the link to everything
      * @param  Further|null  $further  entries that visitors can have beside those shown
      * @param  list<Way>  $ways  by which visitors may choose among them
-     * @param  string  $way  name of the one that these are
+     * @param  Way|null  $way  the one that these are; null for what everybody sees first
+     * @param  string  $pages  language of the pages that they are for; empty for all that have none of their own
      */
     public function __construct(
         public array $shown,
@@ -29,7 +30,8 @@ final readonly class Chosen
         public int $offered = 0,
         public ?Further $further = null,
         public array $ways = [],
-        public string $way = '',
+        public ?Way $way = null,
+        public string $pages = '',
     ) {
     }
 

@@ -18,7 +18,8 @@ final readonly class InputOrder
      * @param  int  $offered  entries behind the link to everything
      * @param  list<string>  $further  of those that visitors can have beside them
      * @param  list<Way>  $ways  by which visitors may choose among them
-     * @param  string  $way  name of the one that these are
+     * @param  Way|null  $way  the one that these are; null for what everybody sees first
+     * @param  string  $pages  language of the pages that they are for; empty for all that have none of their own
      */
     public function __construct(
         public Brief $brief,
@@ -29,15 +30,25 @@ final readonly class InputOrder
         public int $offered = 0,
         public array $further = [],
         public array $ways = [],
-        public string $way = '',
+        public ?Way $way = null,
+        public string $pages = '',
     ) {
     }
 
-    /** @param  list<Way>  $ways  by which visitors may choose @param  string  $way  name of the one that these are */
-    public function among(array $ways, string $way): self
+    /** The same where visitors may choose, as in a variant. */
+    public function among(Ways $ways, Variant $variant): self
     {
-        [$brief, $sifted, $refs, $language] = [$this->brief, $this->sifted, $this->refs, $this->language];
-
-        return new self($brief, $sifted, $refs, $language, $this->choices, $this->offered, $this->further, $ways, $way);
+        return new self(
+            $this->brief,
+            $this->sifted,
+            $this->refs,
+            $this->language,
+            $this->choices,
+            $this->offered,
+            $this->further,
+            $ways->all,
+            $variant->way,
+            (string) $variant->language,
+        );
     }
 }

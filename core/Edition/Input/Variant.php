@@ -9,15 +9,13 @@ use Gnomic\Brief\Brief;
 /** One of the forms that an edition is made in. */
 final readonly class Variant
 {
-    /** Names of those that visitors choose begin so. */
-    public const BY = 'by.';
-
     /**
      * @param  string  $name  empty for the usual one
      * @param  string  $words  language of the catalogue it speaks by
      * @param  string|null  $first  language of the entries that come first; null where none do
      * @param  int  $visit  which of the orders made ahead, from 1
-     * @param  string  $way  that a visitor has chosen; empty for what everybody sees first
+     * @param  string|null  $language  of the pages that get it, where nothing else has a say; empty for all that have none of their own
+     * @param  Way|null  $way  that a visitor has chosen; null for what everybody sees first
      */
     public function __construct(
         public string $name,
@@ -25,19 +23,14 @@ final readonly class Variant
         public string $words,
         public ?string $first,
         public int $visit,
-        public string $way = '',
+        public ?string $language = null,
+        public ?Way $way = null,
     ) {
     }
 
     /** The same where a visitor has chosen. @param  Brief  $brief  of the choice */
-    public function chosen(string $way, Brief $brief): self
+    public function chosen(Way $way, Brief $brief): self
     {
-        return new self(self::BY.($this->name === '' ? '' : "$this->name.").$way, $brief, $this->words, $this->first, $this->visit, $way);
-    }
-
-    /** Whether there are choices in it: of pages and visits that differ, there are enough forms already. */
-    public function isByLanguage(): bool
-    {
-        return preg_match('/^(?:[a-z]{2,3})?$/', $this->name) === 1;
+        return new self($way->file((string) $this->language), $brief, $this->words, $this->first, $this->visit, $this->language, $way);
     }
 }

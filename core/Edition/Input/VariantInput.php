@@ -167,7 +167,8 @@ final readonly class VariantInput
             'choices' => array_map(fn (Flattery $choice): string => $choice->value, $chosen->choices),
             'offered' => $chosen->offered,
             'ways' => array_map(get_object_vars(...), $chosen->ways),
-            'way' => $chosen->way,
+            'way' => $chosen->way?->name,
+            'for' => $chosen->pages,
             'counts' => $this->counts,
             'older' => $shape->date === 'recent' ? $this->older() : [],
         ];

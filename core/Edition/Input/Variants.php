@@ -81,7 +81,7 @@ final readonly class Variants
     /** The one that everybody gets for whom none of the others is made. */
     public function usual(): Variant
     {
-        return new Variant('', $this->brief, $this->usual, null, 1);
+        return new Variant('', $this->brief, $this->usual, null, 1, '');
     }
 
     /** @return list<Variant> all but the usual one, named "de", "v2", "p0", "de.p0.v2" */
@@ -111,6 +111,7 @@ final readonly class Variants
                             $words,
                             $pageFirst ? $language : null,
                             $visit,
+                            $page === null && $visit === 1 ? $language : null,
                         );
                     }
                 }

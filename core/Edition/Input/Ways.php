@@ -20,8 +20,8 @@ final readonly class Ways
     public const MOST_FILES = 40;
 
     /**
-     * @param  list<Way>  $all  what everybody sees first, then the others
-     * @param  array<string, Brief>  $briefs  by name, of the others
+     * @param  list<Way>  $all  what everybody sees first, then the others; none where there is nothing to choose
+     * @param  array<string, Brief>  $briefs  of the others, by name
      * @param  array<string, Sifted>  $sifted  likewise
      */
     private function __construct(public array $all, public array $briefs, public array $sifted)
@@ -32,7 +32,7 @@ final readonly class Ways
      * @param  Sifted  $usual  by the brief itself
      * @param  int  $languages  that each is made in
      */
-    public static function of(Supply $supply, Brief $brief, Sifted $usual, int $languages): self
+    public static function from(Supply $supply, Brief $brief, Sifted $usual, int $languages): self
     {
         $choosing = $brief->shape->choosing;
         $most = intdiv(self::MOST_FILES, max(1, $languages));
@@ -52,10 +52,17 @@ final readonly class Ways
         return $all === [] ? new self([], [], []) : new self([$first, ...$all], $briefs, $siftings);
     }
 
-    /** Which of them is shown. @param  string  $name  of a way */
-    public function at(string $name): ?Way
+    /** @return list<Variant> each of the choices, for the pages that a variant is for */
+    public function of(Variant $usual): array
     {
-        return array_values(array_filter($this->all, fn (Way $way): bool => $way->name === $name))[0] ?? null;
+        $variants = [];
+        foreach ($this->all as $way) {
+            if ($way->name !== '') {
+                $variants[] = $usual->chosen($way, $this->briefs[$way->name]);
+            }
+        }
+
+        return $variants;
     }
 
     /** @return array<string, array{int|string, Criteria}> what is chosen, and how, by name */

@@ -26,10 +26,17 @@ final readonly class Choices
         $count = 0;
         $all = [];
         foreach ($chosen->ways as $way) {
-            $isNow = $way->name === $chosen->way;
+            $isNow = $way->name === (string) $chosen->way?->name;
             $count = $isNow ? $way->count : $count;
             $stars = is_int($way->value) ? $way->value : null;
-            $all[] = new Choice($way->name, self::text($way, $words), $stars, self::said($way, $words), $isNow);
+            $all[] = new Choice(
+                $way->file($chosen->pages),
+                self::text($way, $words),
+                $stars,
+                self::said($way, $words),
+                $way->name === '',
+                $isNow,
+            );
         }
 
         return new self($all, $all === [] ? '' : $words->say('choose.shown', ['shown' => min($shown, $count), 'count' => $count]));

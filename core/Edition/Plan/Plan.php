@@ -171,6 +171,12 @@ final readonly class Plan
         return array_filter($this->cards, fn (Card $card): bool => $card->part($part) !== null) !== [];
     }
 
+    /** Whether there is a field to search everything by. */
+    public function isSearched(): bool
+    {
+        return $this->shape->choosing->by === 'search' && $this->cards !== [];
+    }
+
     /** Whether something opens over the page: a panel, or a menu of several links. */
     public function opensOver(): bool
     {

@@ -113,7 +113,7 @@ final readonly class PlannedHeight
     private function choices(float $width): float
     {
         $choices = $this->plan->choices;
-        if ($this->plan->shape->choosing->by === 'search' && $this->plan->cards !== []) {
+        if ($this->plan->isSearched()) {
             $word = self::SMALL * ($this->pieces->width($this->plan->words->say('choose.search')) + self::WAY_SIDES);
 
             return self::AROUND_WAYS + Pieces::rows([[min($width, 16.0), self::WAY], [$word, self::WAY]], $width, 0.5, 0.5);

@@ -38,11 +38,6 @@ final readonly class TranslationPart extends Part
             : new self($context->words->say('card.translated', ['source' => $source]), $translation->text, $translation->language);
     }
 
-    public static function isOnEverything(): bool
-    {
-        return true;
-    }
-
     public static function kept(): ?float
     {
         return null;

@@ -3,31 +3,29 @@ import type { GnomicWidget } from '../widget';
 
 /** What a visitor chooses comes into the widget's own place, from what was made ahead; where it cannot be had, its page is opened. */
 export default function choose(root: ShadowRoot, signal: AbortSignal, host: string): void {
-  const nav = root.querySelector<HTMLElement>('nav.choose');
   const widget = root.host as GnomicWidget;
-  if (!nav || !widget.put) return;
-  const key = widget.getAttribute('key')!.trim();
-  const at = async (address: string): Promise<HTMLTemplateElement | null> => {
-    const { ok, content } = await parsed(address, signal);
+  let wanted: HTMLAnchorElement | undefined;
+  const at = async (path: string): Promise<HTMLTemplateElement | null> => {
+    const { ok, content } = await parsed(host + path, signal);
     const within = content.querySelector<HTMLTemplateElement>('gnomic-widget > template') ?? editionIn(content);
     return ok && within?.content.childElementCount ? within : null;
   };
   const show = async (link: HTMLAnchorElement): Promise<void> => {
-    const isUsual = !link.href.endsWith('.html');
-    const edition = isUsual
-      ? ((await at(`${host}${nav.dataset['usual']}`)) ?? (await at(`${host}/w/${key}.html`)))
-      : await at(`${host}${new URL(link.href).pathname}`);
+    wanted = link;
+    const { pathname } = new URL(link.href);
+    // What everybody sees first is what the element would ask for; where paths or visits have a say in that, the usual one.
+    const { open } = link.dataset;
+    const edition = open ? ((await at(open)) ?? (await at(`${pathname}.html`))) : await at(pathname);
+    // Who has pressed something else meanwhile wants that.
+    if (wanted !== link) return;
     if (!edition) throw new TypeError('Nothing there');
     widget.put(edition);
     // The focus stays on what was pressed, and how many there are is said.
-    const [now, status] = ['.choose [aria-current], .spread [aria-current]', '.choose [role=status]'].map((part) =>
-      root.querySelector<HTMLElement>(part),
-    );
-    now?.focus();
-    if (!status) return;
-    const said = status.textContent;
-    status.textContent = '';
-    setTimeout(() => (status.textContent = said), 100);
+    root.querySelector<HTMLElement>('.choose [aria-current], .spread [aria-current]')?.focus();
+    const status = root.querySelector('.choose [role=status]');
+    const said = status?.textContent ?? '';
+    status?.replaceChildren();
+    setTimeout(() => status?.append(said), 100);
   };
   root.addEventListener(
     'click',

@@ -127,7 +127,7 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
         }, SECOND);
       }
     },
-    { threshold: [0, 0.2, 0.4, 0.5, 0.6, 0.8, 1] },
+    { threshold: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.8, 1] },
   );
   view.observe(shape);
   signal.addEventListener('abort', () => [view.disconnect(), clearTimeout(timer)]);

@@ -1,5 +1,5 @@
 import { ON } from '../turned';
-import { mover } from './mover';
+import { mover } from '../mover';
 
 /** Cards in a track that move by themselves. */
 export default function move(root: ShadowRoot, signal: AbortSignal): void {

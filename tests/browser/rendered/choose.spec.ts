@@ -29,6 +29,23 @@ test('by stars: the cards are others, the figure stays, and the focus is where i
   await expect(cards(page)).toHaveCount(6);
 });
 
+test('of two presses in a row, the last counts', async ({ page }) => {
+  await alive(page, { choose1: stars() }, pageWith(tag));
+  let held: (() => void) | undefined;
+  await page.route(/by\.s3/, async (route) => {
+    await new Promise<void>((resolve) => (held = resolve));
+    await route.fallback();
+  });
+  const ways = page.getByRole('navigation', { name: 'Show' });
+  await ways.getByRole('link', { name: '3 stars' }).click();
+  await expect.poll(() => held !== undefined).toBe(true);
+  await ways.getByRole('link', { name: '4 stars' }).click();
+  await expect(ways.getByRole('link', { name: '4 stars' })).toHaveAttribute('aria-current', 'true');
+  held!();
+  await page.waitForTimeout(300);
+  await expect(ways.getByRole('link', { name: '4 stars' })).toHaveAttribute('aria-current', 'true');
+});
+
 test('where bars are shown, they are what is pressed, and back again', async ({ page }) => {
   await alive(page, { choose1: stars(24, { head: ['overall', 'count', 'spread'], headAt: 'left' }) }, pageWith(tag));
   const bars = page.locator('gnomic-widget .spread');
@@ -64,6 +81,18 @@ test('without scripts, each choice is a page of its own', async ({ browser }) =>
 test('what the owner leaves out cannot be chosen, and labels are those that the owner names', async ({ page }) => {
   await alive(page, { choose1: { ...stars(), rest: { sift: { limit: 6, stars: { from: 4 } } } } }, pageWith(tag));
   await expect(page.getByRole('navigation', { name: 'Show' }).getByRole('link')).toHaveText(['All', '5', '4']);
+});
+
+test('a search goes on over the pages of everything, and what it finds is seen', async ({ page }) => {
+  const of = entries('reviews', 130).map((entry, at) =>
+    at % 60 === 5 ? { ...entry, text: 'A comet, at last.' } : entry,
+  );
+  await alive(page, { choose1: one({ layout: { name: 'list' }, choosing: { by: 'search' } }, of, 5) }, pageWith(tag));
+  await page.goto('http://gnomic.test/w/preview/all.html?q=comet');
+  await expect(page.getByRole('status')).toHaveText('3 / 130');
+  await expect(cards(page)).toHaveCount(3);
+  for (const card of await cards(page).all()) await expect(card).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Older' })).toBeHidden();
 });
 
 test('a search in everything: all of the words, however they are written, on its own page', async ({ page }) => {

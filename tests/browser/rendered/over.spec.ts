@@ -156,6 +156,15 @@ test('what lies over the page never lies on each other, nor on what the owner ke
       });
     });
   }
+  // What is dismissed leaves its place to the others.
+  const top = (): Promise<number> =>
+    page
+      .locator('gnomic-widget[key=badge2]')
+      .evaluate((one) => one.shadowRoot!.querySelector('.opener')!.getBoundingClientRect().top);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.locator('gnomic-widget[key=notice1] .close').click();
+  await expect(page.locator('gnomic-widget .notices')).toBeHidden();
+  expect(await top()).toBeGreaterThan(400);
 });
 
 for (const arrows of ['beside', 'over'])

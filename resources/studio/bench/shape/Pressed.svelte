@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { WholeBrief } from '../../api/client';
   import Choice from '../../clauses/Choice.svelte';
+  import Terms from '../../clauses/Terms.svelte';
   import type { Bench } from '../bench.svelte';
   import Select from './Select.svelte';
 
@@ -10,10 +11,6 @@
   const id = $props.id();
   /** That the brief takes. */
   const MOST_LABELS = 8;
-  const MOST_MARKED = 10;
-  /** Each once, as many as there may be. */
-  const listed = (written: string, most: number): string[] =>
-    [...new Set(written.split(',').map((one) => one.trim()))].filter(Boolean).slice(0, most);
   const LINKS: (readonly [string, string])[] = [
     ['nofollow ugc noopener', 'visitors wrote this'],
     ['nofollow noopener', 'no recommendation'],
@@ -87,31 +84,15 @@
       ]}
       onchange={(by) => change((changed) => (changed.choosing.by = by))}
     />
-    <span
-      ><label for="{id}-marked">Words to mark, with commas between</label><br />
-      <input
-        id="{id}-marked"
-        class="field"
-        value={shape.marked.join(', ')}
-        onchange={(event) => {
-          const marked = listed(event.currentTarget.value, MOST_MARKED);
-          change((changed) => (changed.marked = marked));
-        }}
-      /></span
-    >
     {#if shape.choosing.by === 'labels'}
-      <span
-        ><label for="{id}-labels">Labels, with commas between</label><br />
-        <input
-          id="{id}-labels"
-          class="field"
-          value={shape.choosing.labels.join(', ')}
-          onchange={(event) => {
-            const labels = listed(event.currentTarget.value, MOST_LABELS);
-            change((changed) => (changed.choosing.labels = labels));
-          }}
-        /></span
-      >
+      <div>
+        <Terms
+          label="Labels, with commas between"
+          value={shape.choosing.labels}
+          offers={bench.offered?.labels}
+          onchange={(labels) => change((changed) => (changed.choosing.labels = labels.slice(0, MOST_LABELS)))}
+        />
+      </div>
     {/if}
   {/if}
 </div>

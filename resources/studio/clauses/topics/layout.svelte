@@ -7,11 +7,14 @@
   import RoomTaken from '../../bench/shape/RoomTaken.svelte';
   import Select from '../../bench/shape/Select.svelte';
   import Setting from '../../bench/shape/Setting.svelte';
+  import Terms from '../Terms.svelte';
   import WidthClass from '../../bench/shape/WidthClass.svelte';
   import type { LayoutSettings, Schema } from '../../bench/shape/settings';
 
   let { holder: bench, brief }: { holder: Bench; brief: WholeBrief } = $props();
 
+  /** That the brief takes. */
+  const MOST_MARKED = 10;
   const shape = $derived(brief.shape);
   const layout = $derived(bench.offered?.layouts.find(({ name }) => name === shape.layout.name));
   const own = $derived(Object.entries((layout?.settings ?? {}) as Record<string, Schema>));
@@ -100,6 +103,15 @@
         ]}
         onchange={(lines) => change((changed) => (changed.lines = lines))}
       />
+    {/if}
+    {#if shows('words')}
+      <div>
+        <Terms
+          label="Words to mark, with commas between"
+          value={shape.marked}
+          onchange={(marked) => change((changed) => (changed.marked = marked.slice(0, MOST_MARKED)))}
+        />
+      </div>
     {/if}
     {#if shows('name')}
       <Select

@@ -1,4 +1,4 @@
-import { mover } from '../../../embed/behaviours/mover';
+import { mover } from '../../../embed/mover';
 
 /** One entry after another in a corner, after a while; one press, and they are gone for good. */
 export default function notices(root: ShadowRoot, signal: AbortSignal): void {

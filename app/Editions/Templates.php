@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use Illuminate\Contracts\View\Factory;
+
+/** The templates of widgets: filled, without the blanks that they are written with. */
+final class Templates
+{
+    private ?string $digest = null;
+
+    /** @param  string  $folder  of templates, styles and layouts */
+    public function __construct(private readonly Factory $views, private readonly string $folder)
+    {
+    }
+
+    /**
+     * @param  view-string  $view
+     * @param  array<string, mixed>  $with
+     */
+    public function tight(string $view, array $with): string
+    {
+        return trim((string) preg_replace('/\s*\n\s*/', "\n", $this->views->make($view, $with)->render()))."\n";
+    }
+
+    /** Another wherever a template, a style or a layout is another. */
+    public function digest(): string
+    {
+        return $this->digest ??= FolderDigest::of($this->folder);
+    }
+}
