@@ -23,8 +23,8 @@ final readonly class Inset
     public static function settings(): array
     {
         return [
-            'fromSide' => NumberSchema::whole(0, self::MOST, self::USUAL, 'Pixels to the side of the window.'),
-            'fromBelow' => NumberSchema::whole(0, self::MOST, self::USUAL, 'Pixels to the lower edge of the window.'),
+            'fromSide' => NumberSchema::whole(0, self::MOST, self::USUAL, 'Pixels from the side of the window.'),
+            'fromBelow' => NumberSchema::whole(0, self::MOST, self::USUAL, 'Pixels from the bottom of the window.'),
         ];
     }
 

@@ -29,7 +29,7 @@ enum Sides: string
         return ChoiceSchema::said(
             ['under' => 'under the cards', 'beside' => 'beside the cards', 'over' => 'over the sides of the cards'],
             'under',
-            'Where arrows stand, if there is room.',
+            'Where its arrows stand.',
         );
     }
 

@@ -1,6 +1,6 @@
 {{-- What visitors may choose: links to what was made ahead, which the script shows in the widget's own place. --}}
 @if ($plan->isSearched())
-<form class="choose" role="search" action="{{ $plan->all }}" target="_blank">
+<form class="choose" role="search" data-place="{{ $words->say('carousel.place', ['at' => '{at}', 'count' => '{count}']) }}" action="{{ $plan->all }}" target="_blank">
 <input type="search" name="q" maxlength="100" aria-label="{{ $words->say('choose.search') }}">
 <button class="way" part="button">{{ $words->say('choose.search') }}</button>
 <span class="quiet" role="status"></span>

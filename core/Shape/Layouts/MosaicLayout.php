@@ -67,7 +67,7 @@ final readonly class MosaicLayout extends Layout
             self::BY,
             'pattern',
             'Which get more room.',
-        ), 'pattern' => ChoiceSchema::said(self::PATTERNS, 'turning', 'What repeats, where a pattern says it.')];
+        ), 'pattern' => ChoiceSchema::said(self::PATTERNS, 'turning', 'Where the pattern puts the larger ones.')];
     }
 
     public static function of(Members $settings): self

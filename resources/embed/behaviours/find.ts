@@ -37,7 +37,9 @@ export default function find(root: ShadowRoot, signal: AbortSignal): void {
       found.push(...fitting.map((item) => document.importNode(item, true)));
       seen += items.length;
       cards.replaceChildren(...found);
-      status.textContent = `${found.length} / ${seen}`;
+      status.textContent = (form.dataset['place'] ?? '')
+        .replace('{at}', `${found.length}`)
+        .replace('{count}', `${seen}`);
       page = content.querySelector<HTMLAnchorElement>('nav.pages a[rel=next]')?.href ?? '';
     }
   };

@@ -89,7 +89,7 @@ test('a search goes on over the pages of everything, and what it finds is seen',
   );
   await alive(page, { choose1: one({ layout: { name: 'list' }, choosing: { by: 'search' } }, of, 5) }, pageWith(tag));
   await page.goto('http://gnomic.test/w/preview/all.html?q=comet');
-  await expect(page.getByRole('status')).toHaveText('3 / 130');
+  await expect(page.getByRole('status')).toHaveText('3 of 130');
   await expect(cards(page)).toHaveCount(3);
   for (const card of await cards(page).all()) await expect(card).toBeVisible();
   await expect(page.getByRole('link', { name: 'Older' })).toBeHidden();
@@ -113,7 +113,7 @@ test('a search in everything: all of the words, however they are written, on its
   await page.goto('http://gnomic.test/w/preview/all.html?q=dome+cafe');
   await expect(cards(page)).toHaveCount(1);
   await expect(cards(page)).toContainText('The Café of the Dôme');
-  await expect(page.getByRole('status')).toHaveText('1 / 30');
+  await expect(page.getByRole('status')).toHaveText('1 of 30');
   await page.getByRole('searchbox').fill('');
   await page.getByRole('button', { name: 'Search' }).click();
   await expect(cards(page)).toHaveCount(30);

@@ -87,7 +87,7 @@
     {#if shape.choosing.by === 'labels'}
       <div>
         <Terms
-          label="Labels, with commas between"
+          label="Labels to choose among"
           value={shape.choosing.labels}
           offers={bench.offered?.labels}
           onchange={(labels) => change((changed) => (changed.choosing.labels = labels.slice(0, MOST_LABELS)))}

@@ -107,7 +107,7 @@
     {#if shows('words')}
       <div>
         <Terms
-          label="Words to mark, with commas between"
+          label="Words to mark"
           value={shape.marked}
           onchange={(marked) => change((changed) => (changed.marked = marked.slice(0, MOST_MARKED)))}
         />
