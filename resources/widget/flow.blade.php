@@ -1,7 +1,9 @@
 {{-- Head, cards in the flow, foot: what most layouts are made of. What moves the cards stands before them, and is seen below. --}}
 @include('widget::head')
 <div class="deck"{!! $deck ?? '' !!}>
+@if ($plan->isSearched() || ! $plan->choices->isEmpty())
 @include('widget::choose')
+@endif
 @if ($plan->cards === [])
 <p class="none quiet">{{ $plan->shape->empty }}</p>
 @else

@@ -151,6 +151,9 @@ final readonly class Cards
     /** @return list<CardPicture> pictures, and videos with the first picture as their poster */
     private function pictures(Entry $entry): array
     {
+        if ($entry->media === []) {
+            return [];
+        }
         $called = self::beginning($entry->text);
         $pictures = $videos = [];
         foreach ($entry->media as $media) {

@@ -43,7 +43,7 @@ final readonly class PlannedHeight
 
     public function __construct(private Plan $plan)
     {
-        $this->pieces = new Pieces(new Paragraphs($plan->font));
+        $this->pieces = new Pieces(Paragraphs::in($plan->font));
         $this->head = new PlannedHead($plan, $this->pieces);
     }
 

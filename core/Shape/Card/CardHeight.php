@@ -147,8 +147,13 @@ final readonly class CardHeight
      */
     private function composed(array $blocks, float $width, callable $height): float
     {
+        $kinds = [];
+        foreach ($blocks as $block) {
+            $kinds[] = $block->parts[0]::class;
+        }
+
         return $this->composition::height(
-            array_map(fn (CardBlock $block): string => $block->parts[0]::class, $blocks),
+            $kinds,
             $this->within($width),
             fn (int $place, float $within): float => $height($blocks[$place], $within),
         );

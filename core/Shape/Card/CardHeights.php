@@ -21,7 +21,7 @@ final readonly class CardHeights
     public function __construct(private array $cards, private Shape $shape, Font $font, private ?CardBox $box = null)
     {
         $this->memo = new Memo;
-        $this->paragraphs = new Paragraphs($font);
+        $this->paragraphs = Paragraphs::in($font);
     }
 
     /** @return list<CardHeight> of each card, its words in sizes of a scale */
