@@ -9,6 +9,7 @@ use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Edition\Plan\Plan;
 use Gnomic\Entry\Entry;
 use Gnomic\Shape\Card\CardBlock;
+use Gnomic\Shape\Parts\PicturesPart;
 use Gnomic\Shape\Parts\RatingPart;
 
 /** What stands in a widget, and what comes into it later: markup and styles of one variant. */
@@ -138,7 +139,7 @@ final class Fragments
             'page' => $plan->shape->more === 'none' ? '' : 'p1',
             'before' => 0,
             'count' => count($plan->cards),
-            'sizes' => 'auto, '.$plan->pictureWidth().'px',
+            'sizes' => $plan->hasPart(PicturesPart::class) ? 'auto, '.$plan->pictureWidth().'px' : '',
             'glyphs' => $this->glyphs,
             'tokens' => $plan->tokens,
             'composition' => $plan->shape->composition(),

@@ -8,6 +8,8 @@ use Gnomic\Dress\Dressed;
 use Gnomic\Dress\LookTokens;
 use Gnomic\Dress\Palette;
 use Gnomic\Dress\Scheme;
+use Gnomic\Memo;
+use WeakMap;
 
 /** A look as rules of a style sheet: its tokens as custom properties, those that are as usual left out. */
 final class LookRules
@@ -32,17 +34,25 @@ final class LookRules
     /** @param  string  $on  selector of what carries the properties */
     public static function of(Dressed $look, string $on): string
     {
+        /** @var WeakMap<Dressed, Memo> $known */
+        static $known = new WeakMap;
+
+        return ($known[$look] ??= new Memo)->of($on, fn (): string => self::rules($look, $on));
+    }
+
+    private static function rules(Dressed $look, string $on): string
+    {
         $tokens = self::tokens($look->tokens);
         $usual = self::colours($look->palette(), $look->tokens);
         // A page may have properties of the same names, and they would be taken over.
-        $css = "$on{".self::written($usual + $tokens + self::FREE).($look->scheme === Scheme::Dark ? ';color-scheme:dark' : '').'}';
+        $css = "$on{".StyleRule::setting($usual + $tokens + self::FREE).($look->scheme === Scheme::Dark ? ';color-scheme:dark' : '').'}';
         $dark = array_diff_assoc(self::colours($look->dark, $look->tokens), $usual);
 
         return $css.match ($look->scheme) {
-            Scheme::Visitor => "$on{color-scheme:light dark}@media (prefers-color-scheme:dark){{$on}{".self::written($dark).'}}',
+            Scheme::Visitor => "$on{color-scheme:light dark}@media (prefers-color-scheme:dark){{$on}{".StyleRule::setting($dark).'}}',
             // A browser that cannot tell the two apart shows the light one.
             Scheme::Page => "$on{color-scheme:inherit}@supports (color:light-dark(red,red)){{$on}{"
-                .self::written(self::either($usual, $dark)).'}}',
+                .StyleRule::setting(self::either($usual, $dark)).'}}',
             default => '',
         };
     }
@@ -122,10 +132,10 @@ final class LookRules
         return "$veil,url(\"".self::address($tokens->picture)."\") 50%/cover,{$palette->solid()->toHex()}";
     }
 
-    /** What could end a string or a style sheet is written by its code. */
+    /** What could end a string, a rule or a style sheet is written by its code. */
     private static function address(string $url): string
     {
-        return (string) preg_replace_callback('/["\'()\\\\<>\s]/', fn (array $sign): string => rawurlencode($sign[0]), $url);
+        return (string) preg_replace_callback('/["\'()\\\\<>{}\s]/', fn (array $sign): string => rawurlencode($sign[0]), $url);
     }
 
     /**
@@ -153,11 +163,5 @@ final class LookRules
         }
 
         return $both;
-    }
-
-    /** @param  array<string, string>  $properties */
-    private static function written(array $properties): string
-    {
-        return implode(';', array_map(fn (string $name, string $value): string => "--$name:$value", array_keys($properties), $properties));
     }
 }

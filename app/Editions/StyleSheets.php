@@ -32,16 +32,24 @@ final class StyleSheets
     {
     }
 
-    public function of(Plan $plan, Dressed $look): string
+    /** @return list<string> sheets in their order; most of them are those of other widgets too */
+    public function of(Plan $plan, Dressed $look): array
     {
         $parts = array_map(
             fn (string $part): string => $this->file("parts/$part.css"),
             [...$this->parts($plan, $look), ...($plan->cards === [] ? [] : LookRules::parts($look))],
         );
 
-        return LookRules::of($look, '.g').'.g{'.$this->properties($plan).'}'.implode('', $parts).LookRules::size($look->tokens)
-            .$this->layouts($plan, $look).$this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan)
-            .($look->css === '' ? '' : ".box{overflow:clip;overflow-clip-margin:40px}$look->css");
+        return [
+            LookRules::of($look, '.g'),
+            '.g{'.$this->properties($plan).'}',
+            ...$parts,
+            LookRules::size($look->tokens),
+            ...$this->layouts($plan, $look),
+            $this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1'),
+            $this->colours($plan),
+            $look->css === '' ? '' : ".box{overflow:clip;overflow-clip-margin:40px}$look->css",
+        ];
     }
 
     /** Of a page of further cards. @param  string  $page  its class */
@@ -88,32 +96,40 @@ final class StyleSheets
         return $written.($plan->isFlush ? ';--top:0px' : '').($frame->most === null ? '' : ';--most:'.$em($frame->most));
     }
 
-    private function layouts(Plan $plan, Dressed $look): string
+    /** @return list<string> */
+    private function layouts(Plan $plan, Dressed $look): array
     {
         $layouts = $plan->layouts();
+        if (count($layouts) === 1) {
+            return $this->layout($plan, $look, reset($layouts), (string) key($layouts));
+        }
         // What moves the cards of one layout is not there where another holds.
-        $css = count($layouts) === 1 ? '' : '[class*="of-"]{display:none}';
+        $sheets = ['[class*="of-"]{display:none}'];
         foreach ($layouts as $of => $layout) {
-            $own = $this->layout($plan, $look, $layout, $of);
-            $css .= count($layouts) === 1 ? $own : $this->widths->where($plan, $layout, $own);
+            $sheets[] = $this->widths->where($plan, $layout, implode('', $this->layout($plan, $look, $layout, $of)));
         }
 
-        return $css;
+        return $sheets;
     }
 
-    /** @param  string  $of  what it is called among those of the plan */
-    private function layout(Plan $plan, Dressed $look, Layout $layout, string $of): string
+    /**
+     * @param  string  $of  what it is called among those of the plan
+     * @return list<string>
+     */
+    private function layout(Plan $plan, Dressed $look, Layout $layout, string $of): array
     {
         $name = $layout::name();
-        $shared = implode('', array_map(
-            fn (string $part): string => $this->file("parts/$part.css"),
-            array_diff($layout->parts(), $this->parts($plan, $look)),
-        ));
-
         $style = $this->file("layouts/$name/style.css");
 
-        return $shared.$style.(str_contains($style, 'var(--inner') ? $this->inner($plan->shape) : '').$this->own($plan, $layout)
-            .$this->sizes($plan, $layout, $look).".of-$of{display:flex}";
+        return [
+            ...array_map(
+                fn (string $part): string => $this->file("parts/$part.css"),
+                array_values(array_diff($layout->parts(), $this->parts($plan, $look))),
+            ),
+            $style,
+            (str_contains($style, 'var(--inner') ? $this->inner($plan->shape) : '').$this->own($plan, $layout)
+                .$this->sizes($plan, $layout, $look).".of-$of{display:flex}",
+        ];
     }
 
     /** How wide all cards are together, where it is not just as wide as the place without its sides. */

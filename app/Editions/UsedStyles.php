@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use Gnomic\Memo;
+
 /**
- * Of a style sheet, what the widget has something for: rules for what stands in it, and custom properties only where they differ from
+ * Of style sheets, what the widget has something for: rules for what stands in it, and custom properties only where they differ from
  * place to place. Visitors fetch nothing else.
  */
 final class UsedStyles
@@ -16,41 +18,63 @@ final class UsedStyles
     /** Longer values stand once, however often they are used. */
     private const SHORT = 12;
 
-    /** One rule, or a group of them; no string of ours has a brace. */
-    private const RULE = '/([^{}]*)\{((?:[^{}]++|\{(?2)\})*+)\}/';
+    /** Sheets whose rules are kept: all parts, layouts and looks have fewer. */
+    private const SHEETS = 500;
 
     private const REFERENCE = '/var\(--([\w-]+)(?:,((?:[^()]++|\((?2)\))*+))?\)/';
 
-    /** @var array<string, list<array{string, list<string>}>> selectors of a rule, and the classes that each is about */
-    private array $selectors = [];
+    /** A product of numbers of which one at most has a unit. */
+    private const PRODUCT = '/calc\((-?[\d.]+(?:[a-z]+|%)?(?:[*\/]-?[\d.]+(?:[a-z]+|%)?)+)\)/';
+
+    private readonly Memo $rules;
+
+    /** @var array<string, string> values of custom properties that are set for all of it */
+    private array $everywhere = [];
+
+    /** @var array<string, string> of those that are set for something in it as well */
+    private array $elsewhere = [];
+
+    public function __construct()
+    {
+        $this->rules = new Memo(self::SHEETS);
+    }
 
     /**
+     * @param  list<string>  $sheets  in their order
      * @param  string  $on  selector of what carries the properties that are the same everywhere
      * @param  string  $markup  what it is for, with everything that comes in later
      * @param  string  $beside  rules that come in later, and may set properties
      */
-    public function of(string $css, string $on, string $markup, string $beside = ''): string
+    public function of(array $sheets, string $on, string $markup, string $beside = ''): string
     {
         preg_match_all('/ class="([^"]*)"/', $markup, $found);
-        $there = array_fill_keys([...self::GIVEN, ...explode(' ', implode(' ', $found[1]))], true);
+        $there = array_fill_keys([...self::GIVEN, ...explode(' ', implode(' ', array_unique($found[1])))], true);
+        $this->everywhere = $this->elsewhere = [];
+        $css = '';
+        foreach ($sheets as $sheet) {
+            $css .= $this->used($this->rules->of($sheet, fn (): array => StyleRule::all($sheet)), $there, $on);
+        }
 
-        return $this->resolved($this->used($css, $there), $on, $beside);
+        return self::worked($this->resolved($css, $on, $beside));
     }
 
-    /** @param  array<string, true>  $there  classes */
-    private function used(string $css, array $there): string
+    /**
+     * @param  list<StyleRule>  $rules
+     * @param  array<string, true>  $there  classes
+     * @param  string|null  $on  null within a group, where nothing holds everywhere
+     */
+    private function used(array $rules, array $there, ?string $on): string
     {
-        preg_match_all(self::RULE, $css, $rules, PREG_SET_ORDER);
         $used = '';
-        foreach ($rules as [, $for, $body]) {
-            if (str_contains($body, '{')) {
-                $within = $this->used($body, $there);
-                $used .= $within === '' ? '' : $for.'{'.$within.'}';
+        foreach ($rules as $rule) {
+            if ($rule->within !== []) {
+                $within = $this->used($rule->within, $there, null);
+                $used .= $within === '' ? '' : $rule->for.'{'.$within.'}';
 
                 continue;
             }
             $kept = [];
-            foreach ($this->selectors[$for] ??= self::selectors($for) as [$selector, $classes]) {
+            foreach ($rule->selectors as [$selector, $classes]) {
                 foreach ($classes as $class) {
                     if (! isset($there[$class])) {
                         continue 2;
@@ -58,43 +82,49 @@ final class UsedStyles
                 }
                 $kept[] = $selector;
             }
-            $used .= $kept === [] ? '' : implode(',', $kept).'{'.$body.'}';
+            if ($kept === []) {
+                continue;
+            }
+            if ($rule->for === $on) {
+                $this->everywhere = $rule->sets + $this->everywhere;
+                $used .= $rule->body === '' ? '' : "$on{{$rule->body}}";
+            } else {
+                $this->elsewhere += $rule->sets;
+                $used .= implode(',', $kept)."{{$rule->whole}}";
+            }
         }
 
         return $used;
     }
 
-    /** @return list<array{string, list<string>}> */
-    private static function selectors(string $for): array
-    {
-        preg_match_all('/(?:[^,()]|(\((?:[^()]|(?1))*\)))+/', $for, $each);
-
-        return array_map(function (string $selector): array {
-            // One of several, or none, may be there as well as not.
-            $sure = (string) preg_replace('/:(?:is|where|not)(\((?:[^()]|(?1))*\))/', '', $selector);
-            preg_match_all('/\.([a-z][\w-]*)/i', $sure, $classes);
-
-            return [$selector, $classes[1]];
-        }, $each[0]);
-    }
-
-    /** The same, with what is the same everywhere written where it is used. */
+    /** The same, with what is the same everywhere written where it is used; the others that are asked for stand first. */
     private function resolved(string $css, string $on, string $beside): string
     {
-        $everywhere = $this->everywhere($css, $on, $beside);
+        $everywhere = $this->everywhere($css, $beside);
         $css = self::put($css, $everywhere);
-        preg_match_all('/var\(--([\w-]+)/', $css.$beside, $asked);
-        $asked = array_fill_keys($asked[1], true);
+        $values = array_map(fn (string $value): string => self::put($value, $everywhere), $this->everywhere);
+        preg_match_all('/var\(--([\w-]+)/', $css.$beside.implode(' ', array_diff_key($values, $everywhere)), $asked);
+        $kept = array_intersect_key($values, array_flip($asked[1]));
 
+        return ($kept === [] ? '' : "$on{".StyleRule::setting($kept).'}').self::asked($css, $on, $kept);
+    }
+
+    /**
+     * Without properties that nobody asks for, where something else holds for all of it.
+     *
+     * @param  array<string, string>  $kept  by name
+     */
+    private static function asked(string $css, string $on, array $kept): string
+    {
         return (string) preg_replace_callback(
-            '/(^|[{}])('.preg_quote($on, '/').')\{([^{}]*)\}/',
-            function (array $rule) use ($asked): string {
-                $kept = array_filter(
-                    explode(';', $rule[3]),
-                    fn (string $one): bool => preg_match('/^--([\w-]+):/', $one, $name) !== 1 || isset($asked[$name[1]]),
+            '/(?<=[{}])('.preg_quote($on, '/').')\{(--[^{}]*)\}/',
+            function (array $rule) use ($kept): string {
+                $sets = array_filter(
+                    explode(';', $rule[2]),
+                    fn (string $one): bool => preg_match('/^--([\w-]+):/', $one, $name) !== 1 || isset($kept[$name[1]]),
                 );
 
-                return $rule[1].($kept === [] ? '' : $rule[2].'{'.implode(';', $kept).'}');
+                return $sets === [] ? '' : $rule[1].'{'.implode(';', $sets).'}';
             },
             $css,
         );
@@ -116,23 +146,34 @@ final class UsedStyles
     }
 
     /** @return array<string, string> properties that are set for all of it and nowhere else, by name */
-    private function everywhere(string $css, string $on, string $beside): array
+    private function everywhere(string $css, string $beside): array
     {
-        preg_match_all(self::RULE, $css, $rules, PREG_SET_ORDER);
-        $everywhere = $elsewhere = [];
-        foreach ($rules as [, $for, $body]) {
-            preg_match_all('/(?:^|[{;])--([\w-]+):([^;{}]*)/', $body, $set, PREG_SET_ORDER);
-            foreach ($set as [, $name, $value]) {
-                $for === $on ? $everywhere[$name] = $value : $elsewhere[$name] = true;
-            }
-        }
         preg_match_all('/[{;]--([\w-]+):/', $beside, $later);
 
         return array_filter(
-            array_diff_key($everywhere, $elsewhere, array_flip($later[1])),
+            array_diff_key($this->everywhere, $this->elsewhere, array_flip($later[1])),
             fn (string $value, string $name): bool => ! str_contains($value, 'var(')
                 && (strlen($value) <= self::SHORT || substr_count($css, "var(--$name") < 2),
             ARRAY_FILTER_USE_BOTH,
         );
+    }
+
+    /** The same, with products of numbers worked out, to a ten-thousandth. */
+    private static function worked(string $css): string
+    {
+        return (string) preg_replace_callback(self::PRODUCT, function (array $product): string {
+            preg_match_all('/([*\/]?)(-?[\d.]+)([a-z%]*)/', $product[1], $factors, PREG_SET_ORDER);
+            $value = 1.0;
+            foreach ($factors as [, $sign, $number]) {
+                $value = $sign === '/' ? fdiv($value, (float) $number) : $value * (float) $number;
+            }
+            $units = array_filter(array_column($factors, 3), fn (string $unit): bool => $unit !== '');
+            if (! is_finite($value) || count($units) > 1) {
+                return $product[0];
+            }
+            $written = rtrim(rtrim(number_format($value, 4, '.', ''), '0'), '.');
+
+            return ($written === '-0' ? '0' : $written).implode('', $units);
+        }, $css);
     }
 }

@@ -12,10 +12,12 @@ use Gnomic\Json\Schema\ListSchema;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Json\Schema\ObjectSchema;
 use Gnomic\Json\Schema\TextSchema;
+use Gnomic\Memo;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\Parts;
 use Gnomic\Text\Words;
+use WeakMap;
 
 /** A brief's part "shape": the layout, and what it shows. */
 final readonly class Shape
@@ -111,6 +113,9 @@ final readonly class Shape
     /** @var array<string, Other> by class of widths */
     private array $at;
 
+    /** @var list<bool> whether entries are tiles of pictures, for each class of widths */
+    private array $tiles;
+
     /** What visitors read where there is nothing to show; null: nothing at all is there. */
     public ?string $empty;
 
@@ -162,6 +167,10 @@ final readonly class Shape
         $this->frame = Frame::read($shape->object('frame'), $this->layout->usualGap());
         $at = $shape->object('at');
         $this->at = ['phone' => Other::read($at->object('phone')), 'tablet' => Other::read($at->object('tablet'))];
+        $this->tiles = array_map(
+            fn (WidthClass $class): bool => $this->layoutAt($class)::isOfPictures(),
+            WidthClass::cases(),
+        );
         $this->click = Click::tryFrom($shape->string('click')) ?? ($this->hasTiles() ? Click::Enlarge : Click::Nothing);
         $this->empty = self::written($shape, 'empty');
         $this->markup = $shape->boolOr('markup', false);
@@ -259,19 +268,13 @@ final readonly class Shape
     /** Whether some width shows entries as tiles of pictures, which keep their words for the enlarged view. */
     public function hasTiles(): bool
     {
-        return in_array(true, $this->tiles(), true);
+        return in_array(true, $this->tiles, true);
     }
 
     /** Whether every width does. */
     public function isAllTiles(): bool
     {
-        return ! in_array(false, $this->tiles(), true);
-    }
-
-    /** @return list<bool> for each class of widths */
-    private function tiles(): array
-    {
-        return array_map(fn (WidthClass $class): bool => $this->layoutAt($class)::isOfPictures(), WidthClass::cases());
+        return ! in_array(false, $this->tiles, true);
     }
 
     /** Lines that words are clamped to at a class of widths; null: all of them are shown. */
@@ -345,12 +348,17 @@ final readonly class Shape
      */
     public function worn(string $composition, ?int $gap, int $padding): self
     {
-        $frame = is_array($this->members['frame']) ? $this->members['frame'] : [];
+        /** @var WeakMap<self, Memo> $worn all variants of a widget ask for the same */
+        static $worn = new WeakMap;
 
-        return $this->with([
-            'composition' => $this->composition ?? $this->layout->composed($composition),
-            'frame' => ['gap' => $frame['gap'] ?? $gap, 'padding' => $frame['padding'] ?? $padding] + $frame,
-        ]);
+        return ($worn[$this] ??= new Memo)->of("$composition $gap $padding", function () use ($composition, $gap, $padding): self {
+            $frame = is_array($this->members['frame']) ? $this->members['frame'] : [];
+
+            return $this->with([
+                'composition' => $this->composition ?? $this->layout->composed($composition),
+                'frame' => ['gap' => $frame['gap'] ?? $gap, 'padding' => $frame['padding'] ?? $padding] + $frame,
+            ]);
+        });
     }
 
     /** Sizes of words on cards of a layout. @param  int  $columns  cards side by side */

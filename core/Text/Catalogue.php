@@ -6,6 +6,7 @@ namespace Gnomic\Text;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use Gnomic\Memo;
 use InvalidArgumentException;
 use LogicException;
 use MessageFormatter;
@@ -19,7 +20,12 @@ final readonly class Catalogue
     /** Whole numbers up to this are spelled, where the language does so in running text. */
     private const SPELLED = 12;
 
+    /** Days and numbers that are said at once, and are said again of the same entry on another page: more than a page has. */
+    private const REMEMBERED = 2000;
+
     private Formats $formats;
+
+    private Memo $said;
 
     /**
      * @param  string  $language  primary subtag of BCP 47: the language it is asked by
@@ -35,6 +41,7 @@ final readonly class Catalogue
         private bool $spellsNumbers = false,
     ) {
         $this->formats = new Formats($locale);
+        $this->said = new Memo(self::REMEMBERED);
     }
 
     /**
@@ -91,7 +98,12 @@ final readonly class Catalogue
     /** "4.6", with a comma where the language has one; no needless decimals unless so many are wanted. */
     public function number(int|float $number, int $decimals = 0, int $most = 2): string
     {
-        return (string) $this->formats->number($decimals, max($decimals, $most))->format($number);
+        $most = max($decimals, $most);
+
+        return $this->said->of(
+            "$number $decimals $most",
+            fn (): string => (string) $this->formats->number($decimals, $most)->format($number),
+        );
     }
 
     /** A number in running text: "four", "4.5", "13". */
@@ -167,6 +179,11 @@ final readonly class Catalogue
 
     private function date(DateTimeImmutable $date, DateTimeZone $zone, ?string $pattern): string
     {
-        return (string) $this->formats->date($zone, $pattern)->format($date->getTimestamp());
+        $at = $date->getTimestamp();
+
+        return $this->said->of(
+            "$at {$zone->getName()} $pattern",
+            fn (): string => (string) $this->formats->date($zone, $pattern)->format($at),
+        );
     }
 }

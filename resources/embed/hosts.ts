@@ -1,8 +1,6 @@
 /** Set around the script by the host that serves it, so that it knows its home even where a page holds it inline. */
 declare const GNOMIC_HOST: string;
 
-const SCRIPTS = 'script[src], script[data-gnomic]';
-
 let home = '';
 
 /** Remembers where the running script comes from: its address, else what its host has written around it. */
@@ -30,8 +28,8 @@ export function hostsOf(tag: Element): string[] {
   if (named) return [new URL(named, location.href).origin];
   const before: string[] = [];
   const behind: string[] = [];
-  for (const script of document.querySelectorAll(SCRIPTS)) {
-    const host = script.getAttribute('data-gnomic') ?? originOf(script);
+  for (const script of document.querySelectorAll('script')) {
+    const host = script.dataset['gnomic'] ?? originOf(script);
     if (host)
       script.compareDocumentPosition(tag) & Node.DOCUMENT_POSITION_FOLLOWING ? before.unshift(host) : behind.push(host);
   }
@@ -39,7 +37,6 @@ export function hostsOf(tag: Element): string[] {
 }
 
 function originOf(script: Element | null): string {
-  if (!(script instanceof HTMLScriptElement) || !script.src) return '';
-  const address = new URL(script.src);
-  return address.pathname.endsWith('/gnomic.js') ? address.origin : '';
+  const { src = '' } = (script ?? {}) as Partial<HTMLScriptElement>;
+  return /^(\w+:\/\/[^/]+)\/([^?#]+\/)?gnomic\.js([?#]|$)/.exec(src)?.[1] ?? '';
 }

@@ -1,10 +1,14 @@
-// What the parts that turn cards say to each other, on their bar: each is fetched only where it is needed.
+/** What the parts of a bar that turns cards tell each other, as events of the bar. */
 
-/** Another page is shown: `{ now, last }`. */
+/** Another page is shown: `{ now, last }`, the page from 0 and how many there are. */
 export const TURNED = 'gnomic-turned';
 /** Asks which page is shown. */
 export const ASKED = 'gnomic-asked';
-/** Asks for a page, by its number from 0. */
+/** Asks for a page, by its number from 0, and says whether a visitor did. */
 export const GO = 'gnomic-go';
-/** Asks for the next one, round and round. */
-export const ON = 'gnomic-on';
+
+export interface Turned {
+  now: number;
+  last: number;
+}
+export type Go = [page: number, isByHand: boolean];

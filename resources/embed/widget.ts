@@ -1,11 +1,17 @@
+import type { Failure, Telling } from './behaviours/failed';
 import { enliven } from './enliven';
-import { broken, causeOf, type Failure, noWidget, policyOf, refused, unreached } from './failure';
-import { hostsOf } from './hosts';
-import { editionIn, parsed } from './parsed';
+import { homeOf, hostsOf } from './hosts';
 import { languageAround } from './language';
 import { load } from './load';
+import { editionIn, parsed } from './parsed';
 import { adoptStyles } from './sheets';
 import { whole } from './whole';
+
+/** The file of what tells failures, set by the build. */
+declare const GNOMIC_FAILED: string;
+
+/** An edition; else the status of the answer, 0 where there was none. */
+type Given = HTMLTemplateElement | number;
 
 /** What to ask for on this page, the likeliest first: files of editions, or keys of other widgets. */
 type Decide = (element: Element, told: DOMStringMap, key: string) => string[];
@@ -69,85 +75,70 @@ export class GnomicWidget extends HTMLElement {
       adoptStyles(there, there);
       return enliven(this, there, this.#host || hostsOf(this)[0]!, signal);
     }
-    try {
-      if (!/^[a-z0-9]{4,40}$/.test(key)) throw noWidget(key);
-      const edition = await this.#found(key, signal);
-      if (signal.aborted) return;
-      if (!edition) return giveBack(this);
-      this.#describe(edition);
-      this.#shown = key;
-      this.put(edition, signal);
-    } catch (error) {
-      if (signal.aborted) return; // replaced or removed: no failure
+    // An address that is none is no host's.
+    const given = await this.#found(key, signal).catch(() => 0);
+    if (signal.aborted) return; // replaced or removed: no failure
+    if (typeof given === 'number' || !given) {
       giveBack(this);
-      const detail = causeOf(error) ? (error as Failure) : broken('Gnomic', (error as Error).message);
-      // What the page held inside the tag stays to be seen; nothing broken is shown.
-      console.warn(`Gnomic: ${detail.error.message}. ${detail.next}`);
-      this.dispatchEvent(new CustomEvent('gnomic-widget:failed', { detail }));
+      return given === null ? undefined : this.#tell(key, given);
     }
+    this.#describe(given);
+    this.#shown = key;
+    this.put(given, signal);
   }
 
-  /** At the host of the tag; where it has no such widget and the page knows another Gnomic, there. */
-  async #found(key: string, signal: AbortSignal): Promise<HTMLTemplateElement | null> {
-    let first: unknown;
-    for (const host of hostsOf(this)) {
-      try {
+  /** What the page held inside the tag stays to be seen; nothing broken is shown. */
+  async #tell(key: string, status: number): Promise<void> {
+    const detail = await load<Telling>(`${homeOf()}/b/${GNOMIC_FAILED}`)
+      .then((failed) => failed(this.#host, key, status))
+      .catch((): Failure => ({
+        cause: 'network',
+        error: new Error(`${this.#host} cannot be reached`),
+        next: 'An extension of the browser may block it, or the Content-Security-Policy of this page',
+      }));
+    console.warn(`Gnomic: ${detail.error.message}. ${detail.next}`);
+    this.dispatchEvent(new CustomEvent('gnomic-widget:failed', { detail }));
+  }
+
+  /** At the host of the tag; where it has no such widget and the page knows another Gnomic, there. Null: nothing is to show on this page. */
+  async #found(key: string, signal: AbortSignal): Promise<Given | null> {
+    let first = 404;
+    if (/^[a-z0-9]{4,40}$/.test(key))
+      for (const [index, host] of hostsOf(this).entries()) {
         this.#host = host;
-        return await this.#at(host, key, signal);
-      } catch (error) {
-        first ??= error;
+        const given = await this.#at(host, key, signal);
+        if (typeof given !== 'number') return given;
+        if (!index) first = given;
         // Another host is asked only for what this one does not have; what it says of that is no matter.
-        if (signal.aborted || causeOf(first) !== 'address') break;
+        if (first !== 404) break;
       }
-    }
-    throw first;
+    return first;
   }
 
-  /** Null: nothing is to show on this page. */
-  async #at(host: string, key: string, signal: AbortSignal): Promise<HTMLTemplateElement | null> {
-    const first = await this.#patiently(host, `${key}/open.${languageAround(this)}.html`, signal);
-    const { place } = first.dataset;
-    if (!place) return first;
+  async #at(host: string, key: string, signal: AbortSignal): Promise<Given | null> {
+    const first = await this.#asked(host, `${key}/open.${languageAround(this)}.html`, signal);
+    const told = typeof first === 'number' ? {} : first.dataset;
+    if (!told['place']) return first;
     // What shows on which page and to whom, where that is not the same for all, is decided by a part of its own.
-    const decide = await load<Decide>(`${host}/b/${place}`).catch(() => () => [`${key}.html`]);
-    let failed: unknown;
-    for (const found of decide(this, first.dataset, key))
-      try {
-        return await (found.endsWith('l') ? this.#patiently(host, found, signal) : this.#at(host, found, signal));
-      } catch (error) {
-        failed = error;
-      }
+    const decide = await load<Decide>(`${host}/b/${told['place']}`).catch(() => () => [`${key}.html`]);
+    let status = 404;
+    for (const found of decide(this, told, key)) {
+      const given = await (found.endsWith('l') ? this.#asked(host, found, signal) : this.#at(host, found, signal));
+      if (typeof given !== 'number') return given;
+      status = given;
+    }
     // What nobody has made for this page is no failure.
-    if (failed && causeOf(failed) !== 'address') throw failed;
-    return null;
+    return status === 404 ? null : status;
   }
 
   /** What passes by itself is tried once more, not by all pages at the same moment. */
-  async #patiently(host: string, path: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
-    try {
-      return await this.#edition(host, path, signal);
-    } catch (error) {
-      if (signal.aborted || !/network|server/.test(causeOf(error) ?? '')) throw error;
+  async #asked(host: string, path: string, signal: AbortSignal): Promise<Given> {
+    for (let isAgain = false; ; isAgain = true) {
+      const { status, content } = await parsed(`${host}/w/${path}`, signal);
+      const given = editionIn(content) ?? status;
+      if (given !== status || status === 404 || isAgain || signal.aborted) return given;
       await new Promise((resolve) => setTimeout(resolve, GnomicWidget.patience * (1 + Math.random())));
-      signal.throwIfAborted();
-      return this.#edition(host, path, signal);
     }
-  }
-
-  async #edition(host: string, path: string, signal: AbortSignal): Promise<HTMLTemplateElement> {
-    const isRefused = policyOf(host, signal);
-    let answer;
-    try {
-      answer = await parsed(`${host}/w/${path}`, signal);
-    } catch (error) {
-      if (signal.aborted) throw error;
-      throw (await isRefused()) ? refused(host) : unreached(host);
-    }
-    if (answer.status === 404) throw noWidget(path.split(/[/.]/)[0] ?? '');
-    if (!answer.ok) throw broken(host, `answered with status ${answer.status}`);
-    const edition = editionIn(answer.content);
-    if (!edition) throw broken(host, 'answered with something else than a widget');
-    return edition;
   }
 
   /** What the owner lets search engines read stands in the page itself, once a widget. */

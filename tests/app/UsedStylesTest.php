@@ -30,7 +30,7 @@ final class UsedStylesTest extends TestCase
     #[DataProvider('rules')]
     public function test_rules_are_kept_for_what_is_there(string $css, string $used): void
     {
-        self::assertSame($used, (new UsedStyles)->of($css, '.g', '<div class="card"><p class="words q">…</p></div>'));
+        self::assertSame($used, (new UsedStyles)->of([$css], '.g', '<div class="card"><p class="words q">…</p></div>'));
     }
 
     /** @return iterable<string, array{string, string, 2?: string}> */
@@ -38,7 +38,7 @@ final class UsedStylesTest extends TestCase
     {
         yield 'the same everywhere' => ['.g{--gap:2em}.card{gap:var(--gap)}', '.card{gap:2em}'];
         yield 'of the page else' => ['.g{--gap:initial}.card{gap:var(--gap,1em)}', '.card{gap:1em}'];
-        yield 'one within another' => ['.g{--a:initial;--b:initial}.card{gap:var(--a,var(--b,calc(1em*2)))}', '.card{gap:calc(1em*2)}'];
+        yield 'one within another' => ['.g{--a:initial;--b:initial}.card{gap:var(--a,var(--b,calc(1em + 2px)))}', '.card{gap:calc(1em + 2px)}'];
         yield 'one within another that differs' => [
             '.g{--a:initial}.card{--b:1em;gap:var(--a,var(--b,2em))}', '.card{--b:1em;gap:var(--b,2em)}',
         ];
@@ -56,13 +56,18 @@ final class UsedStylesTest extends TestCase
             '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{font-family:var(--text)}',
             '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{font-family:var(--text)}',
         ];
+        yield 'a product' => ['.g{--gap:2.5em}.card{margin:calc(-1*var(--gap)) calc(var(--gap)/-2);width:calc(15em/14*1)}', '.card{margin:-2.5em -1.25em;width:1.0714em}'];
+        yield 'a product of nothing' => ['.g{--rule:0px}.card{margin:calc(-1*var(--rule));width:calc(1em/0)}', '.card{margin:0px;width:calc(1em/0)}'];
+        yield 'no product of numbers' => [
+            '.card{width:calc(100%*2 + 1px);height:calc(2em*3em);top:calc(-1*(1em))}', '.card{width:calc(100%*2 + 1px);height:calc(2em*3em);top:calc(-1*(1em))}',
+        ];
         yield 'of a name that begins like another' => ['.g{--a:1em;--ab:2em}.card{gap:var(--ab) var(--a)}', '.card{gap:2em 1em}'];
     }
 
     #[DataProvider('properties')]
     public function test_what_is_the_same_everywhere_is_written_where_it_is_used(string $css, string $resolved, string $beside = ''): void
     {
-        self::assertSame($resolved, (new UsedStyles)->of($css, '.g', '<p class="g card words item p2">', $beside));
+        self::assertSame($resolved, (new UsedStyles)->of([$css], '.g', '<p class="g card words item p2">', $beside));
     }
 
     public function test_every_class_that_a_script_gives_is_known(): void

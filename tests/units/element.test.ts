@@ -4,14 +4,17 @@ import { comeFrom, hostsOf, settle } from '../../resources/embed/hosts';
 import { GnomicWidget } from '../../resources/embed/widget';
 import { asked, interfaceAnswers } from './interface';
 
-// What decides is a file of its own, which no server has here.
+// What decides, and what tells failures, are files of their own, which no server has here.
 vi.mock('../../resources/embed/load', async (original) => ({
   ...(await original<object>()),
   load: async (address: string) =>
     address.endsWith('/b/place.js')
       ? (await import('../../resources/embed/behaviours/place')).default
-      : Promise.reject(new TypeError()),
+      : address.endsWith('/b/failed.js') && isThere
+        ? (await import('../../resources/embed/behaviours/failed')).default
+        : Promise.reject(new TypeError()),
 }));
+let isThere = true;
 
 const edition = (words: string): string => `<template shadowrootmode="open"><p>${words}</p></template>`;
 const choice = (...languages: string[]): string =>
@@ -89,7 +92,8 @@ const causes: [string, () => unknown, number, RegExp][] = [
   ['server', () => '<p>A page of something else</p>', 2, /something else than a widget/],
   ['server', () => '', 2, /something else than a widget/],
   ['server', () => `<main>${edition('Of somebody')}</main>`, 2, /something else than a widget/],
-  ['network', () => Promise.reject(new TypeError('Failed to fetch')), 2, /could not be reached/],
+  // Once more, and once to be told whether the page's policy refuses it.
+  ['network', () => Promise.reject(new TypeError('Failed to fetch')), 3, /could not be reached/],
   [
     'policy',
     () => {
@@ -97,14 +101,14 @@ const causes: [string, () => unknown, number, RegExp][] = [
       document.dispatchEvent(Object.assign(refused, { blockedURI: 'http://gnomic.test/w/dome4visit/open.und.html' }));
       return Promise.reject(new TypeError('Failed to fetch'));
     },
-    1,
+    3,
     /Content-Security-Policy.*Add http:\/\/gnomic.test to its connect-src/,
   ],
 ];
 
 test.each(causes)('a failure of the %s is told with its own next step', async (cause, answer, times, says) => {
   const warn = vi.spyOn(console, 'warn').mockImplementation(() => undefined);
-  interfaceAnswers({ 'GET /w/dome4visit/open.und.html': answer });
+  interfaceAnswers({ 'GET /w/dome4visit/open.und.html': answer, 'HEAD /w/dome4visit.html': answer });
   const failed = vi.fn();
   document.addEventListener('gnomic-widget:failed', failed, { capture: true, once: true });
   put('dome4visit', 'Ask us');
@@ -112,6 +116,16 @@ test.each(causes)('a failure of the %s is told with its own next step', async (c
   expect((failed.mock.calls[0]?.[0] as CustomEvent<{ cause: string }>).detail.cause).toBe(cause);
   expect(warn).toHaveBeenCalledWith(expect.stringMatching(says));
   expect(asked).toHaveLength(times);
+});
+
+test('a failure is told where what tells failures cannot be had either', async () => {
+  const warn = vi.spyOn(console, 'warn').mockImplementation(() => undefined);
+  interfaceAnswers({ 'GET /w/dome4visit/open.und.html': () => Promise.reject(new TypeError('Failed to fetch')) });
+  isThere = false;
+  put('dome4visit');
+  await vi.waitFor(() => expect(warn).toHaveBeenCalledOnce());
+  isThere = true;
+  expect(warn).toHaveBeenCalledWith(expect.stringMatching(/http:\/\/gnomic.test.*Content-Security-Policy/));
 });
 
 test.each([404, 503])(

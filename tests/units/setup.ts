@@ -14,9 +14,7 @@ globalThis.XMLHttpRequest = class {
   status = 0;
   responseType = '';
   responseXML: Document | null = null;
-  onload?: () => void;
-  onerror?: () => void;
-  onabort?: () => void;
+  onloadend?: () => void;
   #address = '';
   open(_way: string, address: string): void {
     this.#address = address;
@@ -26,12 +24,12 @@ globalThis.XMLHttpRequest = class {
       async (given) => {
         this.status = given.status;
         this.responseXML = new DOMParser().parseFromString(await given.text(), 'text/html');
-        this.onload?.();
+        this.onloadend?.();
       },
-      () => this.onerror?.(),
+      () => this.onloadend?.(),
     );
   }
   abort(): void {
-    this.onabort?.();
+    this.onloadend?.();
   }
 } as unknown as typeof XMLHttpRequest;

@@ -4,6 +4,7 @@ import { defineConfig } from 'vitest/config';
 // Logic of the studio and the element, each part alone; what it looks like and how it works together is for the browser.
 export default defineConfig({
   plugins: [svelte()],
+  define: { GNOMIC_FAILED: '"failed.js"' },
   resolve: { conditions: ['browser'] },
   test: {
     include: ['tests/units/**/*.test.ts'],

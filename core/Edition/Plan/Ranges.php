@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gnomic\Edition\Plan;
 
+use Gnomic\Memo;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardHeights;
 use Gnomic\Shape\Lines\TypeScale;
@@ -14,6 +15,7 @@ use Gnomic\Shape\Space;
 use Gnomic\Shape\Tile;
 use Gnomic\Shape\WidthClass;
 use Gnomic\Sift\Limits;
+use WeakMap;
 
 /** What a shape makes of cards at every width, as ranges of widths that follow on each other. */
 final class Ranges
@@ -37,6 +39,18 @@ final class Ranges
      * @return list<array{from: int, to: int|null, across: int, cards: int}>
      */
     public static function counts(Shape $shape, Limits $limits, int $shown): array
+    {
+        /** @var WeakMap<Shape, Memo> $known */
+        static $known = new WeakMap;
+
+        return ($known[$shape] ??= new Memo)->of(
+            "$limits->most $limits->phone $limits->tablet $shown",
+            fn (): array => self::counted($shape, $limits, $shown),
+        );
+    }
+
+    /** @return list<array{from: int, to: int|null, across: int, cards: int}> */
+    private static function counted(Shape $shape, Limits $limits, int $shown): array
     {
         $edges = [0, Space::NARROW, Limits::TABLET, Limits::DESKTOP];
         if ($shape->headIsAside()) {

@@ -89,7 +89,7 @@ final readonly class CardHeight
         $isLevel = $isLevel && $this->words !== null && ! in_array(WordsPart::name(), $without, true);
 
         return $this->box->ends() + 2 * $this->box->around + $this->composed(
-            $this->blocks($without),
+            $without,
             $width,
             fn (CardBlock $block, float $within): float => $isLevel && $block->isHeld()
                 ? (CardBlock::kept($block->parts) ?? 0.0)
@@ -132,7 +132,7 @@ final readonly class CardHeight
     public function fixedLines(float $height, float $width, array $without, bool $isLevel = true): int
     {
         $others = $this->box->ends() + $this->composed(
-            $this->blocks($without),
+            $without,
             $width,
             fn (CardBlock $block, float $within): float => ($isLevel || $block->words !== null ? CardBlock::kept($block->parts) : null)
                 ?? $block->height($this->measure, $within, null),
@@ -142,18 +142,18 @@ final readonly class CardHeight
     }
 
     /**
-     * @param  list<CardBlock>  $blocks
+     * @param  list<string>  $without  parts that are not shown
      * @param  callable(CardBlock, float): float  $height
      */
-    private function composed(array $blocks, float $width, callable $height): float
+    private function composed(array $without, float $width, callable $height): float
     {
-        $kinds = [];
-        foreach ($blocks as $block) {
-            $kinds[] = $block->parts[0]::class;
-        }
+        $blocks = $this->blocks($without);
 
         return $this->composition::height(
-            $kinds,
+            $this->memo->of('kinds '.implode(' ', $without), fn (): array => array_map(
+                fn (CardBlock $block): string => $block->parts[0]::class,
+                $blocks,
+            )),
             $this->within($width),
             fn (int $place, float $within): float => $height($blocks[$place], $within),
         );

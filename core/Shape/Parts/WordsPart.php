@@ -22,6 +22,10 @@ final readonly class WordsPart extends Part
     /** Width of a character, about, by the size of letters. */
     private const CHARACTER = 0.55;
 
+    private string $plain;
+
+    private string $quoted;
+
     /**
      * @param  string|null  $rest  what is left out; null where nothing is
      * @param  bool  $isCut  whether an ellipsis stands for the rest
@@ -29,6 +33,8 @@ final readonly class WordsPart extends Part
      */
     private function __construct(public string $text, public ?string $rest, public bool $isCut, public bool $isQuoted)
     {
+        $this->plain = $text.($isCut ? ' …' : '');
+        $this->quoted = $this->plain.($isQuoted ? '”' : '');
     }
 
     public static function name(): string
@@ -100,7 +106,7 @@ final readonly class WordsPart extends Part
     /** As it is set: an opening mark hangs outside, the closing one takes room. */
     public function set(CardBox $box): string
     {
-        return $this->text.($this->isCut ? ' …' : '').($this->isQuoted && $box->quotes ? '”' : '');
+        return $box->quotes ? $this->quoted : $this->plain;
     }
 
     public function height(Measure $measure, float $width): float

@@ -6,9 +6,9 @@ export default function choose(root: ShadowRoot, signal: AbortSignal, host: stri
   const widget = root.host as GnomicWidget;
   let wanted: HTMLAnchorElement | undefined;
   const at = async (path: string): Promise<HTMLTemplateElement | null> => {
-    const { ok, content } = await parsed(host + path, signal);
-    const within = content.querySelector<HTMLTemplateElement>('gnomic-widget > template') ?? editionIn(content);
-    return ok && within?.content.childElementCount ? within : null;
+    const { content } = await parsed(host + path, signal);
+    const within = content?.querySelector<HTMLTemplateElement>('gnomic-widget > template') ?? editionIn(content);
+    return within?.content.childElementCount ? within : null;
   };
   const show = async (link: HTMLAnchorElement): Promise<void> => {
     wanted = link;

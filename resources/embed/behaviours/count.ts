@@ -2,8 +2,13 @@
 // left. Nothing is stored; whoever asks not to be tracked is not counted.
 
 /** What is counted, in the order in which it is told. */
-const [SHOWN, VIEWS, OPENINGS, READS, CLICKS, ENGAGED] = [0, 1, 2, 3, 4, 5];
-const NOTHING = [0, 0, 0, 0, 0, 0];
+const SHOWN = 0;
+const VIEWS = 1;
+const OPENINGS = 2;
+const READS = 3;
+const CLICKS = 4;
+const ENGAGED = 5;
+const nothing = (): number[] => [0, 0, 0, 0, 0, 0];
 
 /** Of a widget, what has not been sent yet. */
 interface Tally {
@@ -47,7 +52,7 @@ export default function count(root: ShadowRoot, signal: AbortSignal, host: strin
     host,
     element: root.host,
     width: 0,
-    counts: [...NOTHING],
+    counts: nothing(),
     isEngaged: false,
     entries: new Map(),
   };
@@ -141,22 +146,19 @@ const lacksPictures = (element: Element): boolean =>
 const widthOf = (element: Element): number =>
   getComputedStyle(element).display === 'contents' ? innerWidth : Math.round(element.getBoundingClientRect().width);
 
+/** Why nobody can see it as it is meant; nothing where they can, or where the page has taken it away since. */
+function faultOf(element: Element): string {
+  if (!element.isConnected) return '';
+  if (widthOf(element) > 0) return lacksPictures(element) ? 'pictures' : '';
+  return element.getClientRects().length ? 'narrow' : 'hidden';
+}
+
 /** KEY.width.shown.views.openings.reads.clicks.engaged.fault, and for each entry ~REF.openings.reads.clicks. */
-function written(key: string, tally: Tally): string {
-  const { element, counts } = tally;
-  // What the page has taken away since is not hidden.
-  const width = element.isConnected ? widthOf(element) : tally.width;
-  const fault = !element.isConnected
-    ? ''
-    : width > 0
-      ? lacksPictures(element)
-        ? 'pictures'
-        : ''
-      : element.getClientRects().length === 0
-        ? 'hidden'
-        : 'narrow';
-  const entries = [...tally.entries].map(([ref, of]) => `~${[ref, ...of].join('.')}`).join('');
-  return [key, width, ...counts, fault].join('.') + entries;
+function written(key: string, { element, width, counts, entries }: Tally): string {
+  const now = element.isConnected ? widthOf(element) : width;
+  return [[key, now, ...counts, faultOf(element)], ...[...entries].map(([ref, of]) => [ref, ...of])]
+    .map((told) => told.join('.'))
+    .join('~');
 }
 
 /** Where the page has become another without loading: what was seen, was seen on the one before. */
@@ -168,19 +170,15 @@ function turn(): void {
 }
 
 function send(): void {
-  const hosts = new Map<string, string[]>();
+  const hosts: Record<string, URLSearchParams> = {};
   for (const [key, tally] of tallies) {
     if (!tally.counts.some(Boolean)) continue;
-    hosts.set(tally.host, [...(hosts.get(tally.host) ?? []), written(key, tally)]);
-    tally.counts = [...NOTHING];
+    (hosts[tally.host] ??= new URLSearchParams({ h: location.host, p: path.slice(0, 300) })).append(
+      'd',
+      written(key, tally),
+    );
+    tally.counts = nothing();
     tally.entries.clear();
   }
-  for (const [host, told] of hosts) {
-    const query = new URLSearchParams([
-      ['h', location.host],
-      ['p', path.slice(0, 300)],
-      ...told.map((one) => ['d', one]),
-    ]);
-    navigator.sendBeacon(`${host}/t?${query}`);
-  }
+  for (const host in hosts) navigator.sendBeacon(`${host}/t?${hosts[host]}`);
 }

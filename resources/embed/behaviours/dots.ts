@@ -1,4 +1,4 @@
-import { ASKED, GO, TURNED } from '../turned';
+import { ASKED, type Go, GO, type Turned, TURNED } from '../turned';
 
 /** A dot for each page of cards in a track. */
 export default function dots(root: ShadowRoot, signal: AbortSignal): void {
@@ -8,13 +8,15 @@ export default function dots(root: ShadowRoot, signal: AbortSignal): void {
       const dot = document.createElement('button');
       dot.type = 'button';
       dot.setAttribute('aria-label', (dots.dataset['said'] ?? '').replace('{page}', `${page + 1}`));
-      dot.addEventListener('click', () => bar.dispatchEvent(new CustomEvent(GO, { detail: page })), { signal });
+      dot.addEventListener('click', () => bar.dispatchEvent(new CustomEvent<Go>(GO, { detail: [page, true] })), {
+        signal,
+      });
       return dot;
     };
     bar.addEventListener(
       TURNED,
       (event) => {
-        const { now, last } = (event as CustomEvent<{ now: number; last: number }>).detail;
+        const { now, last } = (event as CustomEvent<Turned>).detail;
         if (dots.childElementCount !== last)
           dots.replaceChildren(...Array.from({ length: last }, (_, page) => made(page)));
         [...dots.children].forEach((dot, page) => {

@@ -37,9 +37,9 @@ export default function enlarge(box: HTMLElement, key: string, ref: string, host
 }
 
 async function made(page: string, key: string): Promise<View> {
-  const { ok, content } = await parsed(page, new AbortController().signal);
-  const dialog = content.querySelector('dialog');
-  if (!ok || !dialog) throw new TypeError('No enlarged view');
+  const { content } = await parsed(page);
+  const dialog = content?.querySelector('dialog');
+  if (!content || !dialog) throw new TypeError('No enlarged view');
   const host = document.createElement('div');
   const root = host.attachShadow({ mode: 'open' });
   adoptStyles(root, content);

@@ -25,8 +25,8 @@ export default function find(root: ShadowRoot, signal: AbortSignal): void {
     const found: HTMLElement[] = [];
     let [seen, page] = [0, new URL('all.html', location.href).href];
     for (let at = 0; page && at < MOST; at++) {
-      const { ok, content } = await parsed(page, signal);
-      if (!ok || searched !== asked) break;
+      const { content } = await parsed(page, signal);
+      if (!content || searched !== asked) break;
       const within = content.querySelector<HTMLTemplateElement>('gnomic-widget > template')?.content;
       const items = [...(within?.querySelectorAll<HTMLElement>('.item') ?? [])];
       const fitting = items.filter((item) => {

@@ -21,8 +21,8 @@ export default function more(root: ShadowRoot, signal: AbortSignal, host: string
 
   /** Cards, alone where they follow those that are there, else in a place of their own. */
   const fetched = async (page: number): Promise<HTMLElement[]> => {
-    const { ok, content } = await parsed(`${host}${from}${page}.html`, signal);
-    if (!ok) throw new TypeError('No page');
+    const { content } = await parsed(`${host}${from}${page}.html`, signal);
+    if (!content) throw new TypeError('No page');
     adoptStyles(root, content);
     return [...content.querySelectorAll<HTMLElement>('body > .cards, body > .item')].map((one) =>
       document.importNode(one, true),

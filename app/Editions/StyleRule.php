@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+/** One rule of a style sheet, or a group of them under a condition. */
+final readonly class StyleRule
+{
+    /** One rule, or a group of them; no string of ours has a brace. */
+    private const RULE = '/([^{}]*)\{((?:[^{}]++|\{(?2)\})*+)\}/';
+
+    /** Semicolons end it but in strings and brackets. */
+    private const DECLARATION = '/(?:[^;"\'()]|"[^"]*"|\'[^\']*\'|(\((?:[^()"\']|"[^"]*"|\'[^\']*\'|(?1))*\)))+/';
+
+    /** All that it says. */
+    public string $whole;
+
+    /**
+     * @param  string  $for  selectors, or the condition
+     * @param  list<array{string, list<string>}>  $selectors  each with the classes that have to be there for it
+     * @param  string  $body  what it says beside that
+     * @param  array<string, string>  $sets  values of custom properties by name
+     * @param  list<self>  $within  of a group
+     */
+    private function __construct(
+        public string $for,
+        public array $selectors,
+        public string $body,
+        public array $sets,
+        public array $within,
+    ) {
+        $this->whole = implode(';', array_filter([self::setting($sets), $body], fn (string $one): bool => $one !== ''));
+    }
+
+    /** @return list<self> of a style sheet, in its order */
+    public static function all(string $css): array
+    {
+        preg_match_all(self::RULE, $css, $found, PREG_SET_ORDER);
+
+        return array_map(
+            fn (array $rule): self => str_contains($rule[2], '{')
+                ? new self($rule[1], [], '', [], self::all($rule[2]))
+                : new self($rule[1], self::selectors($rule[1]), ...self::body($rule[2]), within: []),
+            $found,
+        );
+    }
+
+    /** @return list<array{string, list<string>}> */
+    private static function selectors(string $for): array
+    {
+        preg_match_all('/(?:[^,()]|(\((?:[^()]|(?1))*\)))+/', $for, $each);
+
+        return array_map(function (string $selector): array {
+            // One of several, or none, may be there as well as not.
+            $sure = (string) preg_replace('/:(?:is|where|not)(\((?:[^()]|(?1))*\))/', '', $selector);
+            preg_match_all('/\.([a-z][\w-]*)/i', $sure, $classes);
+
+            return [$selector, $classes[1]];
+        }, $each[0]);
+    }
+
+    /** @return array{body: string, sets: array<string, string>} */
+    private static function body(string $declarations): array
+    {
+        $body = $sets = [];
+        preg_match_all(self::DECLARATION, $declarations, $each);
+        foreach ($each[0] as $one) {
+            if (preg_match('/^--([\w-]+):(.*)$/s', $one, $set) === 1) {
+                $sets[$set[1]] = $set[2];
+            } else {
+                $body[] = $one;
+            }
+        }
+
+        return ['body' => implode(';', $body), 'sets' => $sets];
+    }
+
+    /** @param  array<string, string>  $values  of custom properties by name */
+    public static function setting(array $values): string
+    {
+        return implode(';', array_map(
+            fn (string $name, string $value): string => "--$name:$value",
+            array_keys($values),
+            $values,
+        ));
+    }
+}
