@@ -26,7 +26,7 @@ final class LookRules
         'rule' => 'initial', 'upright' => 'initial', 'pad' => 'initial', 'measure' => 'initial', 'size' => 'initial', 'lead' => 'initial',
         'nsize' => 'initial', 'named' => 'initial', 'fsize' => 'initial', 'headline' => 'initial', 'bubble' => 'initial',
         'act' => 'initial', 'gsize' => 'initial', 'back' => 'initial', 'surface' => 'initial', 'edge' => 'initial',
-        'inset' => 'initial', 'down' => 'initial',
+        'inset' => 'initial', 'down' => 'initial', 'hang' => 'initial',
         'shadow' => 'initial', 'picture-corner' => 'initial', 'picture-edge' => 'initial', 'rows' => 'initial', 'lines' => 'initial',
         'most' => 'initial', 'top' => 'initial', 'peek' => 'initial',
     ];

@@ -18,7 +18,7 @@ final readonly class StyleRule
 
     /**
      * @param  string  $for  selectors, or the condition
-     * @param  list<array{string, list<string>}>  $selectors  each with the classes that have to be there for it
+     * @param  list<array{string, list<string>}>  $selectors  each with what has to be there for it: elements, and classes as ".card"
      * @param  string  $body  what it says beside that
      * @param  array<string, string>  $sets  values of custom properties by name
      * @param  list<self>  $within  of a group
@@ -40,10 +40,18 @@ final readonly class StyleRule
 
         return array_map(
             fn (array $rule): self => str_contains($rule[2], '{')
-                ? new self($rule[1], [], '', [], self::all($rule[2]))
+                ? new self($rule[1], [], '', [], str_starts_with($rule[1], '@keyframes') ? self::frames($rule[2]) : self::all($rule[2]))
                 : new self($rule[1], self::selectors($rule[1]), ...self::body($rule[2]), within: []),
             $found,
         );
+    }
+
+    /** @return list<self> moments of a movement: for nothing that would be there or not */
+    private static function frames(string $css): array
+    {
+        preg_match_all(self::RULE, $css, $found, PREG_SET_ORDER);
+
+        return array_map(fn (array $rule): self => new self($rule[1], [[$rule[1], []]], $rule[2], [], []), $found);
     }
 
     /** @return list<array{string, list<string>}> */
@@ -53,10 +61,11 @@ final readonly class StyleRule
 
         return array_map(function (string $selector): array {
             // One of several, or none, may be there as well as not.
-            $sure = (string) preg_replace('/:(?:is|where|not)(\((?:[^()]|(?1))*\))/', '', $selector);
-            preg_match_all('/\.([a-z][\w-]*)/i', $sure, $classes);
+            $sure = (string) preg_replace(['/\[[^\]]*\]/', '/:(?:is|where|not)(\((?:[^()]|(?1))*\))/'], '', $selector);
+            preg_match_all('/\.[a-z][\w-]*/', $sure, $classes);
+            preg_match_all('/(?<![\w.:#-])[a-z]\w*/', (string) preg_replace('/(\((?:[^()]|(?1))*\))/', '', $sure), $elements);
 
-            return [$selector, $classes[1]];
+            return [$selector, [...$elements[0], ...$classes[0]]];
         }, $each[0]);
     }
 

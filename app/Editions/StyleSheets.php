@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Gnomic\Dress\Dressed;
+use Gnomic\Edition\Plan\Clamp;
 use Gnomic\Edition\Plan\Plan;
 use Gnomic\Edition\Plan\Range;
 use Gnomic\Shape\Card\Card;
@@ -101,25 +102,24 @@ final class StyleSheets
     {
         $layouts = $plan->layouts();
         if (count($layouts) === 1) {
-            return $this->layout($plan, $look, reset($layouts), (string) key($layouts));
+            return $this->layout($plan, $look, reset($layouts));
         }
-        // What moves the cards of one layout is not there where another holds.
-        $sheets = ['[class*="of-"]{display:none}'];
+        $sheets = [];
         foreach ($layouts as $of => $layout) {
-            $sheets[] = $this->widths->where($plan, $layout, implode('', $this->layout($plan, $look, $layout, $of)));
+            // What moves the cards of one layout is not there where another holds.
+            $own = implode('', $this->layout($plan, $look, $layout))."[class*=\"of-\"]:not(.of-$of){display:none}";
+            $sheets[] = $this->widths->where($plan, $layout, $own);
         }
 
         return $sheets;
     }
 
-    /**
-     * @param  string  $of  what it is called among those of the plan
-     * @return list<string>
-     */
-    private function layout(Plan $plan, Dressed $look, Layout $layout, string $of): array
+    /** @return list<string> */
+    private function layout(Plan $plan, Dressed $look, Layout $layout): array
     {
         $name = $layout::name();
         $style = $this->file("layouts/$name/style.css");
+        $hasUprights = $look->tokens->lines === 'all' && array_intersect(['row', 'track'], $layout->parts()) !== [];
 
         return [
             ...array_map(
@@ -128,7 +128,8 @@ final class StyleSheets
             ),
             $style,
             (str_contains($style, 'var(--inner') ? $this->inner($plan->shape) : '').$this->own($plan, $layout)
-                .$this->sizes($plan, $layout, $look).".of-$of{display:flex}",
+                .$this->sizes($plan, $layout, $look),
+            $hasUprights ? $this->file('parts/uprights.css') : '',
         ];
     }
 
@@ -192,7 +193,9 @@ final class StyleSheets
             'none' => $plan->cards === [],
             'card' => $plan->cards !== [],
         ]));
+        $isLevel = array_filter($plan->ranges, fn (Range $range): bool => $plan->fitting->level($range) !== null) !== [];
         $after = array_keys(array_filter([
+            'once' => $isLevel,
             'face/style' => $head->account !== null || $head->faces !== [],
             'open' => $isOpen,
             'honest' => $plan->honest !== null || $plan->hasActionsBelow() || $plan->shape->more !== 'none',
@@ -236,7 +239,10 @@ final class StyleSheets
     /** Whether words have so many lines and no more, at some width. */
     private function hasLines(Plan $plan): bool
     {
-        return array_filter($plan->ranges, fn (Range $range): bool => $range->lines !== null) !== [];
+        $isClamped = fn (Range $range): bool => $range->lines !== null && (! $plan->fitting->cutsNearMedian($range)
+            || array_filter($plan->fitting->clamps($range), fn (Clamp $clamp): bool => $clamp->lines !== null) !== []);
+
+        return array_filter($plan->ranges, $isClamped) !== [];
     }
 
     /** Colours of faces and of pictures while they load: by class, as no page forbids. */

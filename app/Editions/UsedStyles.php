@@ -15,6 +15,9 @@ final class UsedStyles
     /** Classes that scripts give and take. */
     public const GIVEN = ['act', 'all', 'copy', 'followed', 'held', 'live', 'now', 'round', 'still'];
 
+    /** Elements that scripts make. */
+    public const MADE = ['button'];
+
     /** Longer values stand once, however often they are used. */
     private const SHORT = 12;
 
@@ -47,8 +50,16 @@ final class UsedStyles
      */
     public function of(array $sheets, string $on, string $markup, string $beside = ''): string
     {
-        preg_match_all('/ class="([^"]*)"/', $markup, $found);
-        $there = array_fill_keys([...self::GIVEN, ...explode(' ', implode(' ', array_unique($found[1])))], true);
+        preg_match_all('/<([a-z]\w*)(?: class="([^"]*)")?|(?<= class=")([^"]*)"/', $markup, $found);
+        $there = array_fill_keys([...self::MADE, ...$found[1]], true);
+        foreach (array_unique([...$found[2], ...$found[3]]) as $classes) {
+            foreach (explode(' ', $classes) as $class) {
+                $there[".$class"] = true;
+            }
+        }
+        foreach (self::GIVEN as $class) {
+            $there[".$class"] = true;
+        }
         $this->everywhere = $this->elsewhere = [];
         $css = '';
         foreach ($sheets as $sheet) {
@@ -60,7 +71,7 @@ final class UsedStyles
 
     /**
      * @param  list<StyleRule>  $rules
-     * @param  array<string, true>  $there  classes
+     * @param  array<string, true>  $there  elements, and classes as ".card"
      * @param  string|null  $on  null within a group, where nothing holds everywhere
      */
     private function used(array $rules, array $there, ?string $on): string
@@ -74,9 +85,9 @@ final class UsedStyles
                 continue;
             }
             $kept = [];
-            foreach ($rule->selectors as [$selector, $classes]) {
-                foreach ($classes as $class) {
-                    if (! isset($there[$class])) {
+            foreach ($rule->selectors as [$selector, $asked]) {
+                foreach ($asked as $one) {
+                    if (! isset($there[$one])) {
                         continue 2;
                     }
                 }

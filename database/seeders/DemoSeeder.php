@@ -133,7 +133,7 @@ final class DemoSeeder extends Seeder
                     + self::PAGE['light']] + self::PAGE]],
             ['shop5rows0', 'Shop, photo rows', ['version' => 4,
                 'gather' => ['sources' => ['rookcall']],
-                'sift' => ['withPictures' => true, 'limit' => 9],
+                'sift' => ['withPictures' => true, 'limit' => 18],
                 'shape' => ['layout' => ['name' => 'photo-rows', 'rowHeight' => 190], 'head' => [], 'honest' => false,
                     'frame' => ['gap' => 4]], 'dress' => self::PAGE]],
             ['quill7mark', 'Badge on every page', ['version' => 4,

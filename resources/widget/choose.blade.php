@@ -6,13 +6,14 @@
 <span class="quiet" role="status"></span>
 </form>
 @endif
-@if (! $plan->choices->isEmpty())
+@if ($plan->ways() !== [])
 <nav class="choose" aria-label="{{ $words->say('choose.name') }}">
-@foreach ($plan->choices->all as $choice)
-@if ($choice->stars === null || $plan->spread() === null)
+@foreach ($plan->ways() as $choice)
 <a class="way" part="button" href="{{ $home }}{{ $choice->isFirst ? '' : "/$choice->file.html" }}" target="_blank" rel="noopener"{!! $choice->isFirst ? ' data-open="'.e("$path/$choice->file.html").'"' : '' !!}{!! $choice->isNow ? ' aria-current="true"' : '' !!}{!! $choice->said === $choice->text ? '' : ' aria-label="'.e($choice->said).'"' !!}>{{ $choice->text }}@if ($choice->stars !== null) {!! $glyphs->sign() !!}@endif</a>
-@endif
 @endforeach
 <span class="quiet" role="status">{{ $plan->choices->base }}</span>
 </nav>
+@elseif (! $plan->choices->isEmpty())
+{{-- Chosen by on the bars: what is shown is said to those who come back from a choice. --}}
+<p class="unseen shown" role="status">{{ $plan->choices->base }}</p>
 @endif

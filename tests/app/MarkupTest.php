@@ -98,7 +98,7 @@ final class MarkupTest extends TestCase
         $html = $this->markup(['heading' => 'What visitors say', 'head' => ['overall', 'count', 'spread']]);
         self::assertMatchesRegularExpression('~role="heading" aria-level="2" dir="auto">What visitors say<~', $html);
         self::assertStringContainsString('<span class="figure" part="figure">4.0<span class="unseen"> of 5 stars</span></span>', $html);
-        self::assertStringContainsString('from 4 ratings at two sources', $html);
+        self::assertStringContainsString('from 4 ratings<span class="since"> at two sources</span>', $html);
         self::assertStringContainsString('aria-label="5 stars: 0, 4 stars: 3, 3 stars: 0, 2 stars: 1, 1 star: 0"', $html);
         foreach (['overall' => 'class="figure"', 'count' => 'from 4 ratings', 'spread' => 'class="spread '] as $part => $mark) {
             self::assertStringNotContainsString($mark, $this->markup(['head' => array_values(array_diff(['overall', 'count', 'spread'], [$part]))]));

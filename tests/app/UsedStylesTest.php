@@ -16,7 +16,13 @@ final class UsedStylesTest extends TestCase
         yield 'what is there' => ['.card{a:b}.card .words p{a:b}', '.card{a:b}.card .words p{a:b}'];
         yield 'what is not' => ['.dots{a:b}.card .reply{a:b}', ''];
         yield 'one of two' => ['.dots,.card{a:b}', '.card{a:b}'];
-        yield 'without a class' => [':host([hidden]){a:b}p,ul{a:b}', ':host([hidden]){a:b}p,ul{a:b}'];
+        yield 'without a class' => [':host([hidden]){a:b}p,button{a:b}', ':host([hidden]){a:b}p,button{a:b}'];
+        yield 'an element that is not there' => ['p,ul{a:b}.card>b{a:b}summary::marker{a:b}span.card{a:b}', 'p{a:b}'];
+        yield 'what is no element' => [
+            '.card:dir(rtl) p,.card:nth-child(2 of .words){a:b}.card[data-of~=ul],:host([b i]){a:b}* + .card{a:b}',
+            '.card:dir(rtl) p,.card:nth-child(2 of .words){a:b}.card[data-of~=ul],:host([b i]){a:b}* + .card{a:b}',
+        ];
+        yield 'a movement' => ['@keyframes round{from{a:b}50%{a:b}to{a:b}}', '@keyframes round{from{a:b}50%{a:b}to{a:b}}'];
         yield 'a group of rules' => ['@media print{.dots{a:b}.card{a:b}}@container (width<5em){.dots{a:b}}', '@media print{.card{a:b}}'];
         yield 'a group in a group' => [
             '@container (width<5em){@media print{.dots{a:b}.card{a:b}}.g{a:b}.card{c:d}}', '@container (width<5em){@media print{.card{a:b}}.card{c:d}}',
@@ -78,6 +84,13 @@ final class UsedStylesTest extends TestCase
             preg_match_all("/classList\.(?:add|toggle)\('([\w-]+)'|className = '([\w-]+)'/", $source, $found);
             $given = [...$given, ...array_filter([...$found[1], ...$found[2]])];
         }
+        // Elements, by the widgets alone: what opens over the page has styles of its own.
+        $made = [];
+        foreach (['dots', 'more'] as $behaviour) {
+            preg_match_all("/createElement\('(\w+)'/", (string) file_get_contents("resources/embed/behaviours/$behaviour.ts"), $found);
+            $made = [...$made, ...$found[1]];
+        }
+        self::assertEqualsCanonicalizing(UsedStyles::MADE, array_unique($made));
         // What the bench alone shows stands beside the widget.
         self::assertEqualsCanonicalizing(UsedStyles::GIVEN, array_values(array_unique(array_diff($given, ['gnomic-nothing']))));
     }

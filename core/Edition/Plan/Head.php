@@ -26,8 +26,8 @@ final readonly class Head
     /**
      * @param  string|null  $figure  the overall rating as it is shown, "4.6"
      * @param  int|null  $twentieths  the same in twentieths of a star
-     * @param  string|null  $base  what it rests on: "from 318 ratings on three services"
-     * @param  string  $since  and since when, behind it; where there is little room it is left out
+     * @param  string|null  $base  what it rests on: "from 318 ratings"
+     * @param  string  $since  and at how many sources since when, behind it; where there is little room it is left out
      * @param  array<int, int>|null  $spread  ratings by stars 1 to 5
      * @param  string|null  $posts  how many there are of the account: "48 posts"
      * @param  list<HeadChannel>  $channels  figures by outside service
@@ -156,17 +156,23 @@ final readonly class Head
         return $channels;
     }
 
-    /** @return array{string, string} what it rests on, and since when where that stands behind it */
+    /** @return array{string, string} how many it rests on, and at how many sources since when where that stands behind it */
     private static function base(Overall $overall, DateTimeZone $zone, Catalogue $words): array
     {
         $with = ['count' => $overall->count, 'sources' => $overall->sources, 'places' => $words->counted($overall->sources)];
-        $base = $words->say('figures.base', $with);
-        if ($overall->since === null) {
-            return [$base, ''];
+        $whole = $overall->since === null ? $words->say('figures.base', $with) : $words->say(
+            'figures.baseSince',
+            $with + ['month' => $words->month(new DateTimeImmutable("@$overall->since"), $zone)],
+        );
+        // In languages that say the number first, it can stand by itself.
+        foreach ([1, $overall->sources] as $sources) {
+            $base = $words->say('figures.base', ['sources' => $sources] + $with);
+            if (str_starts_with($whole, $base)) {
+                return [$base, substr($whole, strlen($base))];
+            }
         }
-        $whole = $words->say('figures.baseSince', $with + ['month' => $words->month(new DateTimeImmutable("@$overall->since"), $zone)]);
 
-        return str_starts_with($whole, $base) ? [$base, substr($whole, strlen($base))] : [$whole, ''];
+        return [$whole, ''];
     }
 
     /**

@@ -171,6 +171,21 @@ final readonly class Plan
         return array_filter($this->cards, fn (Card $card): bool => $card->part($part) !== null) !== [];
     }
 
+    /**
+     * Choices that stand above the cards: not those on the bars, and while everything is shown, no way back to it either.
+     *
+     * @return list<Choice>
+     */
+    public function ways(): array
+    {
+        $isOnBars = $this->choices->areStars() && $this->spread() !== null;
+
+        return ! $isOnBars ? $this->choices->all : array_values(array_filter(
+            $this->choices->all,
+            fn (Choice $one): bool => $one->stars === null && ! ($one->isFirst && $one->isNow),
+        ));
+    }
+
     /** Whether there is a field to search everything by. */
     public function isSearched(): bool
     {

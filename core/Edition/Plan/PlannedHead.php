@@ -30,7 +30,7 @@ final readonly class PlannedHead
 
     private const ACTION = 2.5;
 
-    /** CSS pixels from which on it is said since when the figures are. */
+    /** CSS pixels from which on it is said since when and at how many sources the figures are. */
     private const SINCE_FROM = 480;
 
     /** Bars of the spread, and the least width that they are shown at. */

@@ -118,15 +118,13 @@ final readonly class PlannedHeight
 
             return self::AROUND_WAYS + Pieces::rows([[min($width, 16.0), self::WAY], [$word, self::WAY]], $width, 0.5, 0.5);
         }
-        if ($choices->isEmpty()) {
-            return 0.0;
-        }
         $ways = [];
-        foreach ($choices->all as $choice) {
-            if ($choice->stars === null || $this->plan->spread() === null) {
-                $glyph = $choice->stars === null ? 0.0 : 1.25;
-                $ways[] = [min($width, self::SMALL * ($this->pieces->width($choice->text) + $glyph + self::WAY_SIDES)), self::WAY];
-            }
+        foreach ($this->plan->ways() as $choice) {
+            $glyph = $choice->stars === null ? 0.0 : 1.25;
+            $ways[] = [min($width, self::SMALL * ($this->pieces->width($choice->text) + $glyph + self::WAY_SIDES)), self::WAY];
+        }
+        if ($ways === []) {
+            return 0.0;
         }
         $base = [min($width, self::SMALL * $this->pieces->width($choices->base)), self::SMALL * Metrics::LEADING];
 

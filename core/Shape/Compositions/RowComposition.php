@@ -12,11 +12,11 @@ use Gnomic\Shape\Parts\Part;
 final readonly class RowComposition extends Composition
 {
     /** Of the column of the author, of what is between the two, and of the whole from which there is room for both; in em. */
-    private const AUTHOR = 16.0;
+    private const AUTHOR = 17.5;
 
     private const BETWEEN = 2.0;
 
-    private const FROM = 37.0;
+    private const FROM = 38.5;
 
     /** Between the two where they stand below each other. */
     private const UNDER = 1.0;

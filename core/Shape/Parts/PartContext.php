@@ -55,6 +55,12 @@ final readonly class PartContext
         return $this->page->name ?? $this->entry->source;
     }
 
+    /** Whether the day is said. */
+    public function hasDate(): bool
+    {
+        return $this->shows(DatePart::name()) && $this->entry->published !== null;
+    }
+
     public function shows(string $part): bool
     {
         return in_array($part, $this->parts, true);

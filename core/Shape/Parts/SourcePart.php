@@ -14,9 +14,15 @@ final readonly class SourcePart extends Part
      * @param  string  $text  the source's name
      * @param  string  $before  what stands before the name: "on "
      * @param  string  $after  and behind it
+     * @param  bool  $isVerified  whether that is said with it: "verified by "
      */
-    private function __construct(public string $text, public string $before, public string $after, private ?string $url)
-    {
+    private function __construct(
+        public string $text,
+        public string $before,
+        public string $after,
+        private ?string $url,
+        public bool $isVerified,
+    ) {
     }
 
     public static function name(): string
@@ -40,11 +46,17 @@ final readonly class SourcePart extends Part
         if ($name === null) {
             return null;
         }
-        $hasDate = $context->shows(DatePart::name()) && $context->entry->published !== null;
-        $said = $context->words->say($hasDate ? 'card.dayAndSaidAt' : 'card.saidAt', ['source' => self::NAME]);
+        $isVerified = $context->entry->verified && $context->shows(VerifiedPart::name());
+        $message = match (true) {
+            $isVerified => 'card.verified',
+            $context->hasDate() => 'card.dayAndSaidAt',
+            default => 'card.saidAt',
+        };
+        $said = $context->words->say($message, ['source' => self::NAME]);
+        $said = ($isVerified && $context->hasDate() ? $context->words->say('list.comma') : '').$said;
         [$before, $after] = [...explode(self::NAME, $said, 2), ''];
 
-        return new self($name, $before, $after, $context->url());
+        return new self($name, $before, $after, $context->url(), $isVerified);
     }
 
     public static function row(): Row
@@ -54,7 +66,7 @@ final readonly class SourcePart extends Part
 
     public function text(): string
     {
-        return $this->before.$this->text;
+        return $this->before.$this->text.$this->after;
     }
 
     public function link(): ?string

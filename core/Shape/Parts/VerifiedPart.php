@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Parts;
 
-/** That its source has made sure of it: "verified by Wayleaf". */
+/** That its source has made sure of it: "verified by Wayleaf"; where the source is named, SourcePart says so. */
 final readonly class VerifiedPart extends Part
 {
-    private function __construct(public string $text)
+    /** @param  string  $before  what stands between a day and this */
+    private function __construct(public string $text, public string $before)
     {
     }
 
@@ -30,18 +31,23 @@ final readonly class VerifiedPart extends Part
     {
         $source = $context->sourceName();
 
-        return $context->entry->verified && $source !== null
-            ? new self($context->words->say('card.verified', ['source' => $source]))
-            : null;
+        if (! $context->entry->verified || $source === null || $context->shows(SourcePart::name())) {
+            return null;
+        }
+
+        return new self(
+            $context->words->say('card.verified', ['source' => $source]),
+            $context->hasDate() ? $context->words->say('list.comma') : '',
+        );
     }
 
     public static function row(): Row
     {
-        return Row::Of;
+        return Row::Said;
     }
 
     public function text(): string
     {
-        return $this->text;
+        return $this->before.$this->text;
     }
 }

@@ -21,8 +21,8 @@ export default function choose(root: ShadowRoot, signal: AbortSignal, host: stri
     if (!edition) throw new TypeError('Nothing there');
     widget.put(edition);
     // The focus stays on what was pressed, and how many there are is said.
-    root.querySelector<HTMLElement>('.choose [aria-current], .spread [aria-current]')?.focus();
-    const status = root.querySelector('.choose [role=status]');
+    root.querySelector<HTMLElement>(':is(.choose, .spread) [aria-current], .bar')?.focus();
+    const status = root.querySelector(':is(.choose [role], .shown)');
     const said = status?.textContent ?? '';
     status?.replaceChildren();
     setTimeout(() => status?.append(said), 100);

@@ -107,9 +107,11 @@ final class ShapeTest extends TestCase
             offered: 3,
         );
         self::assertSame(
-            ['3.4', 'from 3 ratings at two sources', [1 => 1, 2 => 0, 3 => 0, 4 => 2, 5 => 0]],
+            ['3.4', 'from 3 ratings', [1 => 1, 2 => 0, 3 => 0, 4 => 2, 5 => 0]],
             [$plan->head->figure, $plan->head->base, $plan->head->spread],
         );
+        // Where there is room.
+        self::assertStringStartsWith(' at two sources', $plan->head->since);
         self::assertSame('A selection: four stars and up, with words.', $plan->honest?->text);
         self::assertSame('See all (3 entries)', $plan->honest->all);
         $card = $plan->cards[0];

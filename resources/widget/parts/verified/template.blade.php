@@ -1,1 +1,1 @@
-<span class="verified" part="verified">{{ $part->text }}</span>
+<span class="verified" part="verified">{{ $part->before }}{{ $part->text }}</span>
