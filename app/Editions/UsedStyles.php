@@ -115,24 +115,25 @@ final class UsedStyles
         $css = self::put($css, $everywhere);
         $values = array_map(fn (string $value): string => self::put($value, $everywhere), $this->everywhere);
         preg_match_all('/var\(--([\w-]+)/', $css.$beside.implode(' ', array_diff_key($values, $everywhere)), $asked);
-        $kept = array_intersect_key($values, array_flip($asked[1]));
+        $names = array_fill_keys($asked[1], true);
+        $kept = array_intersect_key($values, $names);
 
-        return ($kept === [] ? '' : "$on{".StyleRule::setting($kept).'}').self::asked($css, $on, $kept);
+        return ($kept === [] ? '' : "$on{".StyleRule::setting($kept).'}').self::asked($css, $on, $names);
     }
 
     /**
      * Without properties that nobody asks for, where something else holds for all of it.
      *
-     * @param  array<string, string>  $kept  by name
+     * @param  array<string, true>  $names  of those that are asked for
      */
-    private static function asked(string $css, string $on, array $kept): string
+    private static function asked(string $css, string $on, array $names): string
     {
         return (string) preg_replace_callback(
             '/(?<=[{}])('.preg_quote($on, '/').')\{(--[^{}]*)\}/',
-            function (array $rule) use ($kept): string {
+            function (array $rule) use ($names): string {
                 $sets = array_filter(
                     explode(';', $rule[2]),
-                    fn (string $one): bool => preg_match('/^--([\w-]+):/', $one, $name) !== 1 || isset($kept[$name[1]]),
+                    fn (string $one): bool => preg_match('/^--([\w-]+):/', $one, $name) !== 1 || isset($names[$name[1]]),
                 );
 
                 return $sets === [] ? '' : $rule[1].'{'.implode(';', $sets).'}';

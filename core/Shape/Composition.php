@@ -89,6 +89,16 @@ abstract readonly class Composition
     }
 
     /**
+     * Whether such a card keeps nothing free around its blocks.
+     *
+     * @param  list<class-string<Part>>  $kinds  of the first part of each
+     */
+    public static function isBare(array $kinds): bool
+    {
+        return false;
+    }
+
+    /**
      * Of blocks one below the other.
      *
      * @param  list<int>  $places  of those that are

@@ -14,9 +14,6 @@ use Gnomic\Shape\Lines\TypeScale;
  */
 abstract readonly class Layout
 {
-    /** Of a tile of words: what is kept free around them, and its edges. */
-    private const TILE_SIDES = 30.0;
-
     /** How much higher than the median a card may be. */
     private const OVER_MEDIAN = 1.2;
 
@@ -140,10 +137,16 @@ abstract readonly class Layout
         return false;
     }
 
-    /** Whether below its cards something moves them or stops them. */
-    public function hasControls(): bool
+    /** @return list<'arrows'|'dots'|'numbers'|'pause'|'stop'> what stands below its cards to move them or to stop them */
+    public function controls(): array
     {
-        return false;
+        return [];
+    }
+
+    /** CSS pixels that what moves its cards takes within their own place, where there are several. */
+    public function bar(Space $space): float
+    {
+        return 0.0;
     }
 
     /** Whether it is moved by what stands within its cards' own place. */
@@ -174,16 +177,10 @@ abstract readonly class Layout
         return 0;
     }
 
-    /** Width of the words of a card, in CSS pixels. */
+    /** Width of a card, in CSS pixels. */
     public function cardWidth(Space $space, int $columns): float
     {
         return $space->column($columns);
-    }
-
-    /** CSS pixels at both sides of a card that are not its words', at the usual size of letters. */
-    public function sides(): float
-    {
-        return static::isOfPictures() ? self::TILE_SIDES : 0.0;
     }
 
     /** Lines of words that there is room for, where its cards have no height of their own; null: as many as the brief says. */

@@ -365,7 +365,7 @@ final readonly class Shape
     public function scale(Layout $layout, Space $space, int $columns): TypeScale
     {
         $composition = $this->composition();
-        $width = ($layout->cardWidth($space, $columns) - $layout->sides()) / Metrics::EM;
+        $width = $layout->cardWidth($space, $columns) / Metrics::EM;
 
         return $composition::scale($layout)->on($composition::wordsWidth($width));
     }

@@ -57,6 +57,10 @@ final class UsedStylesTest extends TestCase
             '.g{--lines:initial}.card{gap:1em;-webkit-line-clamp:var(--lines)}',
             '<style>.p2 .item:nth-child(1){--lines:3}</style>',
         ];
+        yield 'set where there is room alone' => [
+            '@container (width>=50em){.g{--card:9em;--other:1em}}.card{width:var(--card)}',
+            '@container (width>=50em){.g{--card:9em}}.card{width:var(--card)}',
+        ];
         yield 'asked for by nobody' => ['.g{--ink:red;color:blue}', '.g{color:blue}'];
         yield 'long, and often' => [
             '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{font-family:var(--text)}',

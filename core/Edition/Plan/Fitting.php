@@ -59,7 +59,7 @@ final readonly class Fitting
     /** @return list<CardHeight> of each card at these widths */
     public function heights(Range $range): array
     {
-        return $this->heights->of($this->scale($range));
+        return $this->heights->of($this->scale($range), $range->layout::isOfPictures());
     }
 
     /** @return array<string, int> of TypeScale::STEPS: how large the words of a card are, by its ref; none where all are of one size */
@@ -153,7 +153,7 @@ final readonly class Fitting
     {
         $space = $this->shape->space(max($range->from, Space::NARROW));
 
-        return ($range->layout->cardWidth($space, $range->arrangement->columns) - $range->layout->sides()) / Metrics::EM;
+        return $range->layout->cardWidth($space, $range->arrangement->columns) / Metrics::EM;
     }
 
     /**

@@ -31,7 +31,7 @@ final readonly class Plan
      * @param  HonestLine|null  $honest  what a selection says of itself; null where it is none
      * @param  list<Range>  $ranges  all widths, each in one of them
      * @param  string  $all  address of everything
-     * @param  bool  $hasFurther  whether visitors can have other entries beside these
+     * @param  int  $further  pages of other entries that visitors can have beside these
      * @param  CardBox  $box  what the look makes of the room on cards
      * @param  Choices  $choices  that visitors have among the entries
      * @param  bool  $isFlush  whether it keeps nothing free around it, as nothing of it is painted
@@ -46,7 +46,7 @@ final readonly class Plan
         public Fitting $fitting,
         public Font $font,
         public string $all,
-        public bool $hasFurther,
+        public int $further,
         public CardBox $box,
         public LookTokens $tokens,
         public bool $isFlush,
@@ -84,7 +84,7 @@ final readonly class Plan
             new Fitting($shape, $cards, $ranges, $heights, $box),
             $input->font,
             $all,
-            $input->pages() !== [],
+            count($input->pages()),
             $box,
             $tokens,
             $isFlush,

@@ -45,6 +45,9 @@ final readonly class PlannedHead
 
     private const FACE_STEP = 1.875;
 
+    /** Between the last of them and how many more there are. */
+    private const OTHERS = 0.625;
+
     /** Between the parts of its row. */
     private const BETWEEN = 1.5;
 
@@ -66,7 +69,7 @@ final readonly class PlannedHead
             min($width, self::HEADING * $this->pieces->width($head->heading, true)),
             self::HEADING_LINE * $this->pieces->lines($head->heading, $width / self::HEADING, true),
         ];
-        $line = $head->line === null ? 0.0 : Metrics::LEADING * $this->pieces->lines($head->line, $width);
+        $line = $head->line === null ? 0.0 : Metrics::LEADING * $this->pieces->lines($head->line, min($width, Metrics::WIDEST));
         $row = $this->row($width, $place, $style);
         // Bars have a line of their own.
         $row = $row === null || $this->plan->spread() === null ? $row : [$width, $row[1]];
@@ -163,9 +166,10 @@ final readonly class PlannedHead
     private function faces(float $width): array
     {
         $others = $this->plan->head->others;
-        $said = $others === null ? 0.0 : 0.625 + self::SMALL * $this->pieces->width($others);
+        $faces = [[self::FACE + (count($this->plan->head->faces) - 1) * self::FACE_STEP, self::FACE]];
+        $said = $others === null ? [] : [[self::OTHERS + self::SMALL * $this->pieces->width($others), self::SMALL * Metrics::LEADING]];
 
-        return [min($width, self::FACE + (count($this->plan->head->faces) - 1) * self::FACE_STEP + $said), self::FACE];
+        return [min($width, Pieces::wide([...$faces, ...$said], 0.0)), Pieces::rows([...$faces, ...$said], $width, 0.0, 0.0)];
     }
 
     /** @return array{float, float} width and height of the figures by service, each in one piece */

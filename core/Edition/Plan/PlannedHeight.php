@@ -20,10 +20,17 @@ final readonly class PlannedHeight
     /** A row of controls or of the honest line. */
     private const FOOT = 2.75;
 
-    /** What moves the cards: its width and its height, with what is kept free above it. */
-    private const CONTROLS = 11.5;
-
+    /** Height of what moves the cards, with what is kept free above it. */
     private const TURN = 3.5;
+
+    /** Widths of an arrow, a dot, "1 of 3", and a box to check with what is kept free beside it. */
+    private const TOOL = 2.5;
+
+    private const DOT = 1.5;
+
+    private const NUMBERS = 3.5 * self::SMALL;
+
+    private const CHECK = 1.25 * self::SMALL + 0.5 * self::SMALL;
 
     /** Between the parts of the foot. */
     private const BETWEEN = 1.5;
@@ -69,7 +76,7 @@ final readonly class PlannedHeight
         }
         $space = $plan->shape->space($width);
         if ($range->layout::most() === 0) {
-            return Metrics::EM * ($this->padding() + $this->head->rating(($width - 2 * $space->side) / Metrics::EM, $width));
+            return Metrics::EM * ($this->padding() + $this->head->rating($space->inner / Metrics::EM, $width));
         }
         $inner = $space->inner / Metrics::EM;
         $isAside = $plan->shape->headIsAside() && $width >= Space::ASIDE_FROM;
@@ -97,7 +104,7 @@ final readonly class PlannedHeight
     {
         $range = $this->plan->at($width);
         $space = $this->plan->shape->space($width);
-        $of = $range->layout->cardWidth($space, $range->arrangement->columns) - $range->layout->sides();
+        $of = $range->layout->cardWidth($space, $range->arrangement->columns);
         $fixed = $this->plan->fitting->level($range);
         $heights = [];
         $clamps = $this->plan->fitting->clamps($range);
@@ -142,8 +149,8 @@ final readonly class PlannedHeight
             $lines = $this->pieces->lines($said, $width / self::SMALL);
             $parts[] = [min($width, self::SMALL * $this->pieces->width($said)), max(self::FOOT, $lines * $small)];
         }
-        if ($this->plan->hasFurther) {
-            $parts[] = [8.0, self::FOOT];
+        if ($this->plan->further > 0) {
+            $parts[] = [min($width, $this->further()), self::FOOT];
         }
         if ($this->plan->hasActionsBelow()) {
             $actions = $this->head->actions($width);
@@ -154,11 +161,44 @@ final readonly class PlannedHeight
             min($width, Pieces::wide($parts, self::BETWEEN)),
             0.25 + Pieces::rows($parts, $width, self::BETWEEN, 0.0),
         ]];
-        if ($range->layout->hasControls() && count($this->plan->cards) > 1) {
-            $foot[] = [min($width, self::CONTROLS), self::TURN];
+        if ($range->layout->controls() !== [] && count($this->plan->cards) > 1) {
+            $foot[] = [min($width, $this->controls($range)), self::TURN];
         }
 
         return Pieces::rows($foot, $width, 1.0, 0.0);
+    }
+
+    /** How wide the button for more is, or the numbers of pages; in em. */
+    private function further(): float
+    {
+        if ($this->plan->shape->more !== 'pages') {
+            return $this->pieces->width($this->plan->words->say('more.button'), true);
+        }
+        $last = $this->plan->further + 1;
+        $numbers = $last < 8 ? range(1, $last) : [1, 2, '…', $last];
+
+        return Pieces::wide(array_map(
+            fn (int|string $number): array => [max(is_int($number) ? 1.5 : 0.0, $this->pieces->width((string) $number, true)), 0.0],
+            $numbers,
+        ), 0.75);
+    }
+
+    /** How wide what moves the cards is; in em. */
+    private function controls(Range $range): float
+    {
+        $pages = (int) ceil($range->arrangement->cards / max(1, $range->arrangement->columns));
+        $pieces = [];
+        foreach ($range->layout->controls() as $control) {
+            array_push($pieces, ...match ($control) {
+                'arrows' => [[self::TOOL, 0.0], [self::TOOL, 0.0]],
+                'pause' => [[self::TOOL, 0.0]],
+                'dots' => [[self::DOT * $pages, 0.0]],
+                'numbers' => [[self::NUMBERS, 0.0]],
+                'stop' => [[self::CHECK + self::SMALL * $this->pieces->width($this->plan->words->say('ticker.stop')), 0.0]],
+            });
+        }
+
+        return Pieces::wide($pieces, self::SMALL * 0.5);
     }
 
     /** In CSS pixels. Tiles of pictures are as high as their places, and have no height of their own. */
@@ -167,7 +207,9 @@ final readonly class PlannedHeight
         $isTile = fn (int $place): bool => $range->layout::isOfPictures() && $this->plan->cards[$place]->isPicture;
         $heights = $this->unscaledCards($space->width);
 
-        return $range->layout->stacked($space, $range->arrangement, array_map(
+        $bar = count($this->plan->cards) > 1 ? $range->layout->bar($space) : 0.0;
+
+        return $bar + $range->layout->stacked($space, $range->arrangement, array_map(
             fn (int $place, float $height): float => $isTile($place) ? 0.0 : $height,
             array_keys($heights),
             $heights,

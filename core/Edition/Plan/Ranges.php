@@ -6,8 +6,8 @@ namespace Gnomic\Edition\Plan;
 
 use Gnomic\Memo;
 use Gnomic\Shape\Card\Card;
+use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Card\CardHeights;
-use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\PicturesPart;
 use Gnomic\Shape\Shape;
@@ -93,7 +93,7 @@ final class Ranges
             // Heights depend on what is shown at these widths, and on nothing else of them.
             $scale = $shape->scale($layout, $shape->space(max($from, Space::NARROW)), $across);
             $kind = "$class->value $lines {$scale->key()}";
-            $tiles[$kind] ??= self::tiles($cards, $heights, $scale, $lines, $without);
+            $tiles[$kind] ??= self::tiles($cards, $heights->of($scale, $layout::isOfPictures()), $lines, $without);
             $parts = $layout::isFine() || $lines !== null ? self::steps($from, $to, $step) : [[$from, $to, $from]];
             foreach ($parts as [$first, $end, $at]) {
                 $space = $shape->space($at);
@@ -156,15 +156,15 @@ final class Ranges
 
     /**
      * @param  list<Card>  $cards
+     * @param  list<CardHeight>  $heights
      * @param  list<string>  $without
      * @return list<Tile>
      */
-    private static function tiles(array $cards, CardHeights $heights, TypeScale $scale, ?int $lines, array $without): array
+    private static function tiles(array $cards, array $heights, ?int $lines, array $without): array
     {
         return array_map(fn (int $place, Card $card): Tile => new Tile(
             ($card->part(PicturesPart::class)?->pictures[0] ?? null)?->ratio(),
-            fn (float $width): float => Metrics::EM
-                * $heights->of($scale)[$place]->at($width / Metrics::EM, $lines, $without),
+            fn (float $width): float => Metrics::EM * $heights[$place]->at($width / Metrics::EM, $lines, $without),
             $card->weight->likes,
             $card->weight->stars,
             $card->weight->isPinned,

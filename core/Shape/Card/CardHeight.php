@@ -56,12 +56,6 @@ final readonly class CardHeight
         return new self($card, $paragraphs, $scale, $shape->picture, $box ?? CardBox::usual(), $shape->composition());
     }
 
-    /** What is left of the width of a card. */
-    private function within(float $width): float
-    {
-        return max(0.5, $width - 2 * $this->box->side);
-    }
-
     /**
      * Whether words take more lines than these, or on cards that are equally high, a title or a name more than one.
      *
@@ -69,7 +63,7 @@ final readonly class CardHeight
      */
     public function isCut(float $width, int $lines, array $without, bool $isLevel): bool
     {
-        $width = $this->composition::wordsWidth($this->within($width));
+        $width = $this->composition::wordsWidth($this->box->within($width));
 
         return $this->words !== null && ! in_array(WordsPart::name(), $without, true)
             && ($this->words->lines($this->measure, $width) > $lines || ($isLevel && $width < $this->briefFrom($without)));
@@ -88,7 +82,7 @@ final readonly class CardHeight
     {
         $isLevel = $isLevel && $this->words !== null && ! in_array(WordsPart::name(), $without, true);
 
-        return $this->box->ends() + 2 * $this->box->around + $this->composed(
+        return $this->ends($without, $width) + 2 * $this->box->around + $this->composed(
             $without,
             $width,
             fn (CardBlock $block, float $within): float => $isLevel && $block->isHeld()
@@ -116,9 +110,9 @@ final readonly class CardHeight
         $blocks = Parts::blocks($kept);
         $words = $lines * $scale->sizes[0] * $box->leading;
 
-        return $box->ends() + $composition::height(
+        return $box->ends($width) + $composition::height(
             array_map(fn (array $block): string => $block[0], $blocks),
-            max(0.5, $width - 2 * $box->side),
+            $box->within($width),
             fn (int $place): float => ($blocks[$place][0] === WordsPart::class ? $words : 0.0) + (CardBlock::kept($blocks[$place]) ?? 0.0),
         );
     }
@@ -131,7 +125,7 @@ final readonly class CardHeight
      */
     public function fixedLines(float $height, float $width, array $without, bool $isLevel = true): int
     {
-        $others = $this->box->ends() + $this->composed(
+        $others = $this->ends($without, $width) + $this->composed(
             $without,
             $width,
             fn (CardBlock $block, float $within): float => ($isLevel || $block->words !== null ? CardBlock::kept($block->parts) : null)
@@ -150,13 +144,32 @@ final readonly class CardHeight
         $blocks = $this->blocks($without);
 
         return $this->composition::height(
-            $this->memo->of('kinds '.implode(' ', $without), fn (): array => array_map(
-                fn (CardBlock $block): string => $block->parts[0]::class,
-                $blocks,
-            )),
-            $this->within($width),
+            $this->kinds($without),
+            $this->box->within($width),
             fn (int $place, float $within): float => $height($blocks[$place], $within),
         );
+    }
+
+    /**
+     * What is kept free above and below all of them, in em.
+     *
+     * @param  list<string>  $without  parts that are not shown
+     */
+    private function ends(array $without, float $width): float
+    {
+        return $this->composition::isBare($this->kinds($without)) ? 2 * $this->box->edge : $this->box->ends($width);
+    }
+
+    /**
+     * @param  list<string>  $without  parts that are not shown
+     * @return list<class-string<Part>> of the first part of each block
+     */
+    private function kinds(array $without): array
+    {
+        return $this->memo->of('kinds '.implode(' ', $without), fn (): array => array_map(
+            fn (CardBlock $block): string => $block->parts[0]::class,
+            $this->blocks($without),
+        ));
     }
 
     /**

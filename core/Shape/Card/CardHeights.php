@@ -24,12 +24,19 @@ final readonly class CardHeights
         $this->paragraphs = Paragraphs::in($font);
     }
 
-    /** @return list<CardHeight> of each card, its words in sizes of a scale */
-    public function of(TypeScale $scale): array
+    /**
+     * @param  bool  $areTiles  whether those of words stand among pictures
+     * @return list<CardHeight> of each card, its words in sizes of a scale
+     */
+    public function of(TypeScale $scale, bool $areTiles = false): array
     {
-        return $this->memo->of($scale->key(), fn (): array => array_map(
-            fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->paragraphs, $scale, $this->box),
-            $this->cards,
-        ));
+        return $this->memo->of($scale->key().($areTiles ? ' tiles' : ''), function () use ($scale, $areTiles): array {
+            $box = $areTiles ? ($this->box ?? CardBox::usual())->tile() : $this->box;
+
+            return array_map(
+                fn (Card $card): CardHeight => CardHeight::of($card, $this->shape, $this->paragraphs, $scale, $box),
+                $this->cards,
+            );
+        });
     }
 }

@@ -51,6 +51,12 @@ final readonly class CaptionComposition extends Composition
         return $pictures === [] || $others === [] ? ['' => $blocks] : ['under' => $pictures, 'over' => $others];
     }
 
+    /** The picture is the card. */
+    public static function isBare(array $kinds): bool
+    {
+        return in_array(PicturesPart::class, $kinds, true) && count($kinds) > 1;
+    }
+
     /** As high as the picture, or as the caption where that is higher. */
     public static function height(array $kinds, float $width, callable $height): float
     {

@@ -42,7 +42,7 @@ final readonly class FaceComposition extends Composition
     {
         $total = Metrics::GAP * max(0, count($kinds) - 1);
         foreach ($kinds as $place => $kind) {
-            $total += $height($place, $width) + ($kind::row() !== null && count($kinds) > 1 ? self::ABOVE_BYLINE : 0.0);
+            $total += $height($place, $width) + ($kind::row() !== null ? self::ABOVE_BYLINE : 0.0);
         }
 
         return $total;

@@ -74,7 +74,8 @@ final readonly class QuotationComposition extends Composition
     public static function height(array $kinds, float $width, callable $height): float
     {
         $isSaid = in_array(WordsPart::class, $kinds, true);
+        $places = self::groups(array_keys($kinds), fn (int $place): string => $kinds[$place])[''];
 
-        return parent::height($kinds, $width, $height) + ($isSaid ? self::MARK + Metrics::GAP : 0.0);
+        return self::stacked($places, $kinds, $width, $height) + ($isSaid ? self::MARK + Metrics::GAP : 0.0);
     }
 }

@@ -25,7 +25,7 @@ final readonly class CarouselLayout extends Layout
     private const CONTROLS = ['arrows' => 'arrows', 'dots' => 'a dot a page', 'numbers' => '"1 of 3"'];
 
     /**
-     * @param  list<string>  $controls  keys of CONTROLS
+     * @param  list<'arrows'|'dots'|'numbers'>  $controls
      * @param  bool  $byCard  whether it moves by one card; by as many as are seen else
      * @param  int|null  $autoplay  seconds a slide; null: it stands still
      * @param  Sides  $sides  where arrows stand
@@ -86,7 +86,7 @@ final readonly class CarouselLayout extends Layout
             Columns::read($settings),
             (int) $settings->intOrNull('rows'),
             $settings->boolOr('wholeRows', false),
-            $settings->strings('controls'),
+            array_values(array_intersect(array_keys(self::CONTROLS), $settings->strings('controls'))),
             self::placed($settings),
             $settings->string('by') === 'card',
             $settings->intOrNull('autoplay'),
@@ -181,9 +181,9 @@ final readonly class CarouselLayout extends Layout
         return $this->sides !== Sides::Under;
     }
 
-    public function hasControls(): bool
+    public function controls(): array
     {
-        return $this->sides === Sides::Under && ($this->controls !== [] || $this->autoplay !== null);
+        return $this->sides !== Sides::Under ? [] : [...($this->autoplay === null ? [] : ['pause']), ...$this->controls];
     }
 
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float
@@ -193,9 +193,12 @@ final readonly class CarouselLayout extends Layout
             $rows[$place % $this->rows] = max($rows[$place % $this->rows] ?? 0.0, $height);
         }
 
-        $hasMore = $this->autoplay !== null || array_diff($this->controls, ['arrows']) !== [];
+        return $rows === [] ? 0.0 : array_sum($rows) + 1;
+    }
 
-        return $rows === [] ? 0.0 : array_sum($rows) + 1 + $this->sides->bar($space, $hasMore);
+    public function bar(Space $space): float
+    {
+        return $this->sides->bar($space, $this->autoplay !== null || array_diff($this->controls, ['arrows']) !== []);
     }
 
     public function rows(Arrangement $arrangement): int

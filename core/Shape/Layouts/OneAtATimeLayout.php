@@ -108,9 +108,9 @@ final readonly class OneAtATimeLayout extends Layout
         return $this->sides !== Sides::Under;
     }
 
-    public function hasControls(): bool
+    public function controls(): array
     {
-        return $this->sides === Sides::Under;
+        return $this->sides !== Sides::Under ? [] : [...($this->autoplay === null ? [] : ['pause']), 'arrows', 'numbers'];
     }
 
     public function cardWidth(Space $space, int $columns): float
@@ -120,7 +120,12 @@ final readonly class OneAtATimeLayout extends Layout
 
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float
     {
-        return $heights === [] ? 0.0 : max($heights) + 1 + $this->sides->bar($space, true);
+        return $heights === [] ? 0.0 : max($heights) + 1;
+    }
+
+    public function bar(Space $space): float
+    {
+        return $this->sides->bar($space, true);
     }
 
     public function rows(Arrangement $arrangement): int

@@ -79,9 +79,9 @@ final readonly class TickerLayout extends Layout
         return $heights === [] ? 0.0 : max($heights) + 1;
     }
 
-    public function hasControls(): bool
+    public function controls(): array
     {
-        return true;
+        return ['stop'];
     }
 
     public function rows(Arrangement $arrangement): int

@@ -16,6 +16,9 @@ final readonly class Paragraph
     /** In thousandths of the size. */
     private int $widest;
 
+    /** Where lines may break: not at blanks that hold words together. */
+    private const BLANKS = '/(?:(?![\x{A0}\x{202F}\x{2007}])\s)+/u';
+
     private const WIDE = '\p{sc:Han}\p{sc:Hiragana}\p{sc:Katakana}\p{sc:Hangul}\x{3000}-\x{303F}\x{FF00}-\x{FFEF}\x{1F000}-\x{1FAFF}';
 
     /**
@@ -45,7 +48,7 @@ final readonly class Paragraph
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $pieces = [];
-            foreach (Pieces::of($line, '/\s+/u') as $word) {
+            foreach (Pieces::of($line, self::BLANKS) as $word) {
                 $before = $table[32] ?? 250;
                 foreach ($isPlain ? [$word] : self::pieces($word) as $piece) {
                     $pieces[] = [$known[$piece] ??= self::width($piece, $table), $before];

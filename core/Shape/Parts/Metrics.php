@@ -21,6 +21,11 @@ final class Metrics
 
     public const SMALL_LINE = self::SMALL * self::LEADING;
 
+    /** Of titles and of small print, that lines are no longer than. */
+    public const WIDEST = 38.0;
+
+    public const WIDEST_SMALL = self::SMALL * 40.0;
+
     /** "Read more" with what is kept free around it. */
     public const MORE = self::SMALL_LINE + 0.375;
 }

@@ -48,6 +48,6 @@ final readonly class ReplyPart extends Part
 
     public function height(Measure $measure, float $width): float
     {
-        return Metrics::SMALL_LINE * (1 + $measure->small($this->text, $width - self::EDGE));
+        return Metrics::SMALL_LINE * (1 + $measure->small($this->text, min($width, Metrics::WIDEST_SMALL) - self::EDGE));
     }
 }

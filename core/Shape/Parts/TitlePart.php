@@ -42,7 +42,7 @@ final readonly class TitlePart extends Part
 
     public function height(Measure $measure, float $width): float
     {
-        return Metrics::LEADING * $measure->paragraph($this->text, true)->linesAt($width);
+        return Metrics::LEADING * $measure->paragraph($this->text, true)->linesAt(min($width, Metrics::WIDEST));
     }
 
     public function lineFrom(Measure $measure): float

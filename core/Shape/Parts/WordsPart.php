@@ -33,7 +33,7 @@ final readonly class WordsPart extends Part
      */
     private function __construct(public string $text, public ?string $rest, public bool $isCut, public bool $isQuoted)
     {
-        $this->plain = $text.($isCut ? ' …' : '');
+        $this->plain = $text.($isCut ? "\u{A0}…" : '');
         $this->quoted = $this->plain.($isQuoted ? '”' : '');
     }
 
