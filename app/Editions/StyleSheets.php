@@ -25,6 +25,9 @@ final class StyleSheets
     /** Shapes that pictures are cut to, as CSS says them. */
     private const SHAPES = ['landscape' => '4/3', 'square' => '1', 'portrait' => '3/4', 'wide' => '16/9', 'original' => 'auto'];
 
+    /** Sizes of words, in em, whose quotation marks are wider than the room that is kept for those of others. */
+    private const LARGE = 2;
+
     /** @var array<string, string> by path */
     private array $files = [];
 
@@ -155,6 +158,8 @@ final class StyleSheets
         }
 
         $isLed = $plan->fitting->leads() !== [];
+        // Marks of large letters hang out further.
+        $css .= $scale->sizes[2] > self::LARGE ? '.view{--hang:1.5em}' : '';
 
         return $css.($isLed ? $this->file('parts/words/lead.css').'.lead{font-size:'.WidthRules::lead($scale).'}' : '');
     }

@@ -133,7 +133,7 @@ final readonly class MosaicLayout extends Layout
             return array_values(array_filter($places, fn (int $place): bool => $tiles[$place]->isPinned));
         }
         if ($this->large === 'pattern') {
-            return $this->repeating($places, $columns);
+            return $this->repeating($tiles, $columns);
         }
         $weight = fn (int $place): float => $this->large === 'likes' ? $tiles[$place]->likes : $tiles[$place]->stars;
         $weighed = array_values(array_filter($places, fn (int $place): bool => $weight($place) > 0));
@@ -143,21 +143,31 @@ final readonly class MosaicLayout extends Layout
     }
 
     /**
-     * One for every two rows.
+     * One for every two rows, of those with pictures: a few words in much room look lost.
      *
-     * @param  list<int>  $places
+     * @param  list<Tile>  $tiles
      * @return list<int>
      */
-    private function repeating(array $places, int $columns): array
+    private function repeating(array $tiles, int $columns): array
     {
         $step = max(3, 2 * $columns - 3);
+        $pictured = array_keys(array_filter($tiles, fn (Tile $tile): bool => $tile->isPictured));
+        $large = [];
+        foreach (array_keys($tiles) as $place) {
+            $isDue = match ($this->pattern) {
+                'left' => $place % $step === 0,
+                'first' => $place === 0,
+                'alike' => false,
+                default => in_array($place % (2 * $step), [0, $step + 1], true),
+            };
+            if ($isDue) {
+                // The next one, before another is due.
+                $near = array_filter($pictured, fn (int $one): bool => $one >= $place && $one < $place + $step - 1);
+                array_push($large, ...array_slice($near, 0, 1));
+            }
+        }
 
-        return array_values(array_filter($places, fn (int $place): bool => match ($this->pattern) {
-            'left' => $place % $step === 0,
-            'first' => $place === 0,
-            'alike' => false,
-            default => in_array($place % (2 * $step), [0, $step + 1], true),
-        }));
+        return array_values(array_unique($large));
     }
 
     /** Rows are as high as a cell is wide, or as the words of a tile that stands in one row. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\Shape;
 
 use Gnomic\Json\Members;
+use Gnomic\Shape\Area;
 use Gnomic\Shape\Frame;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Packing\Balanced;
@@ -84,6 +85,23 @@ final class PackingTest extends TestCase
                 }
             }
         }
+    }
+
+    public function test_much_room_in_a_mosaic_is_for_pictures(): void
+    {
+        $space = Space::at(1200, new Frame);
+        $settings = ['across' => 4, 'cardWidth' => 200, 'fixed' => [], 'large' => 'pattern', 'pattern' => 'turning'];
+        $mosaic = Layouts::named('mosaic')::of(Members::of($settings, '/shape/layout'));
+        $large = function (string $tiles) use ($mosaic, $space): string {
+            $of = array_map(fn (string $kind): Tile => new Tile($kind === 'p' ? 1.5 : null, fn (): float => 100.0), str_split($tiles));
+            $areas = $mosaic->arranged($space, $space, $of)->areas ?? [];
+
+            return implode('', array_map(fn (Area $area): string => $area->columns === 2 && $area->rows === 2 ? '#' : '.', $areas));
+        };
+        self::assertSame('#.....#..', $large('ppppppppp'));
+        self::assertStringNotContainsString('#', $large('wwwwwwwww'));
+        self::assertSame('#........', $large('pwwwwwwww'));
+        self::assertSame('..#.', substr($large('wwpwwwwww'), 0, 4), 'the next one');
     }
 
     public function test_rows_of_pictures_have_bounds(): void
