@@ -29,7 +29,12 @@ final class UsedStyles
     /** A product of numbers of which one at most has a unit. */
     private const PRODUCT = '/calc\((-?[\d.]+(?:[a-z]+|%)?(?:[*\/]-?[\d.]+(?:[a-z]+|%)?)+)\)/';
 
+    /** Of widgets, the last of which are kept. */
+    private const KNOWN = 200;
+
     private readonly Memo $rules;
+
+    private readonly Memo $known;
 
     /** @var array<string, string> values of custom properties that are set for all of it */
     private array $everywhere = [];
@@ -40,6 +45,7 @@ final class UsedStyles
     public function __construct()
     {
         $this->rules = new Memo(self::SHEETS);
+        $this->known = new Memo(self::KNOWN);
     }
 
     /**
@@ -60,6 +66,20 @@ final class UsedStyles
         foreach (self::GIVEN as $class) {
             $there[".$class"] = true;
         }
+
+        // Variants of a widget differ in their words, and hardly ever in what is there.
+        return $this->known->of(
+            hash('xxh128', implode("\0", [...$sheets, $on, $beside, ...array_keys($there)])),
+            fn (): string => $this->made($sheets, $on, $there, $beside),
+        );
+    }
+
+    /**
+     * @param  list<string>  $sheets
+     * @param  array<string, true>  $there  elements, and classes as ".card"
+     */
+    private function made(array $sheets, string $on, array $there, string $beside): string
+    {
         $this->everywhere = $this->elsewhere = [];
         $css = '';
         foreach ($sheets as $sheet) {

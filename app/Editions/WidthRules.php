@@ -112,7 +112,7 @@ final class WidthRules
         $css = $cards === [] ? '' : ".cards$page{".implode(';', $cards).'}';
         // Until a visitor asks for more of them.
         $few = $plan->shape->more === 'none' ? '' : '.cards:not(.all) ';
-        $css .= $stands->cards < count($plan->cards) ? $few.self::item('n+'.($stands->cards + 1), $page).'{display:none}' : '';
+        $css .= $this->away($plan, $range, $few, $page);
         $short = self::short($stands);
         foreach ($stands->areas ?? [] as $index => $area) {
             $css .= self::item($index + 1, $page).'{grid-area:'.self::area($area).'}';
@@ -124,6 +124,28 @@ final class WidthRules
         }
 
         return $css.$this->last($plan, $range, $page);
+    }
+
+    /** Cards that are not shown. @param  string  $few  what holds while nobody has asked for more */
+    private function away(Plan $plan, Range $range, string $few, string $page): string
+    {
+        [$shown, $all] = [$range->arrangement->cards, count($plan->cards)];
+        if ($shown >= $all) {
+            return '';
+        }
+        $away = $range->layout->repeats()
+            ? array_map(fn (int $place): string => $few.self::one($plan, $range, $place, $page), range($shown, $all - 1))
+            : [$few.self::item('n+'.($shown + 1), $page)];
+
+        return implode(',', $away).'{display:none}';
+    }
+
+    /** One of the cards, and copies of it that follow on all of them. @param  int  $place  from 0 */
+    private static function one(Plan $plan, Range $range, int $place, string $page): string
+    {
+        $all = count($plan->cards);
+
+        return self::item($range->layout->repeats() ? "{$all}n+".($place + 1) : $place + 1, $page);
     }
 
     /** What of the next card is seen, where one stands by itself. */
@@ -254,7 +276,7 @@ final class WidthRules
                 $isWhole && in_array($card->ref, $plan->fitting->clamped(), true) ? '--more:none' : null,
             ]));
             if ($rule !== '') {
-                $other[$rule][] = self::item($index + 1, $page);
+                $other[$rule][] = self::one($plan, $range, $index, $page);
             }
         }
         $css = '';

@@ -16,6 +16,9 @@ final readonly class Codes
     /** Characters of a code that people paste. */
     private const SHORT = 300;
 
+    /** The room of what stands over the page. */
+    private const NONE = '0px';
+
     /** Where no scripts run, no room is kept; older browsers leave this out. */
     private const SCRIPTED = ';display:if(media(scripting):block;else:none)';
 
@@ -152,7 +155,7 @@ final readonly class Codes
     {
         $room = $widget->edition->room['length'] ?? null;
 
-        return $room === null ? $this->tagWith($widget, '', '')
+        return $room === null || $room === self::NONE ? $this->tagWith($widget, '', '')
             : $this->tagWith($widget, " style=\"--gnomic-room:$room\"", self::kept('var(--gnomic-room)'));
     }
 
@@ -171,7 +174,8 @@ final readonly class Codes
      */
     private static function kept(string $length): string
     {
-        return "<svg display=block height=0 style=\"padding-top:$length".self::SCRIPTED.'"><set attributeName=display to=none begin='
+        // What takes no room stands between paragraphs as if it were not there: their margins meet.
+        return $length === self::NONE ? '' : "<svg display=block height=0 style=\"padding-top:$length".self::SCRIPTED.'"><set attributeName=display to=none begin='
             .self::SCRIPT.'.error;'.self::PATIENCE.'s /></svg>';
     }
 

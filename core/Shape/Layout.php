@@ -131,6 +131,12 @@ abstract readonly class Layout
         return false;
     }
 
+    /** Whether copies of all its cards follow on them, as they go round. */
+    public function repeats(): bool
+    {
+        return false;
+    }
+
     /** Whether its cards are moved through, each a slide for those who hear it. */
     public static function hasSlides(): bool
     {

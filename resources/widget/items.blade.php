@@ -1,21 +1,22 @@
-{{-- Cards in a row of their own. The templates of their parts are put in where this is compiled (App\Editions\PartTemplates). --}}
-@foreach ($plan->cards as $place => $card)
+{{-- Cards in a row of their own. The templates of their parts are put in where this is compiled (App\Editions\PartTemplates);
+    its loops are PHP's own, as there are dozens of turns in each. --}}
+<?php foreach ($plan->cards as $place => $card) { ?>
 <div class="item{{ $page === '' ? '' : " $page" }}{{ $card->isPicture ? ' pic' : '' }}" data-e="{{ $card->ref }}"@if ($plan->leading()::hasSlides()) role="group" aria-roledescription="{{ $words->say('carousel.slide') }}" aria-label="{{ $words->say('carousel.place', ['at' => $before + $place + 1, 'count' => $count]) }}"@endif>@php($spokenIn = $card->language === $words->language ? '' : ' lang="'.e((string) $card->language).'"')
 @php($opens = $card->opens ?? ($enlarges ? ($card->url ?? $plan->all) : null))
 <article class="card" part="card">
-@foreach ($composition::groups($card->blocks, $kind) as $group => $blocks)
+<?php foreach ($composition::groups($card->blocks, $kind) as $group => $blocks) { ?>
 @if ($group !== '')
 <div class="{{ $group }}">
 @endif
-@foreach ($blocks as $block)
+<?php foreach ($blocks as $block) { ?>
 @partsOfCard
-@endforeach
+<?php } ?>
 @if ($group !== '')
 </div>
 @endif
-@endforeach
+<?php } ?>
 @if ($opens !== null)
 <a class="open" href="{{ $opens }}" rel="{{ $plan->shape->rel }}"{!! $plan->shape->newTab && ! $enlarges ? ' target="_blank"' : '' !!} aria-label="{{ $words->say($enlarges ? 'card.enlarge' : 'card.open', ['name' => $card->called]) }}"></a>
 @endif
 </article></div>
-@endforeach
+<?php } ?>

@@ -530,6 +530,12 @@ final class PlacingTest extends TestCase
         $long = new Codes('https://'.str_repeat('widgets.', 16).'example', base_path('resources/codes'));
         self::assertLessThanOrEqual(300, strlen($long->tag($this->widget)));
         self::assertStringNotContainsString('<svg', $long->tag($this->widget));
+        // What stands over the page takes no room in it.
+        $this->widget->update(['brief' => BriefReader::read(['version' => 4, 'shape' => ['layout' => ['name' => 'panel', 'form' => 'badge']]])->toArray()]);
+        $this->publish($this->widget);
+        foreach ([app(Codes::class)->tag($this->widget->refresh()), app(Codes::class)->exactTag($this->widget)] as $code) {
+            self::assertStringEndsWith("<gnomic-widget key=\"{$this->widget->key}\"></gnomic-widget>", $code);
+        }
     }
 
     public function test_a_script_of_a_site_that_is_not_whole_is_written_again(): void

@@ -272,7 +272,8 @@ test('place', async ({ page, request }) => {
       .views;
   php('artisan', 'gnomic:count');
   const before = await views();
-  const sent = await beacons(20_000, 2_000, say);
+  // As many at once as one sender may send: beyond, the server answers with a refusal.
+  const sent = await beacons(600, 200, say);
   const from = performance.now();
   php('artisan', 'gnomic:count');
   say(`  added up in ${(performance.now() - from).toFixed(0)} ms, the command's start included`);

@@ -79,6 +79,11 @@ final readonly class TickerLayout extends Layout
         return $heights === [] ? 0.0 : max($heights) + 1;
     }
 
+    public function repeats(): bool
+    {
+        return true;
+    }
+
     public function controls(): array
     {
         return ['stop'];

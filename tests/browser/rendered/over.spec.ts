@@ -60,6 +60,28 @@ test('a ticker goes round without a seam; copies are for eyes alone; who left it
   await expect(page.locator('gnomic-widget .copy')).toHaveCount(0);
 });
 
+test('copies in a ticker are as their originals, at every width, and nothing moves when they come', async ({
+  page,
+}) => {
+  const long = entries('reviews', 6).map((entry, index) => ({
+    ...entry,
+    text: index % 2 ? 'A night to keep.' : 'Two hours went like ten minutes, and nobody minded the cold. '.repeat(9),
+  }));
+  const shape = { layout: { name: 'ticker', cardWidth: 300 }, shorten: null };
+  await show(page, one(shape, long, 6, { phone: 4 }));
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 900 });
+    await expect(page.locator('gnomic-widget .copy').first()).toBeAttached();
+    const heights = await page.locator('gnomic-widget .item').evaluateAll((items) =>
+      // As their own words make them, not as high as the highest.
+      items.map((item) => Math.round(item.querySelector('.words p')?.getBoundingClientRect().height ?? 0)),
+    );
+    const originals = heights.slice(0, 6);
+    expect(originals.filter((height) => height > 0)).toHaveLength(width === 390 ? 4 : 6);
+    for (let from = 6; from < heights.length; from += 6) expect(heights.slice(from, from + 6)).toEqual(originals);
+  }
+});
+
 test('a panel that darkens the page is modal, by keys and by mouse', async ({ page }) => {
   await show(page, one({ layout: { name: 'panel', form: 'badge' } }));
   const opener = page.locator('gnomic-widget .opener');
