@@ -175,8 +175,9 @@ final readonly class Codes
     private static function kept(string $length): string
     {
         // What takes no room stands between paragraphs as if it were not there: their margins meet.
-        return $length === self::NONE ? '' : "<svg display=block height=0 style=\"padding-top:$length".self::SCRIPTED.'"><set attributeName=display to=none begin='
-            .self::SCRIPT.'.error;'.self::PATIENCE.'s /></svg>';
+        return $length === self::NONE ? ''
+            : "<svg display=block height=0 style=\"padding-top:$length".self::SCRIPTED.'"><set attributeName=display to=none begin='
+                .self::SCRIPT.'.error;'.self::PATIENCE.'s /></svg>';
     }
 
     public function site(Site $site): string
