@@ -18,6 +18,9 @@ final readonly class Byline
     /** Between a name and what is said of it on its line. */
     private const BETWEEN = 0.5;
 
+    /** Of a width, in which what just fits does so although letters are set on whole pixels. */
+    private const SURE = 0.993;
+
     private bool $hasFace;
 
     /** @var array<string, list<Part>> its parts in the order in which they stand, by the name of their row */
@@ -99,7 +102,7 @@ final readonly class Byline
         $name = $measure->paragraph($this->rows[Row::Name->name] ?? '', true)->widest() * $measure->composition::nameSize();
         $said = $measure->paragraph($this->rows[Row::Said->name] ?? '')->widest() * Metrics::SMALL;
 
-        return $name + self::BETWEEN + $said <= $width ? $measure->composition::nameSize() * Metrics::LEADING : null;
+        return $name + self::BETWEEN + $said <= $width * self::SURE ? $measure->composition::nameSize() * Metrics::LEADING : null;
     }
 
     /** From which width within the card on the name, and what stands in the row below it, take a line each. */

@@ -1,5 +1,6 @@
 @php($rows = $block->byline->parts)
-<div class="by quiet{{ $block->byline->isFlat() && $composition::isFlat() ? ' flat' : '' }}" part="by">
+@php($isFlat = $block->byline->isFlat() && $composition::isFlat())
+<div class="by quiet{{ $isFlat ? ' flat' : '' }}" part="by">
 <?php foreach ($rows['Face'] ?? [] as $part) { ?>
 @partOf(Face)
 <?php } ?>
@@ -10,6 +11,7 @@
 @if (isset($rows['Of']))
 <span class="of"><?php foreach ($rows['Of'] as $at => $part) { ?>{{ $at === 0 ? '' : $words->say('list.comma') }}@partOf(Of)<?php } ?></span>
 @endif
-<?php foreach ($rows['Said'] ?? [] as $part) { ?>@partOf(Said)<?php } ?>
+{{-- Beside the name, the day and the source are one piece. --}}
+{!! $isFlat ? '<span>' : '' !!}<?php foreach ($rows['Said'] ?? [] as $part) { ?>@partOf(Said)<?php } ?>{!! $isFlat ? '</span>' : '' !!}
 </p>
 </div>
