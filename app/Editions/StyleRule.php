@@ -19,7 +19,7 @@ final readonly class StyleRule
     /**
      * @param  string  $for  selectors, or the condition
      * @param  list<array{string, list<string>}>  $selectors  each with what has to be there for it: elements, and classes as ".card"
-     * @param  string  $body  what it says beside that
+     * @param  string  $body  what it says beside its custom properties
      * @param  array<string, string>  $sets  values of custom properties by name
      * @param  list<self>  $within  of a group
      */

@@ -61,6 +61,10 @@ final class UsedStylesTest extends TestCase
             '@container (width>=50em){.g{--card:9em;--other:1em}}.card{width:var(--card)}',
             '@container (width>=50em){.g{--card:9em}}.card{width:var(--card)}',
         ];
+        yield 'asked for by nobody, beside what ends in a string' => [
+            '@media print{.g{--back:url("a;b.png");--ink:red}}.card{color:var(--ink)}', '@media print{.g{--ink:red}}.card{color:var(--ink)}',
+        ];
+        yield 'a length by a length' => ['.card{width:calc(4px/2px)}', '.card{width:calc(4px/2px)}'];
         yield 'asked for by nobody' => ['.g{--ink:red;color:blue}', '.g{color:blue}'];
         yield 'long, and often' => [
             '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{font-family:var(--text)}',
