@@ -8,6 +8,8 @@ use Gnomic\Json\Members;
 use Gnomic\Json\Schema\ChoiceSchema;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Shape\Arrangement;
+use Gnomic\Shape\Compositions\FaceComposition;
+use Gnomic\Shape\Compositions\WordsComposition;
 use Gnomic\Shape\Layout;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Purpose;
@@ -75,6 +77,12 @@ final readonly class OneAtATimeLayout extends Layout
     public function seconds(): ?int
     {
         return $this->autoplay;
+    }
+
+    /** One voice after another: whose it is stands above what was said. */
+    public function composed(string $composition): string
+    {
+        return $composition === WordsComposition::name() ? FaceComposition::name() : $composition;
     }
 
     public function scale(): TypeScale
