@@ -98,9 +98,9 @@ test('single tokens wait until they are those of the chosen look and scheme', as
 test('moves, a kept look, words and rules of their own @long', async ({ page }) => {
   await openDress(page, 'about1line');
   await page.getByRole('radio', { name: 'Linen' }).click();
-  await expect.poll(() => styleOf(page, '.card', 'border-top-left-radius')).toBe('10px');
-  await page.getByRole('button', { name: 'rounder' }).click();
   await expect.poll(() => styleOf(page, '.card', 'border-top-left-radius')).toBe('14px');
+  await page.getByRole('button', { name: 'rounder' }).click();
+  await expect.poll(() => styleOf(page, '.card', 'border-top-left-radius')).toBe('18px');
   await expectAccessible(page, { except: ['landmark-unique'], part: '.work > :not(.proofs)' });
   await page.getByLabel('Keep what is on the bench').fill('Quillmoor linen');
   await part(page, 'Keep this look');

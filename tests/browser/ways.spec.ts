@@ -284,8 +284,8 @@ test('a widget shows the pictures of a photo account, and they are ours @long', 
   await page.getByLabel('Quillmoor Observatory on Shutterfen', { exact: true }).check();
   await page.locator('[data-phrase=layout]').click();
   await page.getByRole('button', { name: 'On each card' }).click();
-  await page.getByLabel('Portrait or initials').check();
-  await page.getByLabel('Pictures and videos').check();
+  await expect(page.getByRole('checkbox', { name: 'Portrait or initials' })).toBeChecked();
+  await page.getByRole('checkbox', { name: 'Pictures and videos' }).check();
   await page.getByRole('button', { name: 'How it is said' }).click();
   await page.getByLabel('Names').selectOption('first name, initial of the last');
   const proof = page.frameLocator('iframe[title*="1120"]');

@@ -100,7 +100,7 @@ test('labels and pins, by keys', async ({ page }) => {
   await expect(page.locator('.reading')).toContainText('place ');
   await page.getByRole('heading', { name: 'Entries' }).click();
   // One that the widget gathers, and does not show first already.
-  await page.getByLabel('Search').fill('Worth the hill');
+  await page.getByLabel('Search').fill('Bryony, worth the hill');
   await expect(page.locator('.row')).toHaveCount(1);
   await page.getByRole('heading', { name: 'Entries' }).click();
   await page.keyboard.press('j');
