@@ -26,14 +26,23 @@ final class Behaviours
         foreach ($plan->cards === [] ? [] : $plan->layouts() as $layout) {
             $names = [...$names, $layout::name(), ...$layout->behaviours()];
         }
-        $names[] = $plan->choices->isEmpty() ? '' : 'choose';
-        $names[] = $plan->enlarges() ? 'open' : '';
-        $names[] = $plan->shape->more === 'none' ? '' : 'more';
-        $names[] = $plan->opensOver() ? 'popovers' : '';
-        $names[] = $plan->shape->date === 'relative' ? 'ago' : '';
 
-        $names[] = $scheme === Scheme::Page ? 'scheme' : '';
+        return $this->named([...$names, ...array_keys(array_filter([
+            'choose' => ! $plan->choices->isEmpty(),
+            'open' => $plan->enlarges(),
+            'more' => $plan->shape->more !== 'none',
+            'popovers' => $plan->opensOver(),
+            'ago' => $plan->shape->date === 'relative',
+            'scheme' => $scheme === Scheme::Page,
+        ]))]);
+    }
 
+    /**
+     * @param  list<string>  $names
+     * @return list<string> files of those that there are, each once
+     */
+    public function named(array $names): array
+    {
         return array_values(array_unique(array_filter(array_map($this->file(...), $names), is_string(...))));
     }
 

@@ -59,8 +59,11 @@ final class Fragments
             'styles' => self::STYLES,
             'with' => [
                 ...$this->behaviours->of($plan, $variant->look->scheme),
-                ...array_filter([$finds ? $this->behaviours->file('find') : null], is_string(...)),
-                ...($variant->counts ? array_filter([$this->behaviours->file('count')], is_string(...)) : []),
+                ...$this->behaviours->named(array_keys(array_filter([
+                    'find' => $finds,
+                    'described' => $variant->brief->shape->markup,
+                    'count' => $variant->counts,
+                ]))),
             ],
             'key' => $variant->counts ? $key : null,
             'home' => "$this->host/w/$key",

@@ -37,7 +37,7 @@ final class Glyphs
     {
         $neutral = LookTokens::NEUTRAL[$tokens->glyph] ?? null;
 
-        return '<svg class="drawn" aria-hidden="true">'.$this->five('y', $tokens->glyph)
+        return '<svg class="unseen" aria-hidden="true">'.$this->five('y', $tokens->glyph)
             .($neutral === null ? '' : $this->five('n', $neutral)).'</svg>';
     }
 

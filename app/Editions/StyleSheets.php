@@ -11,6 +11,7 @@ use Gnomic\Edition\Plan\Range;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\Face;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\FacePart;
 use Gnomic\Shape\Parts\Parts;
 use Gnomic\Shape\Parts\PicturesPart;
@@ -152,7 +153,7 @@ final class StyleSheets
     {
         $composition = $plan->shape->composition();
         $scale = $composition::scale($layout);
-        $css = ".words{--size:{$scale->sizes[0]}em}";
+        $css = $scale->sizes[0] === TypeScale::USUAL ? '' : ".words{--size:{$scale->sizes[0]}em}";
         foreach ($scale->isEven() ? [] : [1, 2] as $step) {
             $css .= ".s$step{--size:{$scale->sizes[$step]}em;--lead:{$scale->leading($step, $look->tokens->leading / 100)}}";
         }

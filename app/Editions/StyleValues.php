@@ -16,13 +16,21 @@ final class StyleValues
     private const REFERENCE = '/var\(--([\w-]+)(?:,((?:[^()]++|\((?2)\))*+))?\)/';
 
     /** Of numbers with units or without. */
-    private const PRODUCT = '/calc\((-?[\d.]+(?:[a-z]+|%)?(?:[*\/]-?[\d.]+(?:[a-z]+|%)?)+)\)/';
+    private const PRODUCT = '/calc\(('.self::TERM.')\)/';
+
+    /** Of two products. */
+    private const LEAST = '/min\(('.self::TERM.'),('.self::TERM.')\)/';
+
+    private const TERM = '-?[\d.]+(?:[a-z]+|%)?(?:[*\/]-?[\d.]+(?:[a-z]+|%)?)*';
 
     /** @var array<string, string> by name, of those that are set for all of it; the last one holds */
     private array $everywhere = [];
 
     /** @var array<string, string> of those that are set for something in it as well */
     private array $elsewhere = [];
+
+    /** @var array<string, true> names of those that something in it takes back */
+    private array $takenBack = [];
 
     /** @param  string  $on  selector of what carries those that are the same everywhere */
     public function __construct(private readonly string $on)
@@ -39,6 +47,7 @@ final class StyleValues
     {
         if ($isWithin || $rule->for !== $this->on) {
             $this->elsewhere += $rule->sets;
+            $this->takenBack += array_fill_keys(array_keys($rule->sets, 'initial', true), true);
 
             return $for.'{'.$rule->whole.'}';
         }
@@ -57,7 +66,8 @@ final class StyleValues
     {
         $same = $this->same($css, $beside);
         $css = self::put($css, $same);
-        $values = array_map(fn (string $value): string => self::put($value, $same), $this->everywhere);
+        $values = array_map(fn (string $value): string => self::shortened(self::put($value, $same)), $this->everywhere);
+        [$css, $values] = $this->settled($css, $values, $beside);
         preg_match_all('/var\(--([\w-]+)/', $css.$beside.implode(' ', array_diff_key($values, $same)), $found);
         $asked = array_fill_keys($found[1], true);
         $kept = array_intersect_key($values, $asked);
@@ -69,13 +79,60 @@ final class StyleValues
     private function same(string $css, string $beside): array
     {
         preg_match_all('/[{;]--([\w-]+):/', $beside, $later);
+        $values = array_diff_key($this->everywhere, $this->elsewhere, array_flip($later[1]));
+        $plain = array_filter($values, fn (string $value): bool => strlen($value) <= self::SHORT && ! str_contains($value, 'var('));
+        // Those that ask for nothing but plain ones are plain as well.
+        $values = array_map(fn (string $value): string => self::worked(self::put($value, $plain)), $values);
 
         return array_filter(
-            array_diff_key($this->everywhere, $this->elsewhere, array_flip($later[1])),
+            $values,
             fn (string $value, string $name): bool => ! str_contains($value, 'var(')
                 && (strlen($value) <= self::SHORT || substr_count($css, "var(--$name") < 2),
             ARRAY_FILTER_USE_BOTH,
         );
+    }
+
+    /**
+     * Without what holds where a property is not set, if it is set everywhere; where it is taken back everywhere, and the same holds
+     * wherever it is asked for, that is its value.
+     *
+     * @param  array<string, string>  $values  by name
+     * @return array{string, array<string, string>} rules and values
+     */
+    private function settled(string $css, array $values, string $beside): array
+    {
+        preg_match_all('/(?='.substr(self::REFERENCE, 1, -1).')/', $css.$beside.implode(' ', $values), $found, PREG_SET_ORDER);
+        $usual = [];
+        foreach ($found as $one) {
+            $usual[$one[1]][$one[2] ?? ''] = $one[2] ?? '';
+        }
+        $settled = [];
+        foreach (array_diff_key($values, $this->takenBack) as $name => $value) {
+            $each = $usual[$name] ?? [];
+            $value = $value === 'initial' && count($each) === 1 ? reset($each) : $value;
+            if ($value !== '' && $value !== 'initial' && ! str_contains($value, 'var(')) {
+                $values[$name] = $value;
+                $settled[$name] = true;
+            }
+        }
+
+        return [self::bare($css, $settled), array_map(fn (string $value): string => self::bare($value, $settled), $values)];
+    }
+
+    /** @param  array<string, true>  $settled  names of those that are asked for without saying what holds else */
+    private static function bare(string $css, array $settled): string
+    {
+        return (string) preg_replace_callback(self::REFERENCE, fn (array $one): string => match (true) {
+            ! isset($one[2]) => $one[0],
+            isset($settled[$one[1]]) => "var(--$one[1])",
+            default => "var(--$one[1],".self::bare($one[2], $settled).')',
+        }, $css);
+    }
+
+    /** A colour with a digit for two that are alike. */
+    private static function shortened(string $value): string
+    {
+        return (string) preg_replace('/^#(.)\1(.)\2(.)\3(?:(.)\4)?$/', '#$1$2$3$4', $value);
     }
 
     /** @param  array<string, string>  $same  values by name */
@@ -115,23 +172,40 @@ final class StyleValues
         );
     }
 
-    /** With products worked out, to a ten-thousandth. */
+    /** With products worked out, and the lesser of two lengths. */
     private static function worked(string $css): string
     {
-        return (string) preg_replace_callback(self::PRODUCT, function (array $product): string {
-            preg_match_all('/([*\/]?)(-?[\d.]+)([a-z%]*)/', $product[1], $factors, PREG_SET_ORDER);
-            $value = 1.0;
-            foreach ($factors as [, $sign, $number]) {
-                $value = $sign === '/' ? fdiv($value, (float) $number) : $value * (float) $number;
-            }
-            $units = array_filter(array_column($factors, 3), fn (string $unit): bool => $unit !== '');
-            // A length times a length is none.
-            if (! is_finite($value) || count($units) > 1) {
-                return $product[0];
-            }
-            $written = rtrim(rtrim(number_format($value, 4, '.', ''), '0'), '.');
+        $css = (string) preg_replace_callback(self::LEAST, function (array $two): string {
+            [$one, $other] = [self::product($two[1]), self::product($two[2])];
 
-            return ($written === '-0' ? '0' : $written).implode('', $units);
+            return $one === null || $other === null || $one[1] !== $other[1] ? $two[0] : self::written(min($one[0], $other[0]), $one[1]);
         }, $css);
+
+        return (string) preg_replace_callback(self::PRODUCT, function (array $found): string {
+            $product = self::product($found[1]);
+
+            return $product === null ? $found[0] : self::written(...$product);
+        }, $css);
+    }
+
+    /** @return array{float, string}|null a number and its unit; null where it has none: a length times a length is no length */
+    private static function product(string $term): ?array
+    {
+        preg_match_all('/([*\/]?)(-?[\d.]+)([a-z%]*)/', $term, $factors, PREG_SET_ORDER);
+        $value = 1.0;
+        foreach ($factors as [, $sign, $number]) {
+            $value = $sign === '/' ? fdiv($value, (float) $number) : $value * (float) $number;
+        }
+        $units = array_filter(array_column($factors, 3), fn (string $unit): bool => $unit !== '');
+
+        return is_finite($value) && count($units) < 2 ? [$value, implode('', $units)] : null;
+    }
+
+    /** To a ten-thousandth. */
+    private static function written(float $value, string $unit): string
+    {
+        $written = rtrim(rtrim(number_format($value, 4, '.', ''), '0'), '.');
+
+        return ($written === '-0' ? '0' : $written).$unit;
     }
 }

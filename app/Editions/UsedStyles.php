@@ -78,11 +78,25 @@ final class UsedStyles
                         continue 2;
                     }
                 }
-                $kept[] = $selector;
+                $kept[] = self::plain($selector, $there);
             }
             $used .= $kept === [] ? '' : $values->taken($rule, implode(',', $kept), $isWithin);
         }
 
         return $used;
+    }
+
+    /**
+     * A selector without what holds everywhere: that something has not in it what is not there.
+     *
+     * @param  array<string, true>  $there  as there() has it
+     */
+    private static function plain(string $selector, array $there): string
+    {
+        return ! str_contains($selector, ':not(:has(.') ? $selector : (string) preg_replace_callback(
+            '/:not\(:has\((\.[a-z][\w-]*)\)\)/',
+            fn (array $one): string => isset($there[$one[1]]) ? $one[0] : '',
+            $selector,
+        );
     }
 }

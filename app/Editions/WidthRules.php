@@ -26,8 +26,12 @@ final class WidthRules
     /** @param  string  $page  class of the first page of several: others do not follow its places; "" where it is the only one */
     public function of(Plan $plan, string $page = ''): string
     {
-        $rules = $this->each($plan, fn (Range $range): string => $this->places($plan, $range, $page)
-            .$this->sizes($plan, $range).$this->usual($plan, $range).$this->clamps($plan, $range, $page));
+        $rules = $this->each($plan, fn (Range $range): array => [
+            ...$this->places($plan, $range, $page),
+            'sizes' => $this->sizes($plan, $range),
+            ...$this->usual($plan, $range),
+            ...$this->clamps($plan, $range, $page),
+        ]);
         $side = $plan->shape->space(0)->side;
 
         return $rules.($side < $plan->shape->frame->side() ? self::within(0, Space::NARROW, '.g{--side:'.self::em($side).'}') : '');
@@ -36,35 +40,58 @@ final class WidthRules
     /** Of a further page whose cards have places of their own. @param  string  $page  its class */
     public function page(Plan $plan, string $page): string
     {
-        return $this->each($plan, fn (Range $range): string => $this->places($plan, $range, $page).$this->clamps($plan, $range, $page));
+        return $this->each($plan, fn (Range $range): array => [
+            ...$this->places($plan, $range, $page),
+            ...$this->clamps($plan, $range, $page),
+        ]);
     }
 
     /** Of a further page whose cards follow those before them. @param  string  $page  its class */
     public function following(Plan $plan, string $page): string
     {
-        return $this->each($plan, fn (Range $range): string => $this->clamps($plan, $range, $page));
-    }
-
-    /** @param  callable(Range): string  $css */
-    private function each(Plan $plan, callable $css): string
-    {
-        $written = $last = '';
-        $from = 0;
-        foreach ($plan->ranges as $range) {
-            $next = $css($range);
-            if ($next !== $last) {
-                $written .= self::within($from, $range->from, $last);
-                [$from, $last] = [$range->from, $next];
-            }
-        }
-
-        return $written.self::within($from, null, $last);
+        return $this->each($plan, fn (Range $range): array => $this->clamps($plan, $range, $page));
     }
 
     /** Where a layout holds, of several. */
     public function where(Plan $plan, Layout $layout, string $css): string
     {
-        return $this->each($plan, fn (Range $range): string => $range->layout->equals($layout) ? $css : '');
+        return $this->each($plan, fn (Range $range): array => ['' => $range->layout->equals($layout) ? $css : '']);
+    }
+
+    /**
+     * All rules of a range together, or each kind of them for all the widths that it holds for: whichever takes fewer letters.
+     *
+     * @param  callable(Range): array<string, string>  $rules  by kind; none contradicts one of another kind
+     */
+    private function each(Plan $plan, callable $rules): string
+    {
+        $each = array_map($rules, $plan->ranges);
+        $together = self::written($plan, [array_map(fn (array $kinds): string => implode('', $kinds), $each)]);
+        $apart = self::written($plan, array_map(
+            fn (string $kind): array => array_map(fn (array $kinds): string => $kinds[$kind] ?? '', $each),
+            array_keys(array_merge(...$each)),
+        ));
+
+        return strlen($apart) < strlen($together) ? $apart : $together;
+    }
+
+    /** @param  list<list<string>>  $kinds  rules of each range; those of neighbours that are the same stand once */
+    private static function written(Plan $plan, array $kinds): string
+    {
+        $runs = [];
+        foreach ($kinds as $each) {
+            $from = 0;
+            foreach ([...$plan->ranges, null] as $index => $range) {
+                $last = $each[$index - 1] ?? '';
+                if (($each[$index] ?? null) !== $last) {
+                    $of = [$from, $range?->from];
+                    $runs[implode('-', $of)] = [...$of, ($runs[implode('-', $of)][2] ?? '').$last];
+                    $from = $range->from ?? 0;
+                }
+            }
+        }
+
+        return implode('', array_map(fn (array $run): string => self::within(...$run), $runs));
     }
 
     /** A length that grows with a visitor's own letters. @param  int|float  $pixels  at their usual size */
@@ -97,8 +124,12 @@ final class WidthRules
         };
     }
 
-    /** Which cards are shown, and where each of them stands. */
-    private function places(Plan $plan, Range $range, string $page): string
+    /**
+     * Which cards are shown, and where each of them stands.
+     *
+     * @return array{cards: string, places: string}
+     */
+    private function places(Plan $plan, Range $range, string $page): array
     {
         $stands = $range->arrangement;
         $cards = array_filter([
@@ -109,10 +140,9 @@ final class WidthRules
                 array_map(fn (int $at): string => 'minmax('.self::row($range, $at).',auto)', array_keys($stands->rows)),
             ),
         ], is_string(...));
-        $css = $cards === [] ? '' : ".cards$page{".implode(';', $cards).'}';
         // Until a visitor asks for more of them.
         $few = $plan->shape->more === 'none' ? '' : '.cards:not(.all) ';
-        $css .= $this->away($plan, $range, $few, $page);
+        $css = $this->away($plan, $range, $few, $page);
         $short = self::short($stands);
         foreach ($stands->areas ?? [] as $index => $area) {
             $css .= self::item($index + 1, $page).'{grid-area:'.self::area($area).'}';
@@ -123,7 +153,10 @@ final class WidthRules
                 .(in_array($index, $short, true) ? ';--grow:0' : '').'}';
         }
 
-        return $css.$this->last($plan, $range, $page);
+        return [
+            'cards' => $cards === [] ? '' : ".cards$page{".implode(';', $cards).'}',
+            'places' => $css.$this->last($plan, $range, $page),
+        ];
     }
 
     /** Cards that are not shown. @param  string  $few  what holds while nobody has asked for more */
@@ -244,8 +277,12 @@ final class WidthRules
         return $css;
     }
 
-    /** What holds for all cards that do not say otherwise: how many lines words have, how high cards are, and which parts are away. */
-    private function usual(Plan $plan, Range $range): string
+    /**
+     * What holds for all cards that do not say otherwise: how many lines words have, how high cards are, and which parts are away.
+     *
+     * @return array{lines: string, height: string, away: string}
+     */
+    private function usual(Plan $plan, Range $range): array
     {
         $away = array_map(fn (string $part): string => ".card .$part", $range->without);
         $away = in_array('words', $range->without, true) ? [...$away, '.card .more'] : $away;
@@ -254,13 +291,19 @@ final class WidthRules
         $isEach = $range->lines === null || $plan->fitting->cutsNearMedian($range);
         $lines = $isEach ? '' : "--lines:$range->lines".($height === null ? '' : ';--once:1');
 
-        return ($lines === '' ? '' : ".cards{{$lines}}")
-            .($height === null ? '' : '.card{min-height:'.self::number($height).'em}')
-            .($away === [] ? '' : implode(',', $away).'{display:none}');
+        return [
+            'lines' => $lines === '' ? '' : ".cards{{$lines}}",
+            'height' => $height === null ? '' : '.card{min-height:'.self::number($height).'em}',
+            'away' => $away === [] ? '' : implode(',', $away).'{display:none}',
+        ];
     }
 
-    /** Cards of which less is cut off than of others, or nothing. */
-    private function clamps(Plan $plan, Range $range, string $page): string
+    /**
+     * Cards of which less is cut off than of others, or nothing. No card has two of these rules.
+     *
+     * @return array<string, string> by what they say
+     */
+    private function clamps(Plan $plan, Range $range, string $page): array
     {
         $other = [];
         $isFit = $plan->fitting->cutsNearMedian($range);
@@ -279,9 +322,9 @@ final class WidthRules
                 $other[$rule][] = self::one($plan, $range, $index, $page);
             }
         }
-        $css = '';
+        $css = [];
         foreach ($other as $rule => $cards) {
-            $css .= implode(',', $cards)."{{$rule}}";
+            $css[$rule] = implode(',', $cards)."{{$rule}}";
         }
 
         return $css;

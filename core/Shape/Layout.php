@@ -86,13 +86,13 @@ abstract readonly class Layout
     /** Sizes of the words on its cards, by how much was said. */
     public function scale(): TypeScale
     {
-        return static::isOfPictures() ? TypeScale::even($this->size()) : TypeScale::of(1.0625, 1.3125, 1.6875);
+        return static::isOfPictures() ? TypeScale::even($this->size()) : TypeScale::of(TypeScale::USUAL, 1.3125, 1.6875);
     }
 
     /** Size of the words where all are of one, in the size of the visitor's own letters. */
     public function size(): float
     {
-        return 1.0625;
+        return TypeScale::USUAL;
     }
 
     /** Entries beyond this are of no use to it; null: it takes any number. */

@@ -1,6 +1,9 @@
 /** Set around the script by the host that serves it, so that it knows its home even where a page holds it inline. */
 declare const GNOMIC_HOST: string;
 
+/** What a node says of one behind it (DOM, compareDocumentPosition()). */
+const FOLLOWING = 4;
+
 let home = '';
 
 /** Remembers where the running script comes from: its address, else what its host has written around it. */
@@ -28,10 +31,9 @@ export function hostsOf(tag: Element): string[] {
   if (named) return [new URL(named, location.href).origin];
   const before: string[] = [];
   const behind: string[] = [];
-  for (const script of document.querySelectorAll('script')) {
+  for (const script of document.scripts) {
     const host = script.dataset['gnomic'] ?? originOf(script);
-    if (host)
-      script.compareDocumentPosition(tag) & Node.DOCUMENT_POSITION_FOLLOWING ? before.unshift(host) : behind.push(host);
+    if (host) script.compareDocumentPosition(tag) & FOLLOWING ? before.unshift(host) : behind.push(host);
   }
   return [...new Set([...before, home, ...behind])];
 }

@@ -25,6 +25,6 @@ export const parsed = (address: string, signal?: AbortSignal): Promise<Parsed> =
 
 /** The one template that an edition is; null for anything else. */
 export function editionIn(content: Document | null): HTMLTemplateElement | null {
-  const [first] = [...(content?.head?.children ?? []), ...(content?.body?.children ?? [])];
+  const first = content?.querySelector(':is(head, body) > :first-child');
   return first instanceof HTMLTemplateElement && first.matches('[shadowrootmode], [data-place]') ? first : null;
 }

@@ -17,7 +17,7 @@ export function adoptStyles(root: ShadowRoot, from: ParentNode): void {
         sheet.replaceSync(text);
         sheets.set(text, sheet);
       }
-      if (!root.adoptedStyleSheets.includes(sheet)) root.adoptedStyleSheets = [...root.adoptedStyleSheets, sheet];
+      root.adoptedStyleSheets = [...new Set([...root.adoptedStyleSheets, sheet])];
       style.remove();
     } catch {
       return;

@@ -19,7 +19,7 @@ type Decide = (element: Element, told: DOMStringMap, key: string) => string[];
 /** Where nothing comes, the room that was kept for it is the page's again; what the page held inside the tag stays. */
 function giveBack(element: HTMLElement): void {
   element.style.removeProperty('padding-top');
-  for (const kept of element.children) if (kept.matches('svg') && kept.querySelector('set')) kept.remove();
+  element.querySelector(':scope > svg > set')?.parentElement!.remove();
 }
 
 /**
@@ -32,6 +32,9 @@ export class GnomicWidget extends HTMLElement {
   /** Milliseconds before the one more try, of which chance takes up to as many again. */
   static patience = 1000;
 
+  /** That was fetched and is shown. */
+  edition?: Element;
+
   #visit?: AbortController; // present while connected
   #shown = '';
   #host = ''; // that gave what is shown
@@ -41,11 +44,8 @@ export class GnomicWidget extends HTMLElement {
   }
 
   /** Shows an edition: the one that fits, or another that a visitor has chosen. */
-  put(edition: HTMLTemplateElement, signal?: AbortSignal): void {
-    if (!signal) {
-      this.#visit?.abort();
-      ({ signal } = this.#visit = new AbortController());
-    }
+  put(edition: HTMLTemplateElement, signal = this.#begun()): void {
+    this.edition = edition;
     const root = this.shadowRoot ?? this.attachShadow({ mode: 'open' });
     const content = document.importNode(edition.content, true);
     root.adoptedStyleSheets &&= [];
@@ -63,9 +63,14 @@ export class GnomicWidget extends HTMLElement {
     if (this.#visit) void this.#show();
   }
 
-  async #show(): Promise<void> {
+  /** What was under way ends, and something else begins. */
+  #begun(): AbortSignal {
     this.#visit?.abort();
-    const { signal } = (this.#visit = new AbortController());
+    return (this.#visit = new AbortController()).signal;
+  }
+
+  async #show(): Promise<void> {
+    const signal = this.#begun();
     await whole(this, signal);
     if (signal.aborted) return;
     const key = (this.getAttribute('key') ?? '').trim();
@@ -82,7 +87,6 @@ export class GnomicWidget extends HTMLElement {
       giveBack(this);
       return given === null ? undefined : this.#tell(key, given);
     }
-    this.#describe(given);
     this.#shown = key;
     this.put(given, signal);
   }
@@ -94,7 +98,7 @@ export class GnomicWidget extends HTMLElement {
       .catch((): Failure => ({
         cause: 'network',
         error: new Error(`${this.#host} cannot be reached`),
-        next: 'An extension of the browser may block it, or the Content-Security-Policy of this page',
+        next: 'A Content-Security-Policy or an extension may block it',
       }));
     console.warn(`Gnomic: ${detail.error.message}. ${detail.next}`);
     this.dispatchEvent(new CustomEvent('gnomic-widget:failed', { detail }));
@@ -102,17 +106,15 @@ export class GnomicWidget extends HTMLElement {
 
   /** At the host of the tag; where it has no such widget and the page knows another Gnomic, there. Null: nothing is to show on this page. */
   async #found(key: string, signal: AbortSignal): Promise<Given | null> {
-    let first = 404;
+    let first: number | undefined;
     if (/^[a-z0-9]{4,40}$/.test(key))
-      for (const [index, host] of hostsOf(this).entries()) {
-        this.#host = host;
-        const given = await this.#at(host, key, signal);
+      for (this.#host of hostsOf(this)) {
+        const given = await this.#at(this.#host, key, signal);
         if (typeof given !== 'number') return given;
-        if (!index) first = given;
         // Another host is asked only for what this one does not have; what it says of that is no matter.
-        if (first !== 404) break;
+        if ((first ??= given) !== 404) break;
       }
-    return first;
+    return first ?? 404;
   }
 
   async #at(host: string, key: string, signal: AbortSignal): Promise<Given | null> {
@@ -138,16 +140,6 @@ export class GnomicWidget extends HTMLElement {
       const given = editionIn(content) ?? status;
       if (given !== status || status === 404 || isAgain || signal.aborted) return given;
       await new Promise((resolve) => setTimeout(resolve, GnomicWidget.patience * (1 + Math.random())));
-    }
-  }
-
-  /** What the owner lets search engines read stands in the page itself, once a widget. */
-  #describe(edition: Element): void {
-    const data = edition.nextElementSibling;
-    const [first] = document.querySelectorAll(`gnomic-widget[key="${this.getAttribute('key')?.trim()}"]`);
-    if (data?.matches('script[type="application/ld+json"]') && first === this) {
-      this.querySelector('script[type="application/ld+json"]')?.remove();
-      this.append(document.importNode(data, true));
     }
   }
 }

@@ -26,7 +26,7 @@
 <div class="faces quiet">
 @foreach ($plan->head->faces as $face)
 @if ($face->address !== null)
-<img class="face" part="face" src="{{ $face->address }}" width="36" height="36" alt="" loading="lazy" decoding="async" referrerpolicy="no-referrer">
+<img class="face" part="face" src="{{ $face->address }}" width="36" height="36" alt="" loading="lazy" referrerpolicy="no-referrer">
 @else
 <span class="face u{{ $face->hue }}" part="face" aria-hidden="true">{{ $face->initials }}</span>
 @endif

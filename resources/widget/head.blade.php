@@ -11,7 +11,7 @@
 @if ($plan->head->account !== null)
 <div class="account">
 @if ($plan->head->face->address !== null)
-<img class="face" part="face" src="{{ $plan->head->face->address }}" width="40" height="40" alt="" loading="lazy" decoding="async" referrerpolicy="no-referrer">
+<img class="face" part="face" src="{{ $plan->head->face->address }}" width="40" height="40" alt="" loading="lazy" referrerpolicy="no-referrer">
 @else
 <span class="face u{{ $plan->head->face->hue }}" part="face" aria-hidden="true">{{ $plan->head->face->initials }}</span>
 @endif

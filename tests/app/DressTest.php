@@ -147,7 +147,7 @@ final class DressTest extends TestCase
         self::assertSame('--brand in site.css, line 3', $evidence['light.link']['said']);
         self::assertSame('#ffd9a0', array_column($foot['evidence'], 'value', 'token')['dark.link']);
         $proof = $this->proof($foot['dress']);
-        self::assertStringContainsString('--ink:#eeeeee', $proof['fragment']);
+        self::assertStringContainsString('--ink:#eee', $proof['fragment']);
         self::assertSame([], $proof['dress']['findings'], 'it belongs there, and can be read');
         // Asked again it is not fetched again, unless that is wanted.
         $fetched = Ground::query()->firstOrFail()->fetched_at;

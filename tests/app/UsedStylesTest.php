@@ -29,6 +29,7 @@ final class UsedStylesTest extends TestCase
         ];
         yield 'what may be' => ['.card:is(.dots,.words){a:b}.card:not(.dots){a:b}', '.card:is(.dots,.words){a:b}.card:not(.dots){a:b}'];
         yield 'what may be, within' => ['.words p:not(:has(.lead,.cut))::before,.lead{a:b}', '.words p:not(:has(.lead,.cut))::before{a:b}'];
+        yield 'what nothing has' => ['.words p:not(:has(.lead))::before{a:b}.card:not(:has(.q)){a:b}', '.words p::before{a:b}.card:not(:has(.q)){a:b}'];
         yield 'what has to be' => ['.card:has(.dots){a:b}.card:has(.words){a:b}', '.card:has(.words){a:b}'];
         yield 'what scripts give' => ['.card.live{a:b}.words.still{a:b}', '.card.live{a:b}.words.still{a:b}'];
     }
@@ -74,6 +75,34 @@ final class UsedStylesTest extends TestCase
         yield 'a product of nothing' => ['.g{--rule:0px}.card{margin:calc(-1*var(--rule));width:calc(1em/0)}', '.card{margin:0px;width:calc(1em/0)}'];
         yield 'no product of numbers' => [
             '.card{width:calc(100%*2 + 1px);height:calc(2em*3em);top:calc(-1*(1em))}', '.card{width:calc(100%*2 + 1px);height:calc(2em*3em);top:calc(-1*(1em))}',
+        ];
+        yield 'of another' => ['.g{--gap:2em;--hang:min(1em,var(--gap)/4)}.card{gap:var(--gap);margin:calc(-1*var(--hang))}', '.card{gap:2em;margin:-0.5em}'];
+        yield 'of another that differs' => [
+            '.g{--gap:2em;--half:calc(var(--gap)/2)}.card{--gap:1em;gap:var(--half)}', '.g{--gap:2em;--half:calc(var(--gap)/2)}.card{--gap:1em;gap:var(--half)}',
+        ];
+        yield 'the lesser of two of one kind' => ['.card{width:min(3em,2.5em/2);height:min(2px,1em)}', '.card{width:1.25em;height:min(2px,1em)}'];
+        yield 'what would hold without it' => [
+            '.g{--ink:red}@media print{.g{--ink:black}}.card{color:var(--ink,var(--other,blue))}',
+            '.g{--ink:red}@media print{.g{--ink:black}}.card{color:var(--ink)}',
+        ];
+        yield 'what would hold without it, as something takes it back' => [
+            '.g{--ink:red}.words{--ink:blue}p{--ink:initial}.card{color:var(--ink,green)}',
+            '.g{--ink:red}.words{--ink:blue}p{--ink:initial}.card{color:var(--ink,green)}',
+        ];
+        yield 'what would hold without it, as it asks for another' => [
+            '.g{--ink:var(--page)}.words{--ink:blue}.card{color:var(--ink,green)}',
+            '.g{--ink:var(--page)}.words{--ink:blue}.card{color:var(--ink,green)}',
+        ];
+        yield 'of the page else, and set somewhere' => [
+            '.g{--size:initial}.words{--size:2em}.card{font-size:var(--size,1em)}', '.g{--size:1em}.words{--size:2em}.card{font-size:var(--size)}',
+        ];
+        yield 'of the page else, and otherwise elsewhere' => [
+            '.g{--size:initial}.words{--size:2em}.card{font-size:var(--size,1em)}p{font-size:var(--size,3em)}p{margin:var(--a,var(--size))}',
+            '.g{--size:initial}.words{--size:2em}.card{font-size:var(--size,1em)}p{font-size:var(--size,3em)}p{margin:var(--a,var(--size))}',
+        ];
+        yield 'a colour' => [
+            '.g{--ink:#aabbcc;--back:#11223344;--line:#abcabc}@media print{.g{--ink:#aabbcc;--back:#000;--line:red}}.card{color:var(--ink);background:var(--back);fill:var(--line)}',
+            '.g{--ink:#abc;--back:#1234;--line:#abcabc}@media print{.g{--ink:#aabbcc;--back:#000;--line:red}}.card{color:var(--ink);background:var(--back);fill:var(--line)}',
         ];
         yield 'of a name that begins like another' => ['.g{--a:1em;--ab:2em}.card{gap:var(--ab) var(--a)}', '.card{gap:2em 1em}'];
     }

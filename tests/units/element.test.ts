@@ -4,15 +4,17 @@ import { comeFrom, hostsOf, settle } from '../../resources/embed/hosts';
 import { GnomicWidget } from '../../resources/embed/widget';
 import { asked, interfaceAnswers } from './interface';
 
-// What decides, and what tells failures, are files of their own, which no server has here.
+// What decides, what describes and what tells failures are files of their own, which no server has here.
 vi.mock('../../resources/embed/load', async (original) => ({
   ...(await original<object>()),
   load: async (address: string) =>
     address.endsWith('/b/place.js')
       ? (await import('../../resources/embed/behaviours/place')).default
-      : address.endsWith('/b/failed.js') && isThere
-        ? (await import('../../resources/embed/behaviours/failed')).default
-        : Promise.reject(new TypeError()),
+      : address.endsWith('/b/described.js')
+        ? (await import('../../resources/embed/behaviours/described')).default
+        : address.endsWith('/b/failed.js') && isThere
+          ? (await import('../../resources/embed/behaviours/failed')).default
+          : Promise.reject(new TypeError()),
 }));
 let isThere = true;
 
@@ -215,4 +217,21 @@ test('one that is taken off the page while it asks shows nothing and complains o
   await new Promise((resolve) => setTimeout(resolve));
   expect(element.shadowRoot).toBeNull();
   expect(warn).not.toHaveBeenCalled();
+});
+
+test('what search engines may read stands in the page, once a widget, and as the edition has it', async () => {
+  const described = (figure: string): string =>
+    `<template shadowrootmode="open"><div class="box" data-with="described.js">${figure}</div></template>` +
+    `<script type="application/ld+json">{"ratingValue":"${figure}"}</script>`;
+  interfaceAnswers({
+    'GET /w/dome4visit/open.und.html': described('4.6'),
+    'GET /w/shop4rows/open.und.html': described('3.9'),
+  });
+  document.body.innerHTML = `<gnomic-widget key="dome4visit"><script type="application/ld+json">{"ratingValue":"4.5"}</script></gnomic-widget>
+    <gnomic-widget key="dome4visit"></gnomic-widget><gnomic-widget key="shop4rows"></gnomic-widget>`;
+  const said = (): string[] =>
+    [...document.querySelectorAll('gnomic-widget')].map((widget) =>
+      [...widget.querySelectorAll('script')].map((script) => script.textContent).join(),
+    );
+  await vi.waitFor(() => expect(said()).toEqual(['{"ratingValue":"4.6"}', '', '{"ratingValue":"3.9"}']));
 });

@@ -24,7 +24,7 @@ final readonly class Fitting
     /** Lines that a card has at most where nobody says how many. */
     private const LONGEST = 10;
 
-    /** Lines that are not worth being cut off: to read on for them takes as much room as they do. */
+    /** Lines that are not worth being cut off: to read on for them takes as much room as they do, where there is no more to read. */
     private const SPARED = 2;
 
     private Memo $memo;
@@ -170,17 +170,18 @@ final readonly class Fitting
         sort($shown);
         $fit = $shown === [] ? INF : $range->layout->fit($shown);
 
-        return array_map(function (CardHeight $height, float $is) use ($range, $least, $width, $fit): Clamp {
+        return array_map(function (CardHeight $height, float $is, Card $card) use ($range, $least, $width, $fit): Clamp {
             if ($is <= $fit) {
                 return new Clamp(null, false);
             }
             $lines = $height->fixedLines($fit - 2 * $this->box->around, $width, $range->without, false);
             $most = min(max($least, $lines), self::LONGEST);
+            $spared = $card->part(WordsPart::class)?->rest === null ? self::SPARED : 0;
 
-            return $height->isCut($width * self::SAFE, $most + self::SPARED, $range->without, false)
+            return $height->isCut($width * self::SAFE, $most + $spared, $range->without, false)
                 ? new Clamp($most, true)
                 : new Clamp(null, false);
-        }, $this->heights($range), $natural);
+        }, $this->heights($range), $natural, $this->cards);
     }
 
     /** @return list<Clamp> */

@@ -39,7 +39,7 @@ final readonly class CaptionComposition extends Composition
 
     public static function scale(Layout $layout): TypeScale
     {
-        return TypeScale::even(min(1.0625, $layout->scale()->sizes[0]));
+        return TypeScale::even(min(TypeScale::USUAL, $layout->scale()->sizes[0]));
     }
 
     public static function groups(array $blocks, callable $kind): array

@@ -58,12 +58,12 @@ final readonly class ListLayout extends Layout
 
     public function scale(): TypeScale
     {
-        return $this->column ? TypeScale::even(1.0625) : TypeScale::of(1.0625, 1.3125, 1.6875);
+        return $this->column ? TypeScale::even(TypeScale::USUAL) : TypeScale::of(TypeScale::USUAL, 1.3125, 1.6875);
     }
 
     public function size(): float
     {
-        return $this->column ? 0.9375 : 1.0625;
+        return $this->column ? 0.9375 : TypeScale::USUAL;
     }
 
     public function style(int $cards, int $gap): array

@@ -108,6 +108,6 @@ final readonly class PanelLayout extends Layout
 
     public function scale(): TypeScale
     {
-        return TypeScale::even(1.0625);
+        return TypeScale::even(TypeScale::USUAL);
     }
 }

@@ -96,6 +96,6 @@ final readonly class TickerLayout extends Layout
 
     public function scale(): TypeScale
     {
-        return TypeScale::even(1.0625);
+        return TypeScale::even(TypeScale::USUAL);
     }
 }

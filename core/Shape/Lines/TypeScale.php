@@ -12,13 +12,19 @@ final readonly class TypeScale
 {
     public const STEPS = [0, 1, 2];
 
+    /** Of a paragraph where a layout has no reason for another, in em. */
+    public const USUAL = 1.0625;
+
     /** How long a text in one line may be for the last step and for the one before it, in its own size. */
     private const SHORT = 30.0;
 
     private const MIDDLE = 56.0;
 
-    /** Widths of cards, in em, under which the larger sizes are less: this share of what they have over the smallest. */
-    private const NARROW = [[15.0, 0.35], [18.0, 0.7]];
+    /**
+     * Widths of cards, in em, under which the larger sizes are less: this share of what they have over the smallest. Of columns, cards are
+     * as wide by default.
+     */
+    private const NARROW = [[15.0, 0.35], [17.5, 0.7]];
 
     /** Sizes beyond this are for wide places alone; paragraphs are less there, too. In em. */
     private const LARGE = 1.75;

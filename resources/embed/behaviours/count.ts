@@ -1,47 +1,27 @@
 // Counts what visitors do, for the owner, and knows nothing of who they are: numbers are added up in the page and sent once, when it is
 // left. Nothing is stored; whoever asks not to be tracked is not counted.
 
-/** What is counted, in the order in which it is told. */
-const SHOWN = 0;
-const VIEWS = 1;
-const OPENINGS = 2;
-const READS = 3;
-const CLICKS = 4;
-const ENGAGED = 5;
+import { type Pressed, SHOWN, type Tally, VIEWS } from '../tally';
+
+/** The file of what counts presses, set by the build. */
+declare const GNOMIC_PRESSED: string;
+
 const nothing = (): number[] => [0, 0, 0, 0, 0, 0];
 
-/** Of a widget, what has not been sent yet. */
-interface Tally {
-  host: string;
-  element: Element;
-  /** Of the element when it came, or was seen, in CSS pixels. */
-  width: number;
-  counts: number[];
-  /** Whether somebody has done something with it on this page; the first time is counted. */
-  isEngaged: boolean;
-  /** By entry: openings, reads, clicks. */
-  entries: Map<string, number[]>;
-}
-
 const SECOND = 1000;
-const MOST_ENTRIES = 40;
-/** Programs that name themselves so are nobody; the server leaves them out by the same words. */
-const ROBOTS = /bot\b|bot[/;_-]|crawl|spider|slurp|archiver/i;
-/** Of the window, that a widget taller than it fills when it counts as seen. */
-const FILLED = 0.5;
+/** Of a widget, or of the window where one is taller than it. */
+const HALF = 0.5;
 
 const tallies = new Map<string, Tally>();
-/** Those that have come into being, and those that were seen: each once, though it may be moved about. */
-const counted = new WeakSet<ShadowRoot>();
-const seen = new WeakSet<ShadowRoot>();
+/** Those that have come into being, and whether they were seen: each once, though it may be moved about. */
+const seen = new WeakMap<ShadowRoot, boolean>();
 /** The page that is counted for, which scripts may have left without loading another. */
 let path = location.pathname;
 
 export default function count(root: ShadowRoot, signal: AbortSignal, host: string): void {
-  const box = root.querySelector<HTMLElement>('.box');
-  const key = box?.dataset['key'];
+  const key = root.querySelector<HTMLElement>('.box')?.dataset['key'];
   const asked = navigator as Navigator & { globalPrivacyControl?: boolean };
-  if (!key || asked.globalPrivacyControl || navigator.doNotTrack === '1' || ROBOTS.test(navigator.userAgent)) return;
+  if (!key || asked.globalPrivacyControl || navigator.doNotTrack === '1') return;
   turn();
   if (!tallies.size) {
     addEventListener('pagehide', send);
@@ -54,58 +34,29 @@ export default function count(root: ShadowRoot, signal: AbortSignal, host: strin
     width: 0,
     counts: nothing(),
     isEngaged: false,
-    entries: new Map(),
+    entries: [],
   };
   tallies.set(key, tally);
   if (!tally.element.isConnected) tally.element = root.host;
   tally.width = widthOf(tally.element);
-  if (!counted.has(root)) tally.counts[SHOWN]!++;
-  counted.add(root);
-  if (!seen.has(root)) watch(root, tally, signal);
+  if (!seen.has(root)) tally.counts[SHOWN]!++;
+  seen.set(root, !!seen.get(root));
+  if (!seen.get(root)) watch(root, tally, signal);
 
-  const note = (
-    what: number,
-    target: Element | null,
-    ref = target?.closest<HTMLElement>('.item')?.dataset['e'],
-  ): void => {
-    tally.counts[what]!++;
-    if (!tally.isEngaged) tally.counts[ENGAGED] = 1;
-    tally.isEngaged = true;
-    if (!ref || (tally.entries.size >= MOST_ENTRIES && !tally.entries.has(ref))) return;
-    const of = tally.entries.get(ref) ?? [0, 0, 0];
-    of[what - OPENINGS]!++;
-    tally.entries.set(ref, of);
-  };
-  const listen = (type: string, heard: (event: Event, target: Element) => void, on: EventTarget = root): void =>
-    on.addEventListener(type, (event) => heard(event, event.target as Element), { signal, capture: true });
-  const press = (event: Event, target: Element): void => {
-    const link = target.closest<HTMLAnchorElement>('a[href]');
-    // What leads to more of the same is an opening; what leads away is a click to the source.
-    if (link) note(isOpening(link, box, host, event as MouseEvent) ? OPENINGS : CLICKS, link);
-    else if (target.closest('[popovertarget], .opener, .further button')) note(OPENINGS, target);
-  };
-  listen('click', press);
-  listen('auxclick', (event, target) => (event as MouseEvent).button === 1 && press(event, target));
-  listen('toggle', (_, target) => target.matches('details.more[open]') && note(READS, target));
-  // The enlarged view stands over the page, and tells what is pressed there.
-  listen(
-    'gnomic-followed',
-    (event) => {
-      const { key, ref } = (event as CustomEvent<{ key: string; ref: string }>).detail;
-      if (key === root.host.getAttribute('key')) note(CLICKS, null, ref);
-    },
-    document,
-  );
+  // How a press counts is told by a part of its own, which is there as soon as a pointer or the focus is upon the widget.
+  for (const type of ['pointerover', 'focusin', 'click', 'auxclick', 'toggle'])
+    root.addEventListener(
+      type,
+      (event) => {
+        const target = event.target as Element;
+        (import(/* @vite-ignore */ `${host}/b/${GNOMIC_PRESSED}`) as Promise<{ default: Pressed }>).then(
+          (told) => told.default(event, target, root, tally),
+          () => 0,
+        );
+      },
+      { signal, capture: true },
+    );
 }
-
-const isOpening = (
-  link: HTMLAnchorElement,
-  box: HTMLElement,
-  host: string,
-  { ctrlKey, metaKey, shiftKey }: MouseEvent,
-): boolean =>
-  link.href.startsWith(`${host}/w/`) ||
-  (link.matches('a.open') && !!box.dataset['enlarge'] && !ctrlKey && !metaKey && !shiftKey);
 
 /** Seen: half of it, or half of the window full of it, for a second. */
 function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
@@ -114,12 +65,8 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const view = new IntersectionObserver(
     ([entry]) => {
-      const isSeen =
-        !!entry &&
-        entry.isIntersecting &&
-        !document.hidden &&
-        (entry.intersectionRatio >= 0.5 ||
-          entry.intersectionRect.height >= FILLED * (entry.rootBounds?.height ?? innerHeight));
+      const { intersectionRatio, intersectionRect } = entry!;
+      const isSeen = !document.hidden && (intersectionRatio >= HALF || intersectionRect.height >= HALF * innerHeight);
       clearTimeout(timer);
       if (isSeen) {
         timer = setTimeout(() => {
@@ -127,12 +74,12 @@ function watch(root: ShadowRoot, tally: Tally, signal: AbortSignal): void {
           // What has no width is not seen, though the page may say that it is in view.
           if (!tally.width) return;
           tally.counts[VIEWS]!++;
-          seen.add(root);
+          seen.set(root, true);
           view.disconnect();
         }, SECOND);
       }
     },
-    { threshold: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.8, 1] },
+    { threshold: [0, 0.1, 0.2, 0.3, 0.4, HALF] },
   );
   view.observe(shape);
   signal.addEventListener('abort', () => [view.disconnect(), clearTimeout(timer)]);
@@ -156,9 +103,7 @@ function faultOf(element: Element): string {
 /** KEY.width.shown.views.openings.reads.clicks.engaged.fault, and for each entry ~REF.openings.reads.clicks. */
 function written(key: string, { element, width, counts, entries }: Tally): string {
   const now = element.isConnected ? widthOf(element) : width;
-  return [[key, now, ...counts, faultOf(element)], ...[...entries].map(([ref, of]) => [ref, ...of])]
-    .map((told) => told.join('.'))
-    .join('~');
+  return [[key, now, ...counts, faultOf(element)], ...entries].map((told) => told.join('.')).join('~');
 }
 
 /** Where the page has become another without loading: what was seen, was seen on the one before. */
@@ -178,7 +123,7 @@ function send(): void {
       written(key, tally),
     );
     tally.counts = nothing();
-    tally.entries.clear();
+    tally.entries = [];
   }
   for (const host in hosts) navigator.sendBeacon(`${host}/t?${hosts[host]}`);
 }

@@ -29,25 +29,22 @@ interface Standing extends Turned {
 function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: AbortSignal): void {
   const [previous, next, at] = ['.previous', '.next', '.at'].map((name) => bar.querySelector(name));
   const listen = (target: EventTarget, type: string, act: (event: Event) => void): void =>
-    target.addEventListener(type, act, { signal, passive: type === 'scroll' });
+    target.addEventListener(type, act, { signal });
 
   const standing = (): Standing => {
     let before = NaN;
     // Where there is less room, the style sheet may show fewer, or have another layout.
-    const columns = ([...track.children] as HTMLElement[]).filter((slide) => {
-      const { left, width } = slide.getBoundingClientRect();
-      const isNext = width > 0 && !(Math.abs(left - before) <= 1);
-      if (isNext) before = left;
-      return isNext;
-    });
+    const columns = ([...track.children] as HTMLElement[]).filter(
+      ({ offsetWidth, offsetLeft }) => offsetWidth && before !== (before = offsetLeft),
+    );
     const size = columns[0]?.getBoundingClientRect().width ?? 1;
-    const across = Math.max(1, Math.round(track.getBoundingClientRect().width / size));
+    const across = Math.max(1, Math.round(track.clientWidth / size));
     const step = bar.dataset['step'] === 'card' ? 1 : across;
     const gone = Math.abs(track.scrollLeft);
     const left = track.scrollWidth - track.clientWidth;
     const [scrolls, isEnd] = [left > 1, gone >= left - 2];
     const first = Math.round(gone / size) / step;
-    const last = scrolls ? 1 + Math.ceil(Math.max(0, columns.length - across) / step) : 1;
+    const last = 1 + Math.max(0, Math.ceil((columns.length - across) / step));
     const now = isEnd ? last - 1 : Math.min(last - 1, Math.floor(first));
     return { columns, step, first, now, last, scrolls, isEnd, isStart: gone < 2 };
   };
@@ -62,7 +59,7 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
 
   const tell = (): void => {
     const { now, last, isStart, isEnd, scrolls } = standing();
-    const text = (bar.dataset['place'] ?? '').replace('{at}', `${now + 1}`).replace('{count}', `${last}`);
+    const text = bar.dataset['place']!.replace('{at}', `${now + 1}`).replace('{count}', `${last}`);
     if (at && at.textContent !== text) at.textContent = text;
     previous?.setAttribute(DISABLED, `${isStart}`);
     next?.setAttribute(DISABLED, `${isEnd}`);
@@ -78,7 +75,7 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
       for (const { target, intersectionRatio } of entries)
         target.toggleAttribute('inert', scrolls && intersectionRatio < 0.3 && !target.contains(root.activeElement));
     },
-    { root: track, threshold: [0, 0.3, 0.6] },
+    { root: track, threshold: [0, 0.3] },
   );
   const watch = (): void => {
     seen.disconnect();
@@ -88,14 +85,11 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
     }
     tell();
   };
-  const press = (button: Element | null | undefined, page: (standing: Standing) => number): void => {
-    if (button)
-      listen(button, 'click', () => {
-        if (button.getAttribute(DISABLED) === 'false') go(page(standing()));
-      });
-  };
-  press(previous, ({ first }) => Math.ceil(first) - 1);
-  press(next, ({ now }) => now + 1);
+  listen(bar, 'click', ({ target }) => {
+    const button = (target as Element).closest(`[${DISABLED}=false]`);
+    const { first, now } = standing();
+    if (button) go(button === next ? now + 1 : Math.ceil(first) - 1);
+  });
   listen(track, 'scroll', tell);
   listen(track, 'keydown', (event) => {
     const { now, last, scrolls } = standing();
@@ -116,7 +110,7 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
     watch();
   });
   sizes.observe(track);
-  signal.addEventListener('abort', () => [sizes, seen].forEach((one) => one.disconnect()));
+  signal.addEventListener('abort', () => [sizes.disconnect(), seen.disconnect()]);
   listen(root, CAME, watch);
   listen(bar, ASKED, tell);
   listen(bar, GO, (event) => go(...(event as CustomEvent<Go>).detail));
