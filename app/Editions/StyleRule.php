@@ -13,8 +13,8 @@ final readonly class StyleRule
     /** Semicolons end it but in strings and brackets. */
     private const DECLARATION = '/(?:[^;"\'()]|"[^"]*"|\'[^\']*\'|(\((?:[^()"\']|"[^"]*"|\'[^\']*\'|(?1))*\)))+/';
 
-    /** All that it says. */
-    public string $whole;
+    /** @var list<array{string, string|null}> as StyleReferences::in() has it, of its body */
+    public array $asks;
 
     /**
      * @param  string  $for  selectors, or the condition
@@ -30,7 +30,7 @@ final readonly class StyleRule
         public array $sets,
         public array $within,
     ) {
-        $this->whole = implode(';', array_filter([self::setting($sets), $body], fn (string $one): bool => $one !== ''));
+        $this->asks = StyleReferences::in($body);
     }
 
     /** @return list<self> of a style sheet, in its order */
@@ -82,7 +82,7 @@ final readonly class StyleRule
             }
         }
 
-        return ['body' => implode(';', $body), 'sets' => $sets];
+        return ['body' => StyleProducts::workedOut(implode(';', $body)), 'sets' => $sets];
     }
 
     /** @param  array<string, string>  $values  of custom properties by name */

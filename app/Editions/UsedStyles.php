@@ -35,12 +35,12 @@ final class UsedStyles
     {
         $there = self::there($markup);
         $values = new StyleValues($on);
-        $css = '';
+        $used = [];
         foreach ($sheets as $sheet) {
-            $css .= self::used($this->rules->of($sheet, fn (): array => StyleRule::all($sheet)), $there, $values);
+            $used = [...$used, ...self::used($this->rules->of($sheet, fn (): array => StyleRule::all($sheet)), $there, $values)];
         }
 
-        return $values->writtenInto($css, $beside);
+        return $values->settle($beside).self::written($used, $values);
     }
 
     /** @return array<string, true> elements, and classes as ".card" */
@@ -57,17 +57,22 @@ final class UsedStyles
     }
 
     /**
+     * Those of rules that there is something for, seen.
+     *
      * @param  list<StyleRule>  $rules
      * @param  array<string, true>  $there  as there() has it
      * @param  bool  $isWithin  whether it is within a group, where nothing holds everywhere
+     * @return list<UsedRule>
      */
-    private static function used(array $rules, array $there, StyleValues $values, bool $isWithin = false): string
+    private static function used(array $rules, array $there, StyleValues $values, bool $isWithin = false): array
     {
-        $used = '';
+        $used = [];
         foreach ($rules as $rule) {
             if ($rule->within !== []) {
                 $within = self::used($rule->within, $there, $values, true);
-                $used .= $within === '' ? '' : $rule->for.'{'.$within.'}';
+                if ($within !== []) {
+                    $used[] = new UsedRule($rule, $rule->for, $within);
+                }
 
                 continue;
             }
@@ -80,10 +85,30 @@ final class UsedStyles
                 }
                 $kept[] = self::plain($selector, $there);
             }
-            $used .= $kept === [] ? '' : $values->taken($rule, implode(',', $kept), $isWithin);
+            if ($kept !== []) {
+                $values->see($rule, $isWithin);
+                $used[] = new UsedRule($rule, implode(',', $kept), []);
+            }
         }
 
         return $used;
+    }
+
+    /** @param  list<UsedRule>  $rules */
+    private static function written(array $rules, StyleValues $values, bool $isWithin = false): string
+    {
+        $written = '';
+        foreach ($rules as $used) {
+            if ($used->within === []) {
+                $written .= $values->rule($used->rule, $used->for, $isWithin);
+
+                continue;
+            }
+            $within = self::written($used->within, $values, true);
+            $written .= $within === '' ? '' : $used->for.'{'.$within.'}';
+        }
+
+        return $written;
     }
 
     /**
