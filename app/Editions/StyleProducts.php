@@ -21,7 +21,8 @@ final class StyleProducts
             $css = (string) preg_replace_callback(self::LEAST, function (array $two): string {
                 [$one, $other] = [self::product($two[1]), self::product($two[2])];
 
-                return $one === null || $other === null || $one[1] !== $other[1] ? $two[0] : self::written(min($one[0], $other[0]), $one[1]);
+                return $one === null || $other === null || $one[1] !== $other[1]
+                    ? $two[0] : self::written(min($one[0], $other[0]), $one[1]);
             }, $css);
         }
         if (str_contains($css, 'calc(')) {

@@ -37,24 +37,23 @@ final class StyleSheets
     {
     }
 
-    /** @return list<string> sheets in their order; most of them are those of other widgets too */
-    public function of(Plan $plan, Dressed $look): array
+    public function of(Plan $plan, Dressed $look): Sheets
     {
         $parts = array_map(
             fn (string $part): string => $this->file("parts/$part.css"),
             [...$this->parts($plan, $look), ...($plan->cards === [] ? [] : LookRules::parts($look))],
         );
 
-        return [
+        return new Sheets([
             LookRules::of($look, '.g'),
             '.g{'.$this->properties($plan).'}',
             ...$parts,
             LookRules::size($look->tokens),
             ...$this->layouts($plan, $look),
-            $this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1'),
-            $this->colours($plan),
+        ],
+            $this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan),
             $look->css === '' ? '' : ".box{overflow:clip;overflow-clip-margin:40px}$look->css",
-        ];
+        );
     }
 
     /** Of a page of further cards. @param  string  $page  its class */

@@ -59,20 +59,14 @@ final class StyleValues
     /**
      * All rules are seen.
      *
-     * @param  string  $beside  rules that come in later, and may set properties and ask for some
      * @return string the rule that sets those that are asked for
      */
-    public function settle(string $beside): string
+    public function settle(LaterStyles $later): string
     {
-        $later = [];
-        if ($beside !== '') {
-            preg_match_all('/[{;]--([\w-]+):/', $beside, $found);
-            $later = array_flip($found[1]);
-        }
-        $this->same = $this->same($later);
+        $this->same = $this->same($later->sets);
         $values = array_map(fn (string $value): string => $this->written($value), array_diff_key($this->everywhere, $this->same));
         $uses = [];
-        $all = [...$this->each(), ...StyleReferences::in($beside), ...StyleReferences::in(implode(' ', $values))];
+        $all = [...$this->each(), ...$later->asks, ...StyleReferences::in(implode(' ', $values))];
         foreach ($all as [$name, $usual]) {
             $this->count($uses, $name, $usual);
         }
@@ -88,7 +82,10 @@ final class StyleValues
         foreach ($all as [$name, $usual]) {
             $this->ask($name, $usual);
         }
-        $kept = array_map(fn (string $value): string => self::shortened($this->written($value)), array_intersect_key($values, $this->asked));
+        $kept = array_map(
+            fn (string $value): string => self::shortened($this->written($value)),
+            array_intersect_key($values, $this->asked),
+        );
 
         return $kept === [] ? '' : "$this->on{".StyleRule::setting($kept).'}';
     }

@@ -12,35 +12,100 @@ final class UsedStyles
     /** Classes that scripts give and take. */
     public const GIVEN = ['act', 'all', 'copy', 'followed', 'held', 'live', 'now', 'round', 'still'];
 
+    /** In selectors: that something has not a class in it. */
+    private const WITHOUT = '/:not\(:has\((\.[a-z][\w-]*)\)\)/';
+
     /** Elements that scripts make. */
     public const MADE = ['button'];
 
-    /** Sheets whose rules are kept: all parts, layouts and looks have fewer. */
-    private const SHEETS = 500;
+    /** Widgets whose styles are kept: what comes into one changes them in its entries' own rules alone. */
+    private const WIDGETS = 100;
 
-    private readonly Memo $rules;
+    private readonly StyleReader $reader;
+
+    private readonly Memo $named;
+
+    private readonly Memo $seen;
+
+    private readonly Memo $settled;
 
     public function __construct()
     {
-        $this->rules = new Memo(self::SHEETS);
+        $this->reader = new StyleReader;
+        $this->named = new Memo(self::WIDGETS);
+        $this->seen = new Memo(self::WIDGETS);
+        $this->settled = new Memo(self::WIDGETS);
     }
 
     /**
-     * @param  list<string>  $sheets  in their order
+     * @param  Sheets  $sheets  in their order
      * @param  string  $on  selector of what carries the custom properties that are the same everywhere
      * @param  string  $markup  what it is for, with everything that comes in later
      * @param  string  $beside  rules that come in later, and may set properties
      */
-    public function of(array $sheets, string $on, string $markup, string $beside = ''): string
+    public function of(Sheets $sheets, string $on, string $markup, string $beside = ''): string
     {
         $there = self::there($markup);
-        $values = new StyleValues($on);
-        $used = [];
-        foreach ($sheets as $sheet) {
-            $used = [...$used, ...self::used($this->rules->of($sheet, fn (): array => StyleRule::all($sheet)), $there, $values)];
+        $id = hash('xxh128', implode("\0", [$on, ...$sheets->usual, $sheets->own]));
+        $names = $this->named->of($id, fn (): array => self::named([...$this->parsed($sheets), ...$this->reader->usual($sheets->own)]));
+        $id .= self::mask($names, $there);
+        [$rules, $own, $seen] = $this->seen->of($id, function () use ($sheets, $on, $there): array {
+            $values = new StyleValues($on);
+
+            return [
+                self::used($this->parsed($sheets), $there, $values),
+                self::used($this->reader->usual($sheets->own), $there, $values),
+                $values,
+            ];
+        });
+        $later = new LaterStyles($sheets->ofEntries.$beside);
+        [$before, $after] = $this->settled->of($id.$later->state(), function () use ($rules, $own, $seen, $later): array {
+            $values = clone $seen;
+
+            return [$values->settle($later).self::written($rules, $values), self::written($own, $values)];
+        });
+
+        return $before.$sheets->ofEntries.$after;
+    }
+
+    /** @return list<StyleRule> */
+    private function parsed(Sheets $sheets): array
+    {
+        return array_merge(...array_map($this->reader->usual(...), $sheets->usual));
+    }
+
+    /**
+     * What has to be there for rules, or may be.
+     *
+     * @param  list<StyleRule>  $rules
+     * @return list<string> as there() has it
+     */
+    private static function named(array $rules): array
+    {
+        $names = [];
+        foreach ($rules as $rule) {
+            $names += array_fill_keys(self::named($rule->within), true);
+            foreach ($rule->selectors as [$selector, $asked]) {
+                preg_match_all(self::WITHOUT, $selector, $without);
+                $names += array_fill_keys([...$asked, ...$without[1]], true);
+            }
         }
 
-        return $values->settle($beside).self::written($used, $values);
+        return array_map(strval(...), array_keys($names));
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @param  array<string, true>  $there  as there() has it
+     */
+    private static function mask(array $names, array $there): string
+    {
+        $mask = '';
+        foreach ($names as $name) {
+            $mask .= isset($there[$name]) ? '1' : '0';
+        }
+
+        return $mask;
     }
 
     /** @return array<string, true> elements, and classes as ".card" */
@@ -119,7 +184,7 @@ final class UsedStyles
     private static function plain(string $selector, array $there): string
     {
         return ! str_contains($selector, ':not(:has(.') ? $selector : (string) preg_replace_callback(
-            '/:not\(:has\((\.[a-z][\w-]*)\)\)/',
+            self::WITHOUT,
             fn (array $one): string => isset($there[$one[1]]) ? $one[0] : '',
             $selector,
         );

@@ -110,7 +110,9 @@ final class WidthRules
 
     private static function number(float $number): string
     {
-        return rtrim(rtrim(number_format($number, self::DIGITS, '.', ''), '0'), '.');
+        $rounded = round($number, self::DIGITS);
+
+        return $rounded === 0.0 ? '0' : (string) $rounded;
     }
 
     /** @param  int  $from  CSS pixels @param  int|null  $to  the first width that does not count any more */
@@ -267,8 +269,9 @@ final class WidthRules
         $composition = $plan->shape->composition();
         [$usual, $scale] = [$composition::scale($range->layout), $plan->fitting->scale($range)];
         $css = '';
-        foreach ([1 => ' .s1', 2 => ' .s2'] as $step => $words) {
-            $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".cards$words{--size:{$scale->sizes[$step]}em}";
+        // Of what comes in later nobody knows how long it is.
+        foreach ($plan->shape->more === 'none' ? array_intersect([1, 2], $plan->fitting->steps()) : [1, 2] as $step) {
+            $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".cards .s$step{--size:{$scale->sizes[$step]}em}";
         }
         $isLed = $plan->fitting->leads() !== [] && self::lead($scale) !== self::lead($usual);
         $css .= $isLed ? '.cards .lead{font-size:'.self::lead($scale).'}' : '';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\App;
 
+use App\Editions\Sheets;
 use App\Editions\UsedStyles;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -37,7 +38,7 @@ final class UsedStylesTest extends TestCase
     #[DataProvider('rules')]
     public function test_rules_are_kept_for_what_is_there(string $css, string $used): void
     {
-        self::assertSame($used, (new UsedStyles)->of([$css], '.g', '<div class="card"><p class="words q">…</p></div>'));
+        self::assertSame($used, (new UsedStyles)->of(new Sheets([$css]), '.g', '<div class="card"><p class="words q">…</p></div>'));
     }
 
     /** @return iterable<string, array{string, string, 2?: string}> */
@@ -110,7 +111,7 @@ final class UsedStylesTest extends TestCase
     #[DataProvider('properties')]
     public function test_what_is_the_same_everywhere_is_written_where_it_is_used(string $css, string $resolved, string $beside = ''): void
     {
-        self::assertSame($resolved, (new UsedStyles)->of([$css], '.g', '<p class="g card words item p2">', $beside));
+        self::assertSame($resolved, (new UsedStyles)->of(new Sheets([$css]), '.g', '<p class="g card words item p2">', $beside));
     }
 
     public function test_every_class_that_a_script_gives_is_known(): void

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+/** Rules of what stands in a widget, or comes into it later: which custom properties they set, and which they ask for. */
+final readonly class LaterStyles
+{
+    /** @var array<string, int> by name */
+    public array $sets;
+
+    /** @var list<array{string, string|null}> as StyleReferences::in() has it */
+    public array $asks;
+
+    public function __construct(string $css)
+    {
+        preg_match_all('/[{;]--([\w-]+):/', $css, $found);
+        $this->sets = array_flip($found[1]);
+        $asks = [];
+        foreach (StyleReferences::in($css) as [$name, $usual]) {
+            $asks["$name,$usual"] = [$name, $usual];
+        }
+        $this->asks = array_values($asks);
+    }
+
+    /** The same for what sets and asks for the same. */
+    public function state(): string
+    {
+        $asks = array_map(fn (array $ask): string => "$ask[0],$ask[1]", $this->asks);
+
+        return implode(',', array_keys($this->sets)).';'.implode(';', $asks);
+    }
+}
