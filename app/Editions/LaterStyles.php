@@ -13,10 +13,15 @@ final readonly class LaterStyles
     /** @var list<array{string, string|null}> as StyleReferences::in() has it */
     public array $asks;
 
+    /** @var array<string, true> all that they ask for, and what they would ask for without it */
+    public array $names;
+
     public function __construct(string $css)
     {
         preg_match_all('/[{;]--([\w-]+):/', $css, $found);
         $this->sets = array_flip($found[1]);
+        preg_match_all('/var\(--([\w-]+)/', $css, $found);
+        $this->names = array_fill_keys($found[1], true);
         $asks = [];
         foreach (StyleReferences::in($css) as [$name, $usual]) {
             $asks["$name,$usual"] = [$name, $usual];

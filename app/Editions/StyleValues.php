@@ -64,7 +64,10 @@ final class StyleValues
     public function settle(LaterStyles $later): string
     {
         $this->same = $this->same($later->sets);
-        $values = array_map(fn (string $value): string => $this->written($value), array_diff_key($this->everywhere, $this->same));
+        // What is asked for later has to be there then.
+        $this->asked = $later->names;
+        $stay = array_diff_key($this->everywhere, array_diff_key($this->same, $later->names));
+        $values = array_map(fn (string $value): string => $this->written($value), $stay);
         $uses = [];
         $all = [...$this->each(), ...$later->asks, ...StyleReferences::in(implode(' ', $values))];
         foreach ($all as [$name, $usual]) {

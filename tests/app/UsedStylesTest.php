@@ -59,6 +59,10 @@ final class UsedStylesTest extends TestCase
             '.g{--lines:initial}.card{gap:1em;-webkit-line-clamp:var(--lines)}',
             '<style>.p2 .item:nth-child(1){--lines:3}</style>',
         ];
+        yield 'asked for later' => [
+            '.g{--gap:2em;--hang:3em}.card{gap:var(--gap)}', '.g{--gap:2em;--hang:3em}.card{gap:2em}',
+            '<style>.p2 .item{margin:var(--gap);padding:var(--pad,var(--hang))}</style>',
+        ];
         yield 'set where there is room alone' => [
             '@container (width>=50em){.g{--card:9em;--other:1em}}.card{width:var(--card)}',
             '@container (width>=50em){.g{--card:9em}}.card{width:var(--card)}',
