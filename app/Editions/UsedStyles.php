@@ -111,9 +111,10 @@ final class UsedStyles
     /** @return array<string, true> elements, and classes as ".card" */
     private static function there(string $markup): array
     {
-        preg_match_all('/<([a-z]\w*)(?: class="([^"]*)")?|(?<= class=")([^"]*)"/', $markup, $found);
-        $classes = explode(' ', implode(' ', array_unique([...$found[2], ...$found[3]])));
-        $there = array_fill_keys([...self::MADE, ...$found[1]], true);
+        preg_match_all('/<([a-z]\w*)/', $markup, $elements);
+        preg_match_all('/ class="([^"]+)"/', $markup, $found);
+        $classes = explode(' ', implode(' ', array_unique($found[1])));
+        $there = array_fill_keys([...self::MADE, ...array_unique($elements[1])], true);
         foreach ([...self::GIVEN, ...$classes] as $class) {
             $there[".$class"] = true;
         }

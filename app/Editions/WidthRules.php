@@ -26,7 +26,7 @@ final class WidthRules
     /** @param  string  $page  class of the first page of several: others do not follow its places; "" where it is the only one */
     public function of(Plan $plan, string $page = ''): string
     {
-        $rules = $this->each($plan, fn (Range $range): array => [
+        $rules = $plan->cards === [] ? '' : $this->each($plan, fn (Range $range): array => [
             ...$this->places($plan, $range, $page),
             'sizes' => $this->sizes($plan, $range),
             ...$this->usual($plan, $range),
