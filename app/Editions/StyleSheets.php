@@ -152,9 +152,9 @@ final class StyleSheets
     {
         $composition = $plan->shape->composition();
         $scale = $composition::scale($layout);
-        $css = $scale->sizes[0] === TypeScale::USUAL ? '' : ".words{--size:{$scale->sizes[0]}em}";
+        $css = $scale->sizes[0] === TypeScale::USUAL ? '' : ".words{--size:{$scale->sizes[0]}}";
         foreach ($scale->isEven() ? [] : [1, 2] as $step) {
-            $css .= ".s$step{--size:{$scale->sizes[$step]}em;--lead:{$scale->leading($step, $look->tokens->leading / 100)}}";
+            $css .= ".s$step{--size:{$scale->sizes[$step]};--lead:{$scale->leading($step, $look->tokens->leading / 100)}}";
         }
 
         $isLed = $plan->fitting->leads() !== [];

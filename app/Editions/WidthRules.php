@@ -271,11 +271,11 @@ final class WidthRules
         $css = '';
         // Of what comes in later nobody knows how long it is.
         foreach ($plan->shape->more === 'none' ? array_intersect([1, 2], $plan->fitting->steps()) : [1, 2] as $step) {
-            $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".cards .s$step{--size:{$scale->sizes[$step]}em}";
+            $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".cards .s$step{--size:{$scale->sizes[$step]}}";
         }
         $isLed = $plan->fitting->leads() !== [] && self::lead($scale) !== self::lead($usual);
         $css .= $isLed ? '.cards .lead{font-size:'.self::lead($scale).'}' : '';
-        $css = ($scale->sizes[0] === $usual->sizes[0] ? '' : ".cards .words{--size:{$scale->sizes[0]}em}").$css;
+        $css = ($scale->sizes[0] === $usual->sizes[0] ? '' : ".cards .words{--size:{$scale->sizes[0]}}").$css;
 
         return $css;
     }
@@ -310,11 +310,12 @@ final class WidthRules
     {
         $other = [];
         $isFit = $plan->fitting->cutsNearMedian($range);
-        foreach ($range->lines === null ? [] : $plan->fitting->clamps($range) as $index => $clamp) {
+        foreach ($plan->fitting->clamps($range) as $index => $clamp) {
             $card = $plan->cards[$index];
             $isWhole = ! $clamp->isCut && $card->part(WordsPart::class)?->rest === null;
             $rule = implode(';', array_filter([
                 match (true) {
+                    $range->lines === null => null,
                     $isFit => $clamp->lines === null ? null : "--lines:$clamp->lines",
                     $clamp->lines === null => '--lines:none;--once:none',
                     default => $clamp->lines === $range->lines ? null : "--lines:$clamp->lines",

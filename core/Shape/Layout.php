@@ -184,13 +184,19 @@ abstract readonly class Layout
     }
 
     /** Width of a card, in CSS pixels. */
-    public function cardWidth(Space $space, int $columns): float
+    public function cardWidth(Space $space, int $columns, int $cards = PHP_INT_MAX): float
     {
         return $space->column($columns);
     }
 
     /** Lines of words that there is room for, where its cards have no height of their own; null: as many as the brief says. */
     public function linesIn(Space $space): ?int
+    {
+        return null;
+    }
+
+    /** How large the ring around the overall figure is, in em; null where there is none. */
+    public function ring(): ?float
     {
         return null;
     }

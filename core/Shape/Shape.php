@@ -367,7 +367,15 @@ final readonly class Shape
         $composition = $this->composition();
         $width = $layout->cardWidth($space, $columns) / Metrics::EM;
 
-        return $composition::scale($layout)->on($composition::wordsWidth($width));
+        $scale = $composition::scale($layout)->on($composition::wordsWidth($width));
+
+        return $scale->leads && $this->countsLines() ? $scale->withoutLead() : $scale;
+    }
+
+    /** Whether words take so many lines and no more, at some widths: lines are counted where all are of one height. */
+    private function countsLines(): bool
+    {
+        return array_filter(WidthClass::cases(), fn (WidthClass $class): bool => $this->linesAt($class) !== null) !== [];
     }
 
     /**

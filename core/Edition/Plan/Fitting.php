@@ -153,7 +153,7 @@ final readonly class Fitting
     {
         $space = $this->shape->space(max($range->from, Space::NARROW));
 
-        return $range->layout->cardWidth($space, $range->arrangement->columns) / Metrics::EM;
+        return $range->layout->cardWidth($space, $range->arrangement->columns, $range->arrangement->cards) / Metrics::EM;
     }
 
     /**

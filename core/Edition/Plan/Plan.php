@@ -233,7 +233,7 @@ final readonly class Plan
         $widest = 1.0;
         foreach ($this->ranges as $range) {
             $space = $this->shape->space(min($range->to ?? self::USUAL, self::USUAL));
-            $widest = max($widest, $range->layout->cardWidth($space, $range->arrangement->columns));
+            $widest = max($widest, $range->layout->cardWidth($space, $range->arrangement->columns, $range->arrangement->cards));
         }
 
         return (int) ceil($widest);

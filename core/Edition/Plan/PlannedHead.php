@@ -53,6 +53,13 @@ final readonly class PlannedHead
 
     private const SMALL = Metrics::SMALL;
 
+    /** In a ring: sizes of the figure and of what it rests on; and what is said where there is neither, with what is kept free around it. */
+    private const SEAL_FIGURE = 2.75;
+
+    private const SEAL_BASE = 0.8125;
+
+    private const NONE = 2.5 + Metrics::SMALL * Metrics::LEADING;
+
     public function __construct(private Plan $plan, private Pieces $pieces)
     {
     }
@@ -198,7 +205,7 @@ final readonly class PlannedHead
     }
 
     /**
-     * The overall rating by itself, in a line.
+     * The overall rating by itself, in a line or in a ring.
      *
      * @param  float  $width  that it has, in em
      * @param  int  $place  CSS pixels of the whole place
@@ -206,6 +213,10 @@ final readonly class PlannedHead
     public function rating(float $width, int $place): float
     {
         $head = $this->plan->head;
+        $ring = $this->plan->layout()->ring();
+        if ($ring !== null) {
+            return $this->seal($ring, $width, $place);
+        }
         $figures = array_values(array_filter([
             $head->figure === null ? null : [1.25 * $this->pieces->width($head->figure, true), 1.25 * 1.15],
             $this->base($width, $place),
@@ -226,5 +237,27 @@ final readonly class PlannedHead
         $actions = $this->actions($width);
 
         return Pieces::rows([[$wide, Pieces::rows($whole, $width, 0.75, 0.125)], ...$heading, ...$actions], $width, 0.75, 0.125) + 0.25;
+    }
+
+    /** The figure and what it rests on in a ring, and beneath it what else there is. @param  float  $ring  across, in em */
+    private function seal(float $ring, float $width, int $place): float
+    {
+        $head = $this->plan->head;
+        $said = $this->said($place);
+        $within = $head->figure === null && $said === '' ? [] : [
+            ($head->figure === null ? 0.0 : self::SEAL_FIGURE)
+            + ($said === '' ? 0.0 : 0.125 + self::SEAL_BASE * 1.3 * $this->pieces->lines($said, min($width - 1.0, 7.3) / self::SEAL_BASE)),
+        ];
+        $actions = $this->actions($width);
+        $beneath = array_filter([
+            $head->channels === [] ? null : $this->channels($width)[1],
+            $head->faces === [] ? null : $this->faces($width)[1],
+            $head->heading === null ? null : self::SMALL * Metrics::LEADING * $this->pieces->lines($head->heading, $width / self::SMALL),
+            $actions === [] ? null : Pieces::rows($actions, $width, 1.25, 0.25),
+        ], is_float(...));
+        // Where there is no room for the ring, there is none.
+        $figure = $width < $ring ? 1.0 + array_sum($within) : max($ring, 3.0 + array_sum($within));
+
+        return ($within === [] && ! $head->hasFigures() ? self::NONE : $figure) + 0.5 * count($beneath) + array_sum($beneath);
     }
 }

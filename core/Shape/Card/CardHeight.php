@@ -9,6 +9,7 @@ use Gnomic\Shape\Composition;
 use Gnomic\Shape\Lines\Paragraphs;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Measure;
+use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\Part;
 use Gnomic\Shape\Parts\Parts;
 use Gnomic\Shape\Parts\WordsPart;
@@ -77,12 +78,16 @@ final readonly class CardHeight
      * @param  list<string>  $without  parts that are not shown
      * @param  bool  $isLevel  whether the title and the name take one line each, as where all cards are equally high: the rest is
      *     read on, where there are words
+     * @param  bool  $isCut  whether there is more to read, of whichever part
      */
-    public function at(float $width, ?int $most = null, array $without = [], bool $isLevel = false): float
+    public function at(float $width, ?int $most = null, array $without = [], bool $isLevel = false, bool $isCut = false): float
     {
-        $isLevel = $isLevel && $this->words !== null && ! in_array(WordsPart::name(), $without, true);
+        $hasWords = $this->words !== null && ! in_array(WordsPart::name(), $without, true);
+        $isLevel = $isLevel && $hasWords;
+        $words = $this->composition::wordsWidth($this->box->within($width));
+        $more = $isCut && $hasWords && ! $this->words->isMore($this->measure, $words, $most) ? Metrics::MORE : 0.0;
 
-        return $this->ends($without, $width) + 2 * $this->box->around + $this->composed(
+        return $more + $this->ends($without, $width) + 2 * $this->box->around + $this->composed(
             $without,
             $width,
             fn (CardBlock $block, float $within): float => $isLevel && $block->isHeld()

@@ -166,9 +166,9 @@ final readonly class CarouselLayout extends Layout
         return $this->peeks && $columns === 1 && $cards > $this->rows && ! $space->isNarrow() ? self::PEEK + $space->gap : 0;
     }
 
-    public function cardWidth(Space $space, int $columns): float
+    public function cardWidth(Space $space, int $columns, int $cards = PHP_INT_MAX): float
     {
-        return $this->sides->space($space)->column($columns) - $this->peek($columns, PHP_INT_MAX, $space);
+        return $this->sides->space($space)->column($columns) - $this->peek($columns, $cards, $space);
     }
 
     public static function hasSlides(): bool

@@ -71,7 +71,7 @@ final readonly class ListLayout extends Layout
         return $this->column ? ['column' => '22em'] : [];
     }
 
-    public function cardWidth(Space $space, int $columns): float
+    public function cardWidth(Space $space, int $columns, int $cards = PHP_INT_MAX): float
     {
         return $this->column ? min(352.0, $space->inner) : $space->inner;
     }

@@ -119,7 +119,7 @@ final readonly class NoticesLayout extends Layout
         return false;
     }
 
-    public function cardWidth(Space $space, int $columns): float
+    public function cardWidth(Space $space, int $columns, int $cards = PHP_INT_MAX): float
     {
         return 290.0;
     }

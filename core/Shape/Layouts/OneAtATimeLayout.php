@@ -121,7 +121,7 @@ final readonly class OneAtATimeLayout extends Layout
         return $this->sides !== Sides::Under ? [] : [...($this->autoplay === null ? [] : ['pause']), 'arrows', 'numbers'];
     }
 
-    public function cardWidth(Space $space, int $columns): float
+    public function cardWidth(Space $space, int $columns, int $cards = PHP_INT_MAX): float
     {
         return min(704.0, $this->sides->space($space)->inner);
     }

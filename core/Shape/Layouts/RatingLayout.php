@@ -15,6 +15,9 @@ use Gnomic\Shape\Space;
 /** The overall rating alone, in a line of text or as a seal. */
 final readonly class RatingLayout extends Layout
 {
+    /** Across, in em. */
+    private const RING = 11.0;
+
     private function __construct(public bool $isSeal, public bool $opens)
     {
     }
@@ -91,8 +94,8 @@ final readonly class RatingLayout extends Layout
         return ['glyphs'];
     }
 
-    public function ownHeight(): ?float
+    public function ring(): ?float
     {
-        return $this->isSeal ? 11.0 : null;
+        return $this->isSeal ? self::RING : null;
     }
 }

@@ -63,7 +63,7 @@ final readonly class SingleLayout extends Layout
         return 1.5;
     }
 
-    public function cardWidth(Space $space, int $columns): float
+    public function cardWidth(Space $space, int $columns, int $cards = PHP_INT_MAX): float
     {
         return min(704.0, $space->inner);
     }

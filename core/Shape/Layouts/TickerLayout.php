@@ -69,7 +69,7 @@ final readonly class TickerLayout extends Layout
         ];
     }
 
-    public function cardWidth(Space $space, int $columns): float
+    public function cardWidth(Space $space, int $columns, int $cards = PHP_INT_MAX): float
     {
         return min((float) $this->card, $space->inner);
     }

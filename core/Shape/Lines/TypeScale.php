@@ -62,6 +62,12 @@ final readonly class TypeScale
         return new self($this->sizes, true);
     }
 
+    /** The same where every paragraph begins as it goes on. */
+    public function withoutLead(): self
+    {
+        return $this->leads ? new self($this->sizes) : $this;
+    }
+
     public function isEven(): bool
     {
         return $this->sizes[0] === $this->sizes[2];

@@ -122,9 +122,15 @@ final readonly class WordsPart extends Part
             return $this->led($measure, $lead, $measure->lead, $width);
         }
         $lines = $this->lines($measure, $width);
-        $isMore = $this->rest !== null || ($most !== null && $lines > $most);
 
-        return min($lines, $most ?? $lines) * $measure->size * $measure->leading + ($isMore ? Metrics::MORE : 0.0);
+        return min($lines, $most ?? $lines) * $measure->size * $measure->leading
+            + ($this->isMore($measure, $width, $most) ? Metrics::MORE : 0.0);
+    }
+
+    /** Whether there is more to read. @param  int|null  $most  lines that it is clamped to; null: all are shown */
+    public function isMore(Measure $measure, float $width, ?int $most): bool
+    {
+        return $this->rest !== null || ($most !== null && $this->lines($measure, $width) > $most);
     }
 
     /** With its first sentence larger. @param  float  $size  of that, in em */

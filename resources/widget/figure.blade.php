@@ -1,0 +1,13 @@
+@if ($plan->head->figure !== null || $plan->head->base !== null)
+<div class="figures">
+@if ($plan->head->figure !== null)
+@if ($plan->headStyle() !== 'stacked' && $plan->layout()::most() !== 0)
+{!! $glyphs->rating($tokens, $plan->head->twentieths, null) !!}
+@endif
+<span class="figure" part="figure">{{ $plan->head->figure }}<span class="unseen">{{ $words->say('figures.ofFive') }}</span></span>
+@endif
+@if ($plan->head->base !== null)
+<span class="base quiet" part="base">{{ $plan->head->base }}@if ($plan->head->since !== '')<span class="since">{{ $plan->head->since }}</span>@endif</span>
+@endif
+</div>
+@endif

@@ -1,0 +1,24 @@
+@if ($plan->spread() !== null)
+@include('widget::spread')
+@endif
+@if ($plan->head->channels !== [])
+<ul class="channels quiet">
+@foreach ($plan->head->channels as $channel)
+<li>{!! $glyphs->rating($tokens, $channel->twentieths, null) !!} @if ($channel->url !== null && $plan->layout()::most() !== 0)<a href="{{ $channel->url }}" target="_blank" rel="{{ $plan->shape->rel }}">{{ $channel->name }}</a>@else<span>{{ $channel->name }}</span>@endif <b>{{ $channel->figure }}<span class="unseen">{{ $words->say('figures.ofFive') }}</span></b> {{ $channel->base }}</li>
+@endforeach
+</ul>
+@endif
+@if ($plan->head->faces !== [])
+<div class="faces quiet">
+@foreach ($plan->head->faces as $face)
+@if ($face->address !== null)
+<img class="face" part="face" src="{{ $face->address }}" width="36" height="36" alt="" loading="lazy" referrerpolicy="no-referrer">
+@else
+<span class="face u{{ $face->hue }}" part="face" aria-hidden="true">{{ $face->initials }}</span>
+@endif
+@endforeach
+@if ($plan->head->others !== null)
+<span class="others">{{ $plan->head->others }}</span>
+@endif
+</div>
+@endif
