@@ -53,11 +53,12 @@ final readonly class PlannedHead
 
     private const SMALL = Metrics::SMALL;
 
-    /** In a ring: sizes of the figure and of what it rests on; and what is said where there is neither, with what is kept free around it. */
+    /** Sizes in a ring: of the figure, and of what it rests on. */
     private const SEAL_FIGURE = 2.75;
 
     private const SEAL_BASE = 0.8125;
 
+    /** What is said where there is neither, with what is kept free around it. */
     private const NONE = 2.5 + Metrics::SMALL * Metrics::LEADING;
 
     public function __construct(private Plan $plan, private Pieces $pieces)

@@ -76,6 +76,39 @@ test('a last row that is not full stands in the middle, of cards as wide as the 
   expect((await page.locator('gnomic-widget .item').first().boundingBox())!.width).toBeLessThanOrEqual(360);
 });
 
+test('a ring holds the figure and what it rests on; what else there is stands beneath it', async ({ page }) => {
+  await page.setViewportSize({ width: 600, height: 800 });
+  const shape = {
+    layout: { name: 'rating', form: 'seal' },
+    head: ['overall', 'count'],
+    actions: [{ does: 'link', text: 'Plan your night', url: 'https://quillmoor.example/' }],
+  };
+  await show(page, element(render(shape, entries('reviews'))));
+  const box = (part: string): Promise<DOMRect> =>
+    page.locator(`gnomic-widget ${part}`).evaluate((one) => one.getBoundingClientRect().toJSON() as DOMRect);
+  const ring = await box('.ring');
+  expect(Math.abs(ring.width - ring.height), 'round').toBeLessThan(1);
+  for (const part of ['.figure', '.base']) {
+    const { top, bottom } = await box(part);
+    expect(top > ring.top && bottom < ring.bottom, `${part} is in it`).toBe(true);
+  }
+  for (const part of ['.line', '.act']) expect((await box(part)).top).toBeGreaterThanOrEqual(ring.bottom);
+});
+
+test('what is whole at these widths is not to be read on, though it is cut at others', async ({ page }) => {
+  const shape = { layout: { name: 'grid' }, lines: 2, at: { phone: { layout: { name: 'list' }, lines: 0 } } };
+  await show(page, element(render(shape, entries('reviews', 6))));
+  const cutAt = async (width: number): Promise<boolean> => {
+    await page.setViewportSize({ width, height: 800 });
+    await page.evaluate((width) => (document.getElementById('w')!.style.width = `${width}px`), width);
+    return page
+      .locator('gnomic-widget .more')
+      .evaluateAll((all) => all.some((more) => (more as HTMLElement).offsetHeight > 0));
+  };
+  expect(await cutAt(1200)).toBe(true);
+  expect(await cutAt(390)).toBe(false);
+});
+
 test('where phones have another layout, whichever it is, each keeps to its place, and all can be read', async ({
   page,
 }) => {

@@ -10,6 +10,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Shape\Lines\Font;
 use Gnomic\Shape\Lines\TypeScale;
+use Gnomic\Shape\Shape;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\core\Planned;
@@ -76,6 +77,25 @@ final class TypeScaleTest extends TestCase
         $plan = self::planned($brief, [new Entry('a', Kind::Review, text: $text)]);
         self::assertSame($lead === null ? [] : [$plan->cards[0]->ref => $lead], $plan->fitting->leads());
         self::assertGreaterThan((new PlannedHeight($plan))->at(1200), (new PlannedHeight($plan))->at(320), 'and is foretold with the rest');
+    }
+
+    public function test_where_lines_are_counted_nothing_leads(): void
+    {
+        $voice = fn (array $more): array => self::planned(
+            BriefReader::read(['version' => 4, 'shape' => ['layout' => ['name' => 'single'], 'card' => ['words'], 'shorten' => null] + $more]),
+            [new Entry('a', Kind::Review, text: 'I proposed in the queue. '.str_repeat('She said yes, and rang her mother. ', 9))],
+        )->fitting->leads();
+        self::assertCount(1, $voice([]));
+        self::assertSame([], $voice(['lines' => 4]));
+        self::assertSame([], $voice(['at' => ['phone' => ['lines' => 4]]]), 'on phones as well as elsewhere: it is one sentence of one edition');
+    }
+
+    public function test_a_card_has_all_the_width_where_no_other_is_to_be_seen_beside_it(): void
+    {
+        $shape = Shape::read(['layout' => ['name' => 'carousel', 'rows' => 2]]);
+        $space = $shape->space(390);
+        self::assertSame($space->inner, $shape->layout->cardWidth($space, 1, 2));
+        self::assertLessThan($space->inner - 60, $shape->layout->cardWidth($space, 1, 3));
     }
 
     /** @return iterable<string, array{string, string|null}> */
