@@ -9,6 +9,10 @@ use Illuminate\Contracts\View\Factory;
 /** The templates of widgets: filled, without the blanks that they are written with. */
 final class Templates
 {
+    /** Where a line ends beside what stands in lines of its own, whatever is beside it. */
+    private const BESIDE_BLOCKS = '~\n(?=</?(?:div|p|ul|li|nav|article|details)\b)'
+        .'|(?<=</div>|</p>|</ul>|</li>|</nav>|</article>|</details>)\n~';
+
     private ?string $digest = null;
 
     /** @param  string  $folder  of templates, styles and layouts */
@@ -22,7 +26,11 @@ final class Templates
      */
     public function tight(string $view, array $with): string
     {
-        return trim((string) preg_replace('/\s*\n\s*/', "\n", $this->views->make($view, $with)->render()))."\n";
+        return trim((string) preg_replace(
+            ['/\s*\n\s*/', self::BESIDE_BLOCKS],
+            ["\n", ''],
+            $this->views->make($view, $with)->render(),
+        ))."\n";
     }
 
     /** Another wherever a template, a style or a layout is another. */

@@ -271,11 +271,11 @@ final class WidthRules
         $css = '';
         // Of what comes in later nobody knows how long it is.
         foreach ($plan->shape->more === 'none' ? array_intersect([1, 2], $plan->fitting->steps()) : [1, 2] as $step) {
-            $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".cards .s$step{--size:{$scale->sizes[$step]}}";
+            $css .= $scale->sizes[$step] === $usual->sizes[$step] ? '' : ".s$step{--size:{$scale->sizes[$step]}}";
         }
         $isLed = $plan->fitting->leads() !== [] && self::lead($scale) !== self::lead($usual);
         $css .= $isLed ? '.cards .lead{font-size:'.self::lead($scale).'}' : '';
-        $css = ($scale->sizes[0] === $usual->sizes[0] ? '' : ".cards .words{--size:{$scale->sizes[0]}}").$css;
+        $css = ($scale->sizes[0] === $usual->sizes[0] ? '' : ".words{--size:{$scale->sizes[0]}}").$css;
 
         return $css;
     }

@@ -158,7 +158,7 @@ final readonly class CarouselLayout extends Layout
 
     public function style(int $cards, int $gap): array
     {
-        return $this->rows === 1 ? [] : ['rows' => (string) $this->rows];
+        return $this->rows === 1 ? [] : ['rows' => implode(' ', array_fill(0, $this->rows, 'auto'))];
     }
 
     public function peek(int $columns, int $cards, Space $space): int
