@@ -216,7 +216,7 @@ final readonly class PlannedHead
         $head = $this->plan->head;
         $ring = $this->plan->layout()->ring();
         if ($ring !== null) {
-            return $this->seal($ring, $width, $place);
+            return $this->seal($ring, $width);
         }
         $figures = array_values(array_filter([
             $head->figure === null ? null : [1.25 * $this->pieces->width($head->figure, true), 1.25 * 1.15],
@@ -241,10 +241,10 @@ final readonly class PlannedHead
     }
 
     /** The figure and what it rests on in a ring, and beneath it what else there is. @param  float  $ring  across, in em */
-    private function seal(float $ring, float $width, int $place): float
+    private function seal(float $ring, float $width): float
     {
         $head = $this->plan->head;
-        $said = $this->said($place);
+        $said = (string) $head->base;
         $within = $head->figure === null && $said === '' ? [] : [
             ($head->figure === null ? 0.0 : self::SEAL_FIGURE)
             + ($said === '' ? 0.0 : 0.125 + self::SEAL_BASE * 1.3 * $this->pieces->lines($said, min($width - 1.0, 7.3) / self::SEAL_BASE)),
