@@ -8,6 +8,8 @@ declare const GNOMIC_PRESSED: string;
 
 const nothing = (): number[] => [0, 0, 0, 0, 0, 0];
 
+/** Programs that name themselves so are nobody. The host knows more of them; but some have another name on what they send when they leave. */
+const ROBOTS = /bot\b|crawl|spider/i;
 const SECOND = 1000;
 /** Of a widget, or of the window where one is taller than it. */
 const HALF = 0.5;
@@ -21,7 +23,7 @@ let path = location.pathname;
 export default function count(root: ShadowRoot, signal: AbortSignal, host: string): void {
   const key = root.querySelector<HTMLElement>('.box')?.dataset['key'];
   const asked = navigator as Navigator & { globalPrivacyControl?: boolean };
-  if (!key || asked.globalPrivacyControl || navigator.doNotTrack === '1') return;
+  if (!key || asked.globalPrivacyControl || navigator.doNotTrack === '1' || ROBOTS.test(navigator.userAgent)) return;
   turn();
   if (!tallies.size) {
     addEventListener('pagehide', send);
