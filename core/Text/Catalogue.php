@@ -20,7 +20,7 @@ final readonly class Catalogue
     /** Whole numbers up to this are spelled, where the language does so in running text. */
     private const SPELLED = 12;
 
-    /** Days and numbers that are said at once, and are said again of the same entry on another page: more than a page has. */
+    /** What is said at once, and is said again of the same entry on another page, or of others: more than a page has. */
     private const REMEMBERED = 2000;
 
     private Formats $formats;
@@ -78,9 +78,11 @@ final readonly class Catalogue
      */
     public function say(string $key, array $with = []): string
     {
-        $said = isset($this->messages[$key]) ? $this->formats->message($this->messages[$key])->format($with) : false;
+        return $this->said->of(implode("\0", [$key, ...$with]), function () use ($key, $with): string {
+            $said = isset($this->messages[$key]) ? $this->formats->message($this->messages[$key])->format($with) : false;
 
-        return $said === false ? throw new LogicException("The catalogue of $this->language cannot say \"$key\".") : $said;
+            return $said === false ? throw new LogicException("The catalogue of $this->language cannot say \"$key\".") : $said;
+        });
     }
 
     /** "12 November 2026". */
