@@ -216,7 +216,7 @@ final readonly class PlannedHead
         $head = $this->plan->head;
         $ring = $this->plan->layout()->ring();
         if ($ring !== null) {
-            return $this->seal($ring, $width);
+            return $this->seal($ring, $width, $place);
         }
         $figures = array_values(array_filter([
             $head->figure === null ? null : [1.25 * $this->pieces->width($head->figure, true), 1.25 * 1.15],
@@ -236,12 +236,15 @@ final readonly class PlannedHead
             self::SMALL * Metrics::LEADING * $this->pieces->lines($head->heading, $width / self::SMALL),
         ]];
         $actions = $this->actions($width);
+        $pressed = $actions === [] ? [] : [[min($width, Pieces::wide($actions, 1.25)), Pieces::rows($actions, $width, 1.25, 0.25)]];
+        // What leads to everything is one piece.
+        $figures = $this->plan->layout()->leadsToEverything() ? [[$wide, Pieces::rows($whole, $width, 0.75, 0.125)]] : $whole;
 
-        return Pieces::rows([[$wide, Pieces::rows($whole, $width, 0.75, 0.125)], ...$heading, ...$actions], $width, 0.75, 0.125) + 0.25;
+        return Pieces::rows([...$figures, ...$heading, ...$pressed], $width, 0.75, 0.125) + 0.25;
     }
 
     /** The figure and what it rests on in a ring, and beneath it what else there is. @param  float  $ring  across, in em */
-    private function seal(float $ring, float $width): float
+    private function seal(float $ring, float $width, int $place): float
     {
         $head = $this->plan->head;
         $said = (string) $head->base;
@@ -257,7 +260,7 @@ final readonly class PlannedHead
             $actions === [] ? null : Pieces::rows($actions, $width, 1.25, 0.25),
         ], is_float(...));
         // Where there is no room for the ring, there is none.
-        $figure = $width < $ring ? 1.0 + array_sum($within) : max($ring, 3.0 + array_sum($within));
+        $figure = $place <= Metrics::EM * $ring ? 1.0 + array_sum($within) : max(min($ring, $width), 3.0 + array_sum($within));
 
         return ($within === [] && ! $head->hasFigures() ? self::NONE : $figure) + 0.5 * count($beneath) + array_sum($beneath);
     }
