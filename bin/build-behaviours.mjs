@@ -13,16 +13,14 @@ for (const layout of readdirSync('resources/widget/layouts')) {
 
 mkdirSync('public/b', { recursive: true });
 const manifest = {};
-// One that others load has to be there first: they hold the name of its file.
-const LOADED = 'pressed';
-for (const [name, entry] of Object.entries(entries).sort(
-  ([a], [b]) => (b === LOADED) - (a === LOADED) || (a < b ? -1 : 1),
-)) {
+// One that another loads is built first: that one holds the name of its file.
+const { pressed, ...others } = entries;
+for (const [name, entry] of [['pressed', pressed], ...Object.entries(others).sort()]) {
   const built = await build({
     configFile: false,
     publicDir: false,
     logLevel: 'error',
-    define: { GNOMIC_PRESSED: JSON.stringify(manifest[LOADED]) },
+    define: { GNOMIC_PRESSED: JSON.stringify(manifest.pressed ?? '') },
     build: { write: false, target: 'es2022', minify: 'oxc', lib: { entry, formats: ['es'], fileName: name } },
   });
   // Vite leaves the blanks in modules, as others may bundle them; nobody bundles these.

@@ -61,15 +61,15 @@ final class StyleValues
      *
      * @return string the rule that sets those that are asked for
      */
-    public function settle(LaterStyles $later): string
+    public function settle(EntryStyles $ofEntries): string
     {
-        $this->same = $this->same($later->sets);
-        // What is asked for later has to be there then.
-        $this->asked = $later->names;
-        $stay = array_diff_key($this->everywhere, array_diff_key($this->same, $later->names));
+        $this->same = $this->same($ofEntries->sets);
+        // What rules of entries ask for has to be there.
+        $this->asked = $ofEntries->names;
+        $stay = array_diff_key($this->everywhere, array_diff_key($this->same, $ofEntries->names));
         $values = array_map(fn (string $value): string => $this->written($value), $stay);
         $uses = [];
-        $all = [...$this->each(), ...$later->asks, ...StyleReferences::in(implode(' ', $values))];
+        $all = [...$this->each(), ...$ofEntries->asks, ...StyleReferences::in(implode(' ', $values))];
         foreach ($all as [$name, $usual]) {
             $this->count($uses, $name, $usual);
         }
@@ -134,12 +134,12 @@ final class StyleValues
     }
 
     /**
-     * @param  array<string, int>  $later  names of those that are set later
+     * @param  array<string, int>  $ofEntries  names of those that rules of entries set
      * @return array<string, string> those that are set for all of it and nowhere else, by name
      */
-    private function same(array $later): array
+    private function same(array $ofEntries): array
     {
-        $values = array_diff_key($this->everywhere, $this->elsewhere, $later);
+        $values = array_diff_key($this->everywhere, $this->elsewhere, $ofEntries);
         $plain = array_filter($values, fn (string $value): bool => strlen($value) <= self::SHORT && ! str_contains($value, 'var('));
         // Those that ask for nothing but plain ones are plain as well.
         $this->same = $plain;

@@ -12,11 +12,11 @@ final class UsedStyles
     /** Classes that scripts give and take. */
     public const GIVEN = ['act', 'all', 'copy', 'followed', 'held', 'live', 'now', 'round', 'still'];
 
-    /** In selectors: that something has not a class in it. */
-    private const WITHOUT = '/:not\(:has\((\.[a-z][\w-]*)\)\)/';
-
     /** Elements that scripts make. */
     public const MADE = ['button'];
+
+    /** In selectors: that something has not a class in it. */
+    private const WITHOUT = '/:not\(:has\((\.[a-z][\w-]*)\)\)/';
 
     /** Widgets whose styles are kept: what comes into one changes them in its entries' own rules alone. */
     private const WIDGETS = 100;
@@ -58,11 +58,11 @@ final class UsedStyles
                 $values,
             ];
         });
-        $later = new LaterStyles($sheets->ofEntries.$beside);
-        [$before, $after] = $this->settled->of($id.$later->state(), function () use ($rules, $own, $seen, $later): array {
+        $ofEntries = new EntryStyles($sheets->ofEntries.$beside);
+        [$before, $after] = $this->settled->of($id.$ofEntries->state(), function () use ($rules, $own, $seen, $ofEntries): array {
             $values = clone $seen;
 
-            return [$values->settle($later).self::written($rules, $values), self::written($own, $values)];
+            return [$values->settle($ofEntries).self::written($rules, $values), self::written($own, $values)];
         });
 
         return $before.$sheets->ofEntries.$after;

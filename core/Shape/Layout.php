@@ -183,7 +183,11 @@ abstract readonly class Layout
         return 0;
     }
 
-    /** Width of a card, in CSS pixels. */
+    /**
+     * Width of a card, in CSS pixels.
+     *
+     * @param  int  $cards  that are shown; where it is not said, more than have room: some layouts let the next one be seen beside one
+     */
     public function cardWidth(Space $space, int $columns, int $cards = PHP_INT_MAX): float
     {
         return $space->column($columns);

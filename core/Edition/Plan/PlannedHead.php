@@ -53,10 +53,19 @@ final readonly class PlannedHead
 
     private const SMALL = Metrics::SMALL;
 
-    /** Sizes in a ring: of the figure, and of what it rests on. */
+    /** Sizes in a ring: of the figure, and of what it rests on, with the height of its lines and how wide it is at most. */
     private const SEAL_FIGURE = 2.75;
 
     private const SEAL_BASE = 0.8125;
+
+    private const SEAL_LINE = 1.3 * self::SEAL_BASE;
+
+    private const SEAL_WIDEST = 9 * self::SEAL_BASE;
+
+    /** Kept free within the ring, and where there is none, above and below together. */
+    private const IN_RING = 3.0;
+
+    private const WITHOUT_RING = 1.0;
 
     /** What is said where there is neither, with what is kept free around it. */
     private const NONE = 2.5 + Metrics::SMALL * Metrics::LEADING;
@@ -248,10 +257,9 @@ final readonly class PlannedHead
     {
         $head = $this->plan->head;
         $said = (string) $head->base;
-        $within = $head->figure === null && $said === '' ? [] : [
-            ($head->figure === null ? 0.0 : self::SEAL_FIGURE)
-            + ($said === '' ? 0.0 : 0.125 + self::SEAL_BASE * 1.3 * $this->pieces->lines($said, min($width - 1.0, 7.3) / self::SEAL_BASE)),
-        ];
+        $room = min($width - self::WITHOUT_RING, self::SEAL_WIDEST) / self::SEAL_BASE;
+        $within = ($head->figure === null ? 0.0 : self::SEAL_FIGURE)
+            + ($said === '' ? 0.0 : 0.125 + self::SEAL_LINE * $this->pieces->lines($said, $room));
         $actions = $this->actions($width);
         $beneath = array_filter([
             $head->channels === [] ? null : $this->channels($width)[1],
@@ -260,8 +268,8 @@ final readonly class PlannedHead
             $actions === [] ? null : Pieces::rows($actions, $width, 1.25, 0.25),
         ], is_float(...));
         // Where there is no room for the ring, there is none.
-        $figure = $place <= Metrics::EM * $ring ? 1.0 + array_sum($within) : max(min($ring, $width), 3.0 + array_sum($within));
+        $figure = $place <= Metrics::EM * $ring ? self::WITHOUT_RING + $within : max(min($ring, $width), self::IN_RING + $within);
 
-        return ($within === [] && ! $head->hasFigures() ? self::NONE : $figure) + 0.5 * count($beneath) + array_sum($beneath);
+        return ($head->hasFigures() ? $figure : self::NONE) + 0.5 * count($beneath) + array_sum($beneath);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
-/** Rules of what stands in a widget, or comes into it later: which custom properties they set, and which they ask for. */
-final readonly class LaterStyles
+/** Rules of entries, those that stand in a widget and those that come into it later: which custom properties they set and ask for. */
+final readonly class EntryStyles
 {
     /** @var array<string, int> by name */
     public array $sets;
