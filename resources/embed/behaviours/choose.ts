@@ -21,7 +21,12 @@ export default function choose(root: ShadowRoot, signal: AbortSignal, host: stri
     if (!edition) throw new TypeError('Nothing there');
     widget.put(edition);
     // The focus stays on what was pressed, and how many there are is said.
-    root.querySelector<HTMLElement>(':is(.choose, .spread) [aria-current], .bar')?.focus();
+    const now =
+      root.querySelector<HTMLElement>(':is(.choose, .spread) [aria-current]') ??
+      root.querySelector<HTMLElement>('.bar');
+    // Whether bars are shown depends on the width: what has not been laid out takes no focus.
+    now?.getBoundingClientRect();
+    now?.focus();
     const status = root.querySelector(':is(.choose [role], .shown)');
     const said = status?.textContent ?? '';
     status?.replaceChildren();

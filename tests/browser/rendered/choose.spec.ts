@@ -53,6 +53,10 @@ test('where bars are shown, they are what is pressed, and back again', async ({ 
   await bars.getByRole('link', { name: '4 stars' }).click();
   await expect(bars.getByRole('link', { name: '4 stars' })).toBeFocused();
   await expect(page.getByRole('navigation', { name: 'Show' }).getByRole('status')).toHaveText('6 of 9 are shown');
+  // Not only the first of them.
+  await bars.getByRole('link', { name: '3 stars' }).click();
+  await expect(bars.getByRole('link', { name: '3 stars' })).toBeFocused();
+  await expect(bars.getByRole('link', { name: '3 stars' })).toHaveAttribute('aria-current', 'true');
   await page.getByRole('navigation', { name: 'Show' }).getByRole('link', { name: 'All', exact: true }).click();
   await expect(cards(page)).toHaveCount(6);
 });
