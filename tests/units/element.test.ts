@@ -3,19 +3,24 @@ import { define } from '../../resources/embed/define';
 import { comeFrom, hostsOf, settle } from '../../resources/embed/hosts';
 import { GnomicWidget } from '../../resources/embed/widget';
 import { asked, interfaceAnswers } from './interface';
+import { until } from './until';
 
 // What decides, what describes and what tells failures are files of their own, which no server has here.
-vi.mock('../../resources/embed/load', async (original) => ({
-  ...(await original<object>()),
-  load: async (address: string) =>
-    address.endsWith('/b/place.js')
-      ? (await import('../../resources/embed/behaviours/place')).default
-      : address.endsWith('/b/described.js')
-        ? (await import('../../resources/embed/behaviours/described')).default
-        : address.endsWith('/b/failed.js') && isThere
-          ? (await import('../../resources/embed/behaviours/failed')).default
-          : Promise.reject(new TypeError()),
-}));
+vi.mock('../../resources/embed/load', async (original) => {
+  const there: Record<string, { default: unknown }> = {
+    'place.js': await import('../../resources/embed/behaviours/place'),
+    'described.js': await import('../../resources/embed/behaviours/described'),
+    'failed.js': await import('../../resources/embed/behaviours/failed'),
+  };
+  return {
+    ...(await original<object>()),
+    load: async (address: string) => {
+      const name = address.replace(/^.*\/b\//, '');
+      if (!(name in there) || (name === 'failed.js' && !isThere)) throw new TypeError();
+      return there[name]!.default;
+    },
+  };
+});
 let isThere = true;
 
 const edition = (words: string): string => `<template shadowrootmode="open"><p>${words}</p></template>`;
@@ -42,7 +47,7 @@ const shown = (element: HTMLElement): string => element.shadowRoot?.textContent 
 test('shows the edition that is out, and asks for nothing else', async () => {
   interfaceAnswers({ 'GET /w/dome4visit/open.und.html': edition('Clear skies.') });
   const element = put('dome4visit');
-  await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
+  await until(() => expect(shown(element)).toBe('Clear skies.'));
   expect(asked.map(({ what }) => what)).toEqual(['GET /w/dome4visit/open.und.html']);
 });
 
@@ -56,7 +61,7 @@ test('takes the variant in the language of the page, and never the usual one bes
   });
   document.documentElement.lang = 'de-CH';
   const element = put('dome4visit');
-  await vi.waitFor(() => expect(shown(element)).toBe('Klarer Himmel.'));
+  await until(() => expect(shown(element)).toBe('Klarer Himmel.'));
   expect(paths()).toEqual(['GET /w/dome4visit/open.de.html', 'GET /w/dome4visit/at.de.html']);
 });
 
@@ -66,7 +71,7 @@ test('takes the usual one where none fits', async () => {
     'GET /w/dome4visit.html': edition('Clear skies.'),
   });
   const element = put('dome4visit');
-  await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
+  await until(() => expect(shown(element)).toBe('Clear skies.'));
 });
 
 test('a variant that cannot be had leaves the usual one', async () => {
@@ -77,14 +82,14 @@ test('a variant that cannot be had leaves the usual one', async () => {
   });
   document.documentElement.lang = 'de';
   const element = put('dome4visit');
-  await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
+  await until(() => expect(shown(element)).toBe('Clear skies.'));
 });
 
 test('what passes by itself is tried once more', async () => {
   let tries = 0;
   interfaceAnswers({ 'GET /w/dome4visit/open.und.html': () => (++tries < 2 ? 503 : edition('Clear skies.')) });
   const element = put('dome4visit');
-  await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
+  await until(() => expect(shown(element)).toBe('Clear skies.'));
   expect(tries).toBe(2);
 });
 
@@ -114,7 +119,7 @@ test.each(causes)('a failure of the %s is told with its own next step', async (c
   const failed = vi.fn();
   document.addEventListener('gnomic-widget:failed', failed, { capture: true, once: true });
   put('dome4visit', 'Ask us');
-  await vi.waitFor(() => expect(failed).toHaveBeenCalledOnce());
+  await until(() => expect(failed).toHaveBeenCalledOnce());
   expect((failed.mock.calls[0]?.[0] as CustomEvent<{ cause: string }>).detail.cause).toBe(cause);
   expect(warn).toHaveBeenCalledWith(expect.stringMatching(says));
   expect(asked).toHaveLength(times);
@@ -125,7 +130,7 @@ test('a failure is told where what tells failures cannot be had either', async (
   interfaceAnswers({ 'GET /w/dome4visit/open.und.html': () => Promise.reject(new TypeError('Failed to fetch')) });
   isThere = false;
   put('dome4visit');
-  await vi.waitFor(() => expect(warn).toHaveBeenCalledOnce());
+  await until(() => expect(warn).toHaveBeenCalledOnce());
   isThere = true;
   expect(warn).toHaveBeenCalledWith(expect.stringMatching(/http:\/\/gnomic.test.*Content-Security-Policy/));
 });
@@ -140,7 +145,7 @@ test.each([404, 503])(
       'Ask us<svg style="padding-top:400px"><set attributeName="display"></set></svg><svg id="own"></svg>',
     );
     element.style.paddingTop = 'var(--gnomic-room)';
-    await vi.waitFor(() => expect(element.querySelector('set')).toBeNull());
+    await until(() => expect(element.querySelector('set')).toBeNull());
     expect(element.style.paddingTop).toBe('');
     expect(element.querySelector('#own')).not.toBeNull();
     expect(element.textContent).toBe('Ask us');
@@ -150,7 +155,7 @@ test.each([404, 503])(
 test('blanks around a key are no part of it', async () => {
   interfaceAnswers({ 'GET /w/dome4visit/open.und.html': edition('Clear skies.') });
   const element = put(' dome4visit\n');
-  await vi.waitFor(() => expect(shown(element)).toBe('Clear skies.'));
+  await until(() => expect(shown(element)).toBe('Clear skies.'));
 });
 
 test('the host goes with the tag', () => {
@@ -183,15 +188,15 @@ test('a widget that one host does not have is asked of the other of the page', a
   });
   document.body.innerHTML = `<script type="x" src="https://two.test/gnomic.js"></script><script type="x" src="https://one.test/gnomic.js"></script><gnomic-widget key="other1"></gnomic-widget>`;
   const element = document.querySelector<HTMLElement>('gnomic-widget')!;
-  await vi.waitFor(() => expect(shown(element)).toBe('Two.'));
+  await until(() => expect(shown(element)).toBe('Two.'));
 });
 
 test('another key shows another widget', async () => {
   interfaceAnswers({ 'GET /w/first1/open.und.html': edition('One.'), 'GET /w/second2/open.und.html': edition('Two.') });
   const element = put('first1');
-  await vi.waitFor(() => expect(shown(element)).toBe('One.'));
+  await until(() => expect(shown(element)).toBe('One.'));
   element.setAttribute('key', 'second2');
-  await vi.waitFor(() => expect(shown(element)).toBe('Two.'));
+  await until(() => expect(shown(element)).toBe('Two.'));
 });
 
 test.each(['nosuchkey1', '../../etc', ''])('the key "%s" leaves what the page held, and says so', async (key) => {
@@ -200,7 +205,7 @@ test.each(['nosuchkey1', '../../etc', ''])('the key "%s" leaves what the page he
   const failed = vi.fn();
   document.addEventListener('gnomic-widget:failed', failed, { capture: true, once: true });
   const element = put(key, 'Ask us');
-  await vi.waitFor(() => expect(warn).toHaveBeenCalledOnce());
+  await until(() => expect(warn).toHaveBeenCalledOnce());
   expect(element.shadowRoot).toBeNull();
   expect(element.textContent).toBe('Ask us');
   expect(failed).toHaveBeenCalledOnce();
@@ -211,7 +216,7 @@ test('one that is taken off the page while it asks shows nothing and complains o
   let give: (edition: string) => void = () => undefined;
   interfaceAnswers({ 'GET /w/dome4visit/open.und.html': () => new Promise<string>((resolve) => (give = resolve)) });
   const element = put('dome4visit');
-  await vi.waitFor(() => expect(asked).toHaveLength(1));
+  await until(() => expect(asked).toHaveLength(1));
   element.remove();
   give(edition('Too late.'));
   await new Promise((resolve) => setTimeout(resolve));
@@ -233,5 +238,5 @@ test('what search engines may read stands in the page, once a widget, and as the
     [...document.querySelectorAll('gnomic-widget')].map((widget) =>
       [...widget.querySelectorAll('script')].map((script) => script.textContent).join(),
     );
-  await vi.waitFor(() => expect(said()).toEqual(['{"ratingValue":"4.6"}', '', '{"ratingValue":"3.9"}']));
+  await until(() => expect(said()).toEqual(['{"ratingValue":"4.6"}', '', '{"ratingValue":"3.9"}']));
 });

@@ -1,8 +1,9 @@
-import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { Listing } from '../../resources/studio/entries/listing.svelte';
 import { hide, join, label } from '../../resources/studio/entries/marks';
 import { notices } from '../../resources/studio/parts/notices.svelte';
 import { asked, askedFor, interfaceAnswers } from './interface';
+import { until } from './until';
 
 const COUNT = 150;
 const row = (index: number): object => ({ entry: { id: `e${index}` }, hidden: false, held: false, labels: ['Old'] });
@@ -35,7 +36,7 @@ describe('a long list', () => {
     const listing = new Listing();
     interfaceAnswers({ 'GET /entries': () => new Promise((resolve) => (late = resolve)) });
     const first = listing.load();
-    await vi.waitFor(() => expect(asked).toHaveLength(1));
+    await until(() => expect(asked).toHaveLength(1));
     interfaceAnswers({ 'GET /entries': entries });
     await listing.load();
     late({ count: 1, entries: [], wanted, sentence: [], doubts: [] });
@@ -64,10 +65,10 @@ describe('a long list', () => {
       }),
     });
     listing.change((brief) => (brief.sift.stars = { from: 1, to: 2, unrated: 'drop' }));
-    await vi.waitFor(() => expect(listing.narrowed).toBe(true));
+    await until(() => expect(listing.narrowed).toBe(true));
     expect(listing.query.wanted).toContain('"from":1');
     listing.clear();
-    await vi.waitFor(() => expect(listing.narrowed).toBe(false));
+    await until(() => expect(listing.narrowed).toBe(false));
     listing.state = 'held';
     expect(listing.narrowed).toBe(true);
   });
@@ -84,7 +85,7 @@ describe('marks', () => {
     expect([1, 2, 3].map((index) => listing.rows.get(index)?.hidden)).toEqual([true, false, true]);
     expect(notices.list.at(-1)?.text).toBe('2 entries hidden in every widget.');
     notices.undoLast();
-    await vi.waitFor(() => expect(asked[1]?.body).toEqual({ ids: ['e1', 'e3'], hidden: false }));
+    await until(() => expect(asked[1]?.body).toEqual({ ids: ['e1', 'e3'], hidden: false }));
   });
 
   test('nothing is asked for nothing, and nothing that changed is said so', async () => {

@@ -11,6 +11,7 @@ export default defineConfig({
     environment: 'jsdom',
     environmentOptions: { jsdom: { url: 'http://gnomic.test/' } },
     setupFiles: ['tests/units/setup.ts'],
+    testTimeout: 60_000, // on machines that are busy with something else, too
     mockReset: true,
     isolate: false, // a window for each file takes longer than all that is tested in it
   },
