@@ -58,12 +58,12 @@ test('while it is on its way, its room is kept; where nothing comes, it is given
     await serve(page, { grid1: grid }, page1(code('grid1')));
     answer = how;
     await over(what);
-    await expect.poll(() => below(page), { timeout: 5_000, message: `${what} ${how}` }).toBeLessThan(NOTHING);
+    await expect.poll(() => below(page), { message: `${what} ${how}` }).toBeLessThan(NOTHING);
   }
   await serve(page, { grid1: grid }, page1(code('nobody')));
   await page.route(/\/w\/nobody/, (route) => route.fulfill({ status: 404 }));
   await page.goto(`${PAGE}/visit`);
-  await expect.poll(() => below(page), { timeout: 5_000, message: 'a wrong key' }).toBeLessThan(NOTHING);
+  await expect.poll(() => below(page), { message: 'a wrong key' }).toBeLessThan(NOTHING);
 });
 
 test('where no scripts run, no room is kept', async ({ browser }) => {
