@@ -23,7 +23,7 @@ final class Behaviours
     public function of(Plan $plan, Scheme $scheme): array
     {
         $names = [];
-        foreach ($plan->cards === [] ? [] : $plan->layouts() as $layout) {
+        foreach ($plan->cards === [] ? [] : $plan->layouts as $layout) {
             $names = [...$names, $layout::name(), ...$layout->behaviours()];
         }
 

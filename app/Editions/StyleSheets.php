@@ -39,17 +39,18 @@ final class StyleSheets
 
     public function of(Plan $plan, Dressed $look): Sheets
     {
-        $parts = array_map(
+        $parts = $this->parts($plan);
+        $ofParts = array_map(
             fn (string $part): string => $this->file("parts/$part.css"),
-            [...$this->parts($plan, $look), ...($plan->cards === [] ? [] : LookRules::parts($look))],
+            [...$parts, ...($plan->cards === [] ? [] : LookRules::parts($look))],
         );
 
         return new Sheets([
             LookRules::of($look, '.g'),
             '.g{'.$this->properties($plan).'}',
-            ...$parts,
+            ...$ofParts,
             LookRules::size($look->tokens),
-            ...$this->layouts($plan, $look),
+            ...$this->layouts($plan, $look, $parts),
         ],
             $this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan),
             $look->css === '' ? '' : ".box{overflow:clip;overflow-clip-margin:40px}$look->css",
@@ -100,25 +101,31 @@ final class StyleSheets
         return $written.($plan->isFlush ? ';--top:0px' : '').($frame->most === null ? '' : ';--most:'.$em($frame->most));
     }
 
-    /** @return list<string> */
-    private function layouts(Plan $plan, Dressed $look): array
+    /**
+     * @param  list<string>  $parts  whose styles are there already
+     * @return list<string>
+     */
+    private function layouts(Plan $plan, Dressed $look, array $parts): array
     {
-        $layouts = $plan->layouts();
+        $layouts = $plan->layouts;
         if (count($layouts) === 1) {
-            return $this->layout($plan, $look, reset($layouts));
+            return $this->layout($plan, $look, reset($layouts), $parts);
         }
         $sheets = [];
         foreach ($layouts as $of => $layout) {
             // What moves the cards of one layout is not there where another holds.
-            $own = implode('', $this->layout($plan, $look, $layout))."[class*=\"of-\"]:not(.of-$of){display:none}";
+            $own = implode('', $this->layout($plan, $look, $layout, $parts))."[class*=\"of-\"]:not(.of-$of){display:none}";
             $sheets[] = $this->widths->where($plan, $layout, $own);
         }
 
         return $sheets;
     }
 
-    /** @return list<string> */
-    private function layout(Plan $plan, Dressed $look, Layout $layout): array
+    /**
+     * @param  list<string>  $parts  whose styles are there already
+     * @return list<string>
+     */
+    private function layout(Plan $plan, Dressed $look, Layout $layout, array $parts): array
     {
         $name = $layout::name();
         $style = $this->file("layouts/$name/style.css");
@@ -127,7 +134,7 @@ final class StyleSheets
         return [
             ...array_map(
                 fn (string $part): string => $this->file("parts/$part.css"),
-                array_values(array_diff($layout->parts(), $this->parts($plan, $look))),
+                array_values(array_diff($layout->parts(), $parts)),
             ),
             $style,
             (str_contains($style, 'var(--inner') ? $this->inner($plan->shape) : '').$this->own($plan, $layout)
@@ -176,7 +183,7 @@ final class StyleSheets
     }
 
     /** @return list<string> names of the parts that a plan shows, in the order in which their rules stand */
-    private function parts(Plan $plan, Dressed $look): array
+    private function parts(Plan $plan): array
     {
         $isOpen = array_filter($plan->cards, fn (Card $card): bool => $card->opens !== null) !== [] || $plan->enlarges();
         $head = $plan->head;

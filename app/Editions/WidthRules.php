@@ -267,7 +267,10 @@ final class WidthRules
     private function sizes(Plan $plan, Range $range): string
     {
         $composition = $plan->shape->composition();
-        [$usual, $scale] = [$composition::scale($range->layout), $plan->fitting->scale($range)];
+        [$usual, $scale] = [$composition::scale($range->layout), $range->scale];
+        if ($scale->sizes === $usual->sizes) {
+            return '';
+        }
         $css = '';
         // Of what comes in later nobody knows how long it is.
         foreach ($plan->shape->more === 'none' ? array_intersect([1, 2], $plan->fitting->steps()) : [1, 2] as $step) {
@@ -308,6 +311,9 @@ final class WidthRules
      */
     private function clamps(Plan $plan, Range $range, string $page): array
     {
+        if ($range->lines === null && $plan->fitting->clamped() === []) {
+            return [];
+        }
         $other = [];
         $isFit = $plan->fitting->cutsNearMedian($range);
         foreach ($plan->fitting->clamps($range) as $index => $clamp) {

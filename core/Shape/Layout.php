@@ -119,6 +119,12 @@ abstract readonly class Layout
         return null;
     }
 
+    /** How many of so many cards, all of which it shows, stand side by side. */
+    public function columnsAt(Space $space, int $cards): int
+    {
+        return min($this->acrossAt($space), max(1, $cards));
+    }
+
     /** How many of so many cards it shows. */
     public function cardsAt(Space $space, int $cards): int
     {
@@ -286,6 +292,6 @@ abstract readonly class Layout
      */
     public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
-        return new Arrangement(min($this->acrossAt($space), max(1, count($tiles))), count($tiles));
+        return new Arrangement($this->columnsAt($space, count($tiles)), count($tiles));
     }
 }

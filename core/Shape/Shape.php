@@ -116,6 +116,9 @@ final readonly class Shape
     /** @var list<bool> whether entries are tiles of pictures, for each class of widths */
     private array $tiles;
 
+    /** Whether words take so many lines and no more, at some widths: lines are counted where all are of one height. */
+    private bool $countsLines;
+
     /** What visitors read where there is nothing to show; null: nothing at all is there. */
     public ?string $empty;
 
@@ -171,6 +174,7 @@ final readonly class Shape
             fn (WidthClass $class): bool => $this->layoutAt($class)::isOfPictures(),
             WidthClass::cases(),
         );
+        $this->countsLines = array_filter(array_map($this->linesAt(...), WidthClass::cases()), is_int(...)) !== [];
         $this->click = Click::tryFrom($shape->string('click')) ?? ($this->hasTiles() ? Click::Enlarge : Click::Nothing);
         $this->empty = self::written($shape, 'empty');
         $this->markup = $shape->boolOr('markup', false);
@@ -369,13 +373,7 @@ final readonly class Shape
 
         $scale = $composition::scale($layout)->on($composition::wordsWidth($width));
 
-        return $scale->leads && $this->countsLines() ? $scale->withoutLead() : $scale;
-    }
-
-    /** Whether words take so many lines and no more, at some widths: lines are counted where all are of one height. */
-    private function countsLines(): bool
-    {
-        return array_filter(WidthClass::cases(), fn (WidthClass $class): bool => $this->linesAt($class) !== null) !== [];
+        return $scale->leads && $this->countsLines ? $scale->withoutLead() : $scale;
     }
 
     /**

@@ -41,6 +41,12 @@ final readonly class Limits
         );
     }
 
+    /** Names it where what was worked out for it is kept. */
+    public function key(): string
+    {
+        return "$this->most $this->phone $this->tablet";
+    }
+
     /** @param  int  $width  of the widget in CSS pixels */
     public function at(int $width): int
     {

@@ -7,8 +7,8 @@
 @if ($plan->cards === [])
 <p class="none quiet">{{ $plan->shape->empty }}</p>
 @else
-@foreach (array_filter($plan->layouts(), fn ($layout) => ! $layout->isMovedInside()) as $of => $layout)
-@includeIf("widget::layouts.{$layout::name()}.turn", ['of' => $of, 'layout' => $layout])
+@foreach ($plan->moved(inside: false) as $of => $layout)
+@include("widget::layouts.{$layout::name()}.turn", ['of' => $of, 'layout' => $layout])
 @endforeach
 @include('widget::cards')
 @endif

@@ -9,7 +9,6 @@ use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardBox;
 use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Card\CardHeights;
-use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
@@ -46,20 +45,10 @@ final readonly class Fitting
         $this->hasWords = array_filter($cards, fn (Card $card): bool => $card->part(WordsPart::class) !== null) !== [];
     }
 
-    /** Sizes of words at these widths. */
-    public function scale(Range $range): TypeScale
-    {
-        return $this->memo->of("scale $range->from", function () use ($range): TypeScale {
-            $space = $this->shape->space(max($range->from, Space::NARROW));
-
-            return $this->shape->scale($range->layout, $space, $range->arrangement->columns);
-        });
-    }
-
     /** @return list<CardHeight> of each card at these widths */
     public function heights(Range $range): array
     {
-        return $this->heights->of($this->scale($range), $range->layout::isOfPictures());
+        return $this->heights->of($range->scale, $range->layout::isOfPictures());
     }
 
     /** @return array<string, int> of TypeScale::STEPS: how large the words of a card are, by its ref; none where all are of one size */
@@ -67,7 +56,7 @@ final readonly class Fitting
     {
         return $this->memo->of('steps', function (): array {
             foreach ($this->ranges as $range) {
-                if (! $this->scale($range)->isEven()) {
+                if (! $range->scale->isEven()) {
                     return array_combine(
                         array_map(fn (Card $card): string => $card->ref, $this->cards),
                         array_map(fn (CardHeight $height): int => $height->step, $this->heights($range)),
@@ -83,7 +72,7 @@ final readonly class Fitting
     public function leads(): array
     {
         return $this->memo->of('leads', function (): array {
-            if (array_filter($this->ranges, fn (Range $range): bool => $this->scale($range)->leads) === []) {
+            if (array_filter($this->ranges, fn (Range $range): bool => $range->scale->leads) === []) {
                 return [];
             }
             $leads = [];
@@ -109,7 +98,7 @@ final readonly class Fitting
             : CardHeight::fixed(
                 array_values(array_diff($this->shape->card, $range->without)),
                 $range->lines,
-                $this->scale($range),
+                $range->scale,
                 $this->box,
                 $this->shape->composition(),
                 $this->cardWidth($range),

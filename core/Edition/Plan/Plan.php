@@ -30,6 +30,8 @@ final readonly class Plan
      * @param  list<Card>  $cards
      * @param  HonestLine|null  $honest  what a selection says of itself; null where it is none
      * @param  list<Range>  $ranges  all widths, each in one of them
+     * @param  non-empty-array<string, Layout>  $layouts  at some width, the usual one first, by a name of each: the same may stand there
+     *                                                    again with other settings
      * @param  string  $all  address of everything
      * @param  int  $further  pages of other entries that visitors can have beside these
      * @param  CardBox  $box  what the look makes of the room on cards
@@ -43,6 +45,7 @@ final readonly class Plan
         public Head $head,
         public ?HonestLine $honest,
         public array $ranges,
+        public array $layouts,
         public Fitting $fitting,
         public Font $font,
         public string $all,
@@ -81,6 +84,7 @@ final readonly class Plan
             $head,
             $input->honestLine(),
             $ranges,
+            self::layouts($shape, $ranges),
             new Fitting($shape, $cards, $ranges, $heights, $box),
             $input->font,
             $all,
@@ -98,21 +102,16 @@ final readonly class Plan
     }
 
     /**
-     * Those that it has at some width, the usual one first.
+     * Layouts whose cards something moves: before them, or within their own place.
      *
-     * @return non-empty-array<string, Layout> by a name of each, as the same may stand there again with other settings
+     * @return array<string, Layout> by name, of $layouts
      */
-    public function layouts(): array
+    public function moved(bool $inside): array
     {
-        $layouts = [$this->shape->layout::name() => $this->shape->layout];
-        foreach ($this->ranges as $range) {
-            if (array_filter($layouts, $range->layout->equals(...)) === []) {
-                $name = $range->layout::name();
-                $layouts[isset($layouts[$name]) ? $name.count($layouts) : $name] = $range->layout;
-            }
-        }
-
-        return $layouts;
+        return array_filter(
+            $this->layouts,
+            fn (Layout $one): bool => ($one::hasSlides() || $one->repeats()) && $one->isMovedInside() === $inside,
+        );
     }
 
     /** Where letters are larger or smaller than usual, everything is as in another width. @return int CSS pixels */
@@ -202,7 +201,7 @@ final readonly class Plan
     /** The layout whose cards are moved through, where a width has such a one; else the usual one. */
     public function leading(): Layout
     {
-        $moving = array_filter($this->layouts(), fn (Layout $layout): bool => $layout::hasSlides());
+        $moving = array_filter($this->layouts, fn (Layout $layout): bool => $layout::hasSlides());
 
         return $moving === [] ? $this->layout() : reset($moving);
     }
@@ -260,5 +259,22 @@ final readonly class Plan
     public function isNothing(): bool
     {
         return $this->shape->empty === null && ($this->layout()::most() === 0 ? ! $this->head->hasFigures() : $this->cards === []);
+    }
+
+    /**
+     * @param  list<Range>  $ranges
+     * @return non-empty-array<string, Layout>
+     */
+    private static function layouts(Shape $shape, array $ranges): array
+    {
+        $layouts = [$shape->layout::name() => $shape->layout];
+        foreach ($ranges as $range) {
+            if (array_filter($layouts, $range->layout->equals(...)) === []) {
+                $name = $range->layout::name();
+                $layouts[isset($layouts[$name]) ? $name.count($layouts) : $name] = $range->layout;
+            }
+        }
+
+        return $layouts;
     }
 }

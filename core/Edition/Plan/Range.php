@@ -6,6 +6,7 @@ namespace Gnomic\Edition\Plan;
 
 use Gnomic\Shape\Arrangement;
 use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 
 /** Widths of a widget at which the same stands where it stands. */
 final readonly class Range
@@ -17,6 +18,7 @@ final readonly class Range
      * @param  int|null  $lines  that words are clamped to
      * @param  bool  $isFree  whether that is what is usual, and not what the brief says
      * @param  list<string>  $without  parts that cards do not show at these widths
+     * @param  TypeScale  $scale  sizes of words
      */
     public function __construct(
         public int $from,
@@ -27,6 +29,7 @@ final readonly class Range
         public ?int $lines,
         public bool $isFree,
         public array $without,
+        public TypeScale $scale,
     ) {
     }
 

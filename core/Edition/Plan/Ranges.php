@@ -8,6 +8,8 @@ use Gnomic\Memo;
 use Gnomic\Shape\Card\Card;
 use Gnomic\Shape\Card\CardHeight;
 use Gnomic\Shape\Card\CardHeights;
+use Gnomic\Shape\Layout;
+use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
 use Gnomic\Shape\Parts\PicturesPart;
 use Gnomic\Shape\Shape;
@@ -40,11 +42,8 @@ final class Ranges
      */
     public static function counts(Shape $shape, Limits $limits, int $shown): array
     {
-        /** @var WeakMap<Shape, Memo> $known */
-        static $known = new WeakMap;
-
-        return ($known[$shape] ??= new Memo)->of(
-            "$limits->most $limits->phone $limits->tablet $shown",
+        return self::known($shape)->of(
+            "counts $shown {$limits->key()}",
             fn (): array => self::counted($shape, $limits, $shown),
         );
     }
@@ -82,27 +81,76 @@ final class Ranges
     {
         $ranges = [];
         $tiles = [];
-        foreach (self::counts($shape, $limits, count($cards)) as ['from' => $from, 'to' => $to, 'across' => $across, 'cards' => $shown]) {
-            $class = WidthClass::at($from);
-            $layout = $shape->layoutAt($class);
-            // Where a few words fill a line, they are shown whole.
-            $space = $shape->space($from);
-            $lines = $layout->linesIn($space) ?? ($space->isNarrow() && ! $layout::isOfPictures() ? null : $shape->linesAt($class));
-            $without = $shape->withoutAt($class);
-            $step = $layout::isFine() || $shape->heights === 'level' || $shape->saysLines($class) ? self::STEP : self::COARSE;
-            // Heights depend on what is shown at these widths, and on nothing else of them.
-            $scale = $shape->scale($layout, $shape->space(max($from, Space::NARROW)), $across);
-            $kind = "$class->value $lines {$scale->key()}";
-            $tiles[$kind] ??= self::tiles($cards, $heights->of($scale, $layout::isOfPictures()), $lines, $without);
-            $parts = $layout::isFine() || $lines !== null ? self::steps($from, $to, $step) : [[$from, $to, $from]];
-            foreach ($parts as [$first, $end, $at]) {
-                $space = $shape->space($at);
-                $arrangement = $layout->arranged($space, $shape->space($first), array_slice($tiles[$kind], 0, $shown));
-                $ranges[] = new Range($first, $end, $at, $layout, $arrangement, $lines, ! $shape->saysLines($class), $without);
+        foreach (self::bands($shape, $limits, count($cards)) as $band) {
+            [$layout, $lines, $without] = [$band->layout, $band->lines, $band->without];
+            $tiles[$band->kind] ??= self::tiles($cards, $heights->of($band->scale, $layout::isOfPictures()), $lines, $without);
+            $shown = array_slice($tiles[$band->kind], 0, $band->cards);
+            foreach ($band->steps as [$first, $end, $space, $least]) {
+                $arrangement = $layout->arranged($space, $least, $shown);
+                $ranges[] = new Range(
+                    $first,
+                    $end,
+                    $space->width,
+                    $layout,
+                    $arrangement,
+                    $lines,
+                    $band->isFree,
+                    $without,
+                    $band->scale,
+                );
             }
         }
 
         return $ranges;
+    }
+
+    /** @return list<Band> */
+    private static function bands(Shape $shape, Limits $limits, int $shown): array
+    {
+        return self::known($shape)->of("bands $shown {$limits->key()}", fn (): array => array_map(
+            fn (array $count): Band => self::band($shape, $count['from'], $count['to'], $count['cards']),
+            self::counts($shape, $limits, $shown),
+        ));
+    }
+
+    private static function band(Shape $shape, int $from, ?int $to, int $cards): Band
+    {
+        $class = WidthClass::at($from);
+        $layout = $shape->layoutAt($class);
+        // Where a few words fill a line, they are shown whole.
+        $space = $shape->space($from);
+        $lines = $layout->linesIn($space) ?? ($space->isNarrow() && ! $layout::isOfPictures() ? null : $shape->linesAt($class));
+        $step = $layout::isFine() || $shape->heights === 'level' || $shape->saysLines($class) ? self::STEP : self::COARSE;
+        $steps = $layout::isFine() || $lines !== null ? self::steps($from, $to, $step) : [[$from, $to, $from]];
+
+        return new Band(
+            $cards,
+            $layout,
+            $lines,
+            ! $shape->saysLines($class),
+            $shape->withoutAt($class),
+            self::scale($shape, $layout, $from, $cards),
+            array_map(
+                fn (array $step): array => [$step[0], $step[1], $shape->space($step[2]), $shape->space($step[0])],
+                $steps,
+            ),
+        );
+    }
+
+    /** Sizes of words on so many cards. */
+    private static function scale(Shape $shape, Layout $layout, int $width, int $cards): TypeScale
+    {
+        $space = $shape->space(max($width, Space::NARROW));
+
+        return $shape->scale($layout, $space, $layout->columnsAt($space, $cards));
+    }
+
+    private static function known(Shape $shape): Memo
+    {
+        /** @var WeakMap<Shape, Memo> $known */
+        static $known = new WeakMap;
+
+        return $known[$shape] ??= new Memo;
     }
 
     /** @return array{int, int, array{float, float, float}} cards across and shown, and sizes of words */
@@ -116,9 +164,9 @@ final class Ranges
         // More columns than cards change nothing.
         $across = min($layout->acrossAt($space), max(1, $shown));
 
-        $scale = $shape->scale($layout, $shape->space(max($width, Space::NARROW)), $across);
+        $cards = $layout->cardsAt($space, $most);
 
-        return [$across, $layout->cardsAt($space, $most), $scale->sizes];
+        return [$across, $cards, self::scale($shape, $layout, $width, $cards)->sizes];
     }
 
     /**

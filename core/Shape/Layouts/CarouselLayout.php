@@ -141,9 +141,9 @@ final readonly class CarouselLayout extends Layout
         };
     }
 
-    public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
+    public function columnsAt(Space $space, int $cards): int
     {
-        return new Arrangement(max(1, min($this->acrossAt($space), (int) ceil(count($tiles) / $this->rows))), count($tiles));
+        return parent::columnsAt($space, (int) ceil($cards / $this->rows));
     }
 
     public function parts(): array

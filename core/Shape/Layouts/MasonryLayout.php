@@ -75,7 +75,7 @@ final readonly class MasonryLayout extends Layout
     /** Rows of the grid lie at the edges of cards, so that each column is as close as its own cards are. */
     public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
-        $columns = min($this->acrossAt($space), max(1, count($tiles)));
+        $columns = $this->columnsAt($space, count($tiles));
         if ($columns === 1) {
             return new Arrangement(1, count($tiles));
         }

@@ -109,7 +109,7 @@ final readonly class MosaicLayout extends Layout
     /** Where tiles of two by two would leave a hole that no neighbour can take, the last of them stays small. */
     public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
     {
-        $columns = min($this->acrossAt($space), max(1, count($tiles)));
+        $columns = $this->columnsAt($space, count($tiles));
         if ($columns === 1 || count($tiles) < 3) {
             return new Arrangement($columns, count($tiles));
         }

@@ -73,11 +73,6 @@ final readonly class StripLayout extends Layout
         return min($cards, $this->acrossAt($space));
     }
 
-    public function arranged(Space $space, Space $narrow, array $tiles): Arrangement
-    {
-        return new Arrangement(max(1, count($tiles)), count($tiles));
-    }
-
     public function size(): float
     {
         return 0.8125;

@@ -15,6 +15,7 @@ use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Shape\Layouts;
+use Gnomic\Shape\Space;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\core\Planned;
@@ -72,6 +73,21 @@ final class RangesTest extends TestCase
         }
     }
 
+    #[DataProvider('layouts')]
+    public function test_words_are_as_large_as_the_columns_that_stand_there_allow(string $layout): void
+    {
+        foreach ([null, 'bubble', 'quotation', 'row'] as $composition) {
+            foreach ([1, 2, 5, 12] as $limit) {
+                $plan = self::planned(self::brief(['layout' => ['name' => $layout], 'composition' => $composition], $limit), self::entries(12));
+                foreach ($plan->ranges as $range) {
+                    $space = $plan->shape->space(max($range->from, Space::NARROW));
+                    $allowed = $plan->shape->scale($range->layout, $space, $range->arrangement->columns);
+                    self::assertEquals($allowed, $range->scale, "$limit as $composition from $range->from");
+                }
+            }
+        }
+    }
+
     public function test_rows_are_whole_at_every_width_whatever_the_count(): void
     {
         foreach ([1, 2, 5, 7, 9, 10, 12] as $count) {
@@ -95,9 +111,9 @@ final class RangesTest extends TestCase
         self::assertSame(['carousel', 'grid', 'grid'], array_map(fn (int $width): string => $plan->at($width)->layout::name(), [400, 700, 1200]));
         self::assertSame([['name'], []], [$plan->at(400)->without, $plan->at(700)->without]);
         self::assertSame([2, 4], [$plan->at(400)->lines, $plan->at(1200)->lines]);
-        self::assertSame(['grid' => 'grid', 'carousel' => 'carousel'], array_map(fn ($layout): string => $layout::name(), $plan->layouts()));
+        self::assertSame(['grid' => 'grid', 'carousel' => 'carousel'], array_map(fn ($layout): string => $layout::name(), $plan->layouts));
         $twice = self::plan(['layout' => ['name' => 'grid'], 'at' => ['phone' => ['layout' => ['name' => 'grid', 'rows' => 2]]]]);
-        self::assertSame(['grid' => 'grid', 'grid1' => 'grid'], array_map(fn ($layout): string => $layout::name(), $twice->layouts()));
+        self::assertSame(['grid' => 'grid', 'grid1' => 'grid'], array_map(fn ($layout): string => $layout::name(), $twice->layouts));
         self::assertSame([2, 12], [$twice->at(400)->arrangement->cards, $twice->at(1200)->arrangement->cards]);
     }
 

@@ -145,6 +145,15 @@ final class ShapeTest extends TestCase
         self::assertFalse($of(['name' => 'list'])->equals($of(['name' => 'masonry'])));
     }
 
+    public function test_what_moves_cards_has_a_template_and_nothing_else_has_one(): void
+    {
+        $folder = dirname(__DIR__, 3).'/resources/widget/layouts';
+        foreach (Layouts::ALL as $layout) {
+            $one = Shape::read(['layout' => ['name' => $layout::name()]])->layout;
+            self::assertSame($one::hasSlides() || $one->repeats(), is_file("$folder/{$one::name()}/turn.blade.php"), $one::name());
+        }
+    }
+
     public function test_nothing_more_is_offered_where_nothing_can_come(): void
     {
         foreach (['notices' => 'none', 'rating' => 'none', 'single' => 'none', 'grid' => 'pages', 'panel' => 'pages'] as $layout => $more) {
