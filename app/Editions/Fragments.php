@@ -104,7 +104,7 @@ final class Fragments
             $own = ['page' => $page, 'before' => $before, 'count' => self::count($shown, $pages)];
             $files[($index + 2).'.html'] = $this->templates->tight('widget::page', $own + $this->parts($plan) + [
                 'name' => $name,
-                'rules' => $this->styles->page($plan, $page),
+                'rules' => $this->styles->page($plan, $variant->look, $page),
             ]);
             $before += count($entries);
         }

@@ -6,6 +6,7 @@ namespace App\Editions;
 
 use Gnomic\Dress\Dressed;
 use Gnomic\Dress\LookTokens;
+use Gnomic\Dress\NameTones;
 use Gnomic\Dress\Palette;
 use Gnomic\Dress\Scheme;
 use Gnomic\Memo;
@@ -34,10 +35,23 @@ final class LookRules
     /** @param  string  $on  selector of what carries the properties */
     public static function of(Dressed $look, string $on): string
     {
+        return self::known($look)->of($on, fn (): string => self::rules($look, $on));
+    }
+
+    /** Behind the initials of a face. @param  int  $tone  of NameTones */
+    public static function tone(Dressed $look, int $tone): string
+    {
+        $tones = self::known($look)->of('tones', fn (): array => NameTones::of($look->palette()));
+
+        return ".u$tone{background:{$tones[$tone]->toHex()}}";
+    }
+
+    private static function known(Dressed $look): Memo
+    {
         /** @var WeakMap<Dressed, Memo> $known */
         static $known = new WeakMap;
 
-        return ($known[$look] ??= new Memo)->of($on, fn (): string => self::rules($look, $on));
+        return $known[$look] ??= new Memo;
     }
 
     private static function rules(Dressed $look, string $on): string

@@ -52,17 +52,17 @@ final class StyleSheets
             LookRules::size($look->tokens),
             ...$this->layouts($plan, $look, $parts),
         ],
-            $this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan),
+            $this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan, $look),
             $look->css === '' ? '' : ".box{overflow:clip;overflow-clip-margin:40px}$look->css",
         );
     }
 
     /** Of a page of further cards. @param  string  $page  its class */
-    public function page(Plan $plan, string $page): string
+    public function page(Plan $plan, Dressed $look, string $page): string
     {
         $rules = $plan->standApart() ? $this->widths->page($plan, ".$page") : $this->widths->following($plan, ".$page");
 
-        return $rules.$this->colours($plan);
+        return $rules.$this->colours($plan, $look);
     }
 
     /** Of the enlarged view, which stands over the page by itself. */
@@ -72,7 +72,7 @@ final class StyleSheets
             'glyphs', 'pictures/style', 'pictures/original', ...$this->others(), 'tool', 'large'];
 
         return LookRules::of($look, 'dialog').'dialog{'.$this->properties($plan).'}'
-            .implode('', array_map(fn (string $part): string => $this->file("parts/$part.css"), $parts)).$this->colours($plan);
+            .implode('', array_map(fn (string $part): string => $this->file("parts/$part.css"), $parts)).$this->colours($plan, $look);
     }
 
     /** @return list<string> of the parts that have a style and are not named where the order of rules counts */
@@ -258,13 +258,13 @@ final class StyleSheets
     }
 
     /** Colours of faces and of pictures while they load: by class, as no page forbids. */
-    private function colours(Plan $plan): string
+    private function colours(Plan $plan, Dressed $look): string
     {
         $rules = [];
         $ofCards = array_map(fn (Card $card): ?Face => $card->part(FacePart::class)?->face, $plan->cards);
         foreach ([$plan->head->face, ...$plan->head->faces, ...$ofCards] as $face) {
             if ($face !== null && $face->address === null) {
-                $rules["u$face->hue"] = ".u$face->hue{background:hsl({$face->hue} 35% 30%)}";
+                $rules["u$face->tone"] = LookRules::tone($look, $face->tone);
             }
         }
         foreach ($plan->cards as $card) {

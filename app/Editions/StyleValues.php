@@ -15,6 +15,9 @@ final class StyleValues
 
     private const TAKEN_BACK = 'initial';
 
+    /** Room around something that is none, once it is worked out. */
+    private const NO_ROOM = '/\b(padding|margin):0px 0px(?=;|$)/';
+
     /** @var array<string, string> by name, of those that are set for all of it; the last one holds */
     private array $everywhere = [];
 
@@ -93,22 +96,18 @@ final class StyleValues
         return $kept === [] ? '' : "$this->on{".StyleRule::setting($kept).'}';
     }
 
-    /**
-     * A rule with its values.
-     *
-     * @param  string  $for  selectors, of which there may be fewer than it has
-     * @param  bool  $isWithin  whether it holds under a condition alone
-     */
-    public function rule(StyleRule $rule, string $for, bool $isWithin): string
+    /** What a rule says, with its values. @param  bool  $isWithin  whether it holds under a condition alone */
+    public function body(StyleRule $rule, bool $isWithin): string
     {
-        $body = $rule->asks === [] ? $rule->body : $this->written($rule->body);
+        $body = $rule->asks === [] ? $rule->body : (string) preg_replace(self::NO_ROOM, '$1:0', $this->written($rule->body));
         if ($rule->sets !== [] && ($isWithin || $rule->for !== $this->on)) {
-            $sets = $rule->for === $this->on ? array_intersect_key($rule->sets, $this->asked) : $rule->sets;
+            $sets = array_intersect_key($rule->sets, $this->asked);
             $set = StyleRule::setting(array_map(fn (string $value): string => $this->written($value), $sets));
-            $body = $set === '' || $body === '' ? $set.$body : "$set;$body";
+
+            return $set === '' || $body === '' ? $set.$body : "$set;$body";
         }
 
-        return $body === '' ? '' : $for.'{'.$body.'}';
+        return $body;
     }
 
     /** @param  list<array{string, string|null}>  $asks */

@@ -9,9 +9,9 @@ use Illuminate\Contracts\View\Factory;
 /** The templates of widgets: filled, without the blanks that they are written with. */
 final class Templates
 {
-    /** Where a line ends beside what stands in lines of its own, whatever is beside it. */
-    private const BESIDE_BLOCKS = '~\n(?=</?(?:div|p|ul|li|nav|article|details)\b)'
-        .'|(?<=</div>|</p>|</ul>|</li>|</nav>|</article>|</details>)\n~';
+    /** Where a line ends beside what stands in lines of its own, as names do, whatever is beside it. */
+    private const BESIDE_BLOCKS = '~\n(?=</?(?:div|p|ul|li|nav|article|details|bdi)\b)'
+        .'|(?<=</div>|</p>|</ul>|</li>|</nav>|</article>|</details>|</bdi>)\n~';
 
     private ?string $digest = null;
 

@@ -163,18 +163,28 @@ final class UsedStyles
     /** @param  list<UsedRule>  $rules */
     private static function written(array $rules, StyleValues $values, bool $isWithin = false): string
     {
-        $written = '';
+        $for = $says = [];
+        $last = -1;
         foreach ($rules as $used) {
-            if ($used->within === []) {
-                $written .= $values->rule($used->rule, $used->for, $isWithin);
-
+            $body = $used->within === [] ? $values->body($used->rule, $isWithin) : self::written($used->within, $values, true);
+            if ($body === '') {
                 continue;
             }
-            $within = self::written($used->within, $values, true);
-            $written .= $within === '' ? '' : $used->for.'{'.$within.'}';
+            // Neighbours that say the same stand together, where every browser reads both.
+            if ($last >= 0 && $says[$last] === $body && self::isPlain($for[$last]) && self::isPlain($used->for)) {
+                $for[$last] .= ",$used->for";
+            } else {
+                [$for[], $says[], $last] = [$used->for, $body, $last + 1];
+            }
         }
 
-        return $written;
+        return implode('', array_map(fn (string $for, string $says): string => "$for{{$says}}", $for, $says));
+    }
+
+    /** Whether selectors have nothing in them that only some browsers know, for which they would drop all of them. */
+    private static function isPlain(string $selectors): bool
+    {
+        return strpbrk($selectors, ':@') === false;
     }
 
     /**

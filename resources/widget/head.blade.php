@@ -13,7 +13,7 @@
 @if ($plan->head->face->address !== null)
 <img class="face" part="face" src="{{ $plan->head->face->address }}" width="40" height="40" alt="" loading="lazy" referrerpolicy="no-referrer">
 @else
-<span class="face u{{ $plan->head->face->hue }}" part="face" aria-hidden="true">{{ $plan->head->face->initials }}</span>
+<span class="face u{{ $plan->head->face->tone }}" part="face" aria-hidden="true">{{ $plan->head->face->initials }}</span>
 @endif
 <p class="quiet"><bdi class="name" part="name">{{ $plan->head->account->name }}</bdi>@if ($plan->head->posts !== null)<span class="posts">{{ $plan->head->posts }}</span>@endif
 @if ($plan->head->account->bio !== null) <span dir="auto">{{ $plan->head->account->bio }}</span>@endif</p>

@@ -14,7 +14,7 @@
 @if ($face->address !== null)
 <img class="face" part="face" src="{{ $face->address }}" width="36" height="36" alt="" loading="lazy" referrerpolicy="no-referrer">
 @else
-<span class="face u{{ $face->hue }}" part="face" aria-hidden="true">{{ $face->initials }}</span>
+<span class="face u{{ $face->tone }}" part="face" aria-hidden="true">{{ $face->initials }}</span>
 @endif
 @endforeach
 @if ($plan->head->others !== null)

@@ -14,7 +14,7 @@ final class UsedStylesTest extends TestCase
     /** @return iterable<string, array{string, string}> rules, and what of them a card with words is for */
     public static function rules(): iterable
     {
-        yield 'what is there' => ['.card{a:b}.card .words p{a:b}', '.card{a:b}.card .words p{a:b}'];
+        yield 'what is there' => ['.card{a:b}.card .words p{c:d}', '.card{a:b}.card .words p{c:d}'];
         yield 'what is not' => ['.dots{a:b}.card .reply{a:b}', ''];
         yield 'one of two' => ['.dots,.card{a:b}', '.card{a:b}'];
         yield 'without a class' => [':host([hidden]){a:b}p,button{a:b}', ':host([hidden]){a:b}p,button{a:b}'];
@@ -23,7 +23,7 @@ final class UsedStylesTest extends TestCase
             '.card:dir(rtl) p,.card:nth-child(2 of .words){a:b}.card[data-of~=ul],:host([b i]){a:b}* + .card{a:b}',
             '.card:dir(rtl) p,.card:nth-child(2 of .words){a:b}.card[data-of~=ul],:host([b i]){a:b}* + .card{a:b}',
         ];
-        yield 'a movement' => ['@keyframes round{from{a:b}50%{a:b}to{a:b}}', '@keyframes round{from{a:b}50%{a:b}to{a:b}}'];
+        yield 'a movement' => ['@keyframes round{from{a:b}50%{a:b}to{c:d}}', '@keyframes round{from,50%{a:b}to{c:d}}'];
         yield 'a group of rules' => ['@media print{.dots{a:b}.card{a:b}}@container (width<5em){.dots{a:b}}', '@media print{.card{a:b}}'];
         yield 'a group in a group' => [
             '@container (width<5em){@media print{.dots{a:b}.card{a:b}}.g{a:b}.card{c:d}}', '@container (width<5em){@media print{.card{a:b}}.card{c:d}}',
@@ -32,7 +32,10 @@ final class UsedStylesTest extends TestCase
         yield 'what may be, within' => ['.words p:not(:has(.lead,.cut))::before,.lead{a:b}', '.words p:not(:has(.lead,.cut))::before{a:b}'];
         yield 'what nothing has' => ['.words p:not(:has(.lead))::before{a:b}.card:not(:has(.q)){a:b}', '.words p::before{a:b}.card:not(:has(.q)){a:b}'];
         yield 'what has to be' => ['.card:has(.dots){a:b}.card:has(.words){a:b}', '.card:has(.words){a:b}'];
-        yield 'what scripts give' => ['.card.live{a:b}.words.still{a:b}', '.card.live{a:b}.words.still{a:b}'];
+        yield 'what scripts give' => ['.card.live{a:b}.words.still{c:d}', '.card.live{a:b}.words.still{c:d}'];
+        yield 'neighbours that say the same' => ['.card{a:b}.dots{c:d}.words{a:b}.words,.q{a:b}p{c:d}.card{a:b}', '.card,.words,.words,.q{a:b}p{c:d}.card{a:b}'];
+        yield 'neighbours of which some browser reads one alone' => ['.card{a:b}.words::-x-a{a:b}.card:dir(rtl){a:b}p{a:b}', '.card{a:b}.words::-x-a{a:b}.card:dir(rtl){a:b}p{a:b}'];
+        yield 'neighbours in groups' => ['@media print{.card{a:b}.words{a:b}}@container (width<5em){.card{a:b}}@container (width<5em){.card{a:b}}', '@media print{.card,.words{a:b}}@container (width<5em){.card{a:b}}@container (width<5em){.card{a:b}}'];
     }
 
     #[DataProvider('rules')]
@@ -73,8 +76,8 @@ final class UsedStylesTest extends TestCase
         yield 'a length by a length' => ['.card{width:calc(4px/2px)}', '.card{width:calc(4px/2px)}'];
         yield 'asked for by nobody' => ['.g{--ink:red;color:blue}', '.g{color:blue}'];
         yield 'long, and often' => [
-            '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{font-family:var(--text)}',
-            '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{font-family:var(--text)}',
+            '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{a:b;font-family:var(--text)}',
+            '.g{--text:Georgia, Times, serif}.card{font-family:var(--text)}.words{a:b;font-family:var(--text)}',
         ];
         yield 'a product' => ['.g{--gap:2.5em}.card{margin:calc(-1*var(--gap)) calc(var(--gap)/-2);width:calc(15em/14*1)}', '.card{margin:-2.5em -1.25em;width:1.0714em}'];
         yield 'a product of nothing' => ['.g{--rule:0px}.card{margin:calc(-1*var(--rule));width:calc(1em/0)}', '.card{margin:0px;width:calc(1em/0)}'];
@@ -108,6 +111,11 @@ final class UsedStylesTest extends TestCase
         yield 'a colour' => [
             '.g{--ink:#aabbcc;--back:#11223344;--line:#abcabc}@media print{.g{--ink:#aabbcc;--back:#000;--line:red}}.card{color:var(--ink);background:var(--back);fill:var(--line)}',
             '.g{--ink:#abc;--back:#1234;--line:#abcabc}@media print{.g{--ink:#aabbcc;--back:#000;--line:red}}.card{color:var(--ink);background:var(--back);fill:var(--line)}',
+        ];
+        yield 'asked for by nobody, and set for something in it' => ['.card{--once:none;--lines:none}p{line-clamp:var(--lines)}', '.card{--lines:none}p{line-clamp:var(--lines)}'];
+        yield 'no room around' => [
+            '.g{--a:0px}.card{padding:var(--a) var(--a)}p{margin:var(--a) 0px 1em;background-position:var(--a) 0px}',
+            '.card{padding:0}p{margin:0px 0px 1em;background-position:0px 0px}',
         ];
         yield 'of a name that begins like another' => ['.g{--a:1em;--ab:2em}.card{gap:var(--ab) var(--a)}', '.card{gap:2em 1em}'];
     }

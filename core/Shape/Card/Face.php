@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Card;
 
+use Gnomic\Dress\NameTones;
 use Gnomic\Shape\Naming;
 
 /** The picture of who said it; initials on a colour of the name where there is none, or where it was lost. */
 final readonly class Face
 {
-    /** @param  int  $hue  of the colour, in degrees */
-    private function __construct(public ?string $address, public string $initials, public int $hue)
+    /** @param  int  $tone  of NameTones: the same for the same name */
+    private function __construct(public ?string $address, public string $initials, public int $tone)
     {
     }
 
     public static function of(?string $name, ?StoredPicture $picture): self
     {
-        return new self($picture?->at(96), Naming::face($name), crc32((string) $name) % 360);
+        return new self($picture?->at(96), Naming::face($name), crc32((string) $name) % NameTones::COUNT);
     }
 }

@@ -14,6 +14,9 @@ final readonly class RowComposition extends Composition
     /** Of the column of the author, of what is between the two, and of the whole from which there is room for both; in em. */
     private const AUTHOR = 17.5;
 
+    /** The author's share where that is more: a day and who verified it stand in one line then. */
+    private const SHARE = 0.285;
+
     private const BETWEEN = 2.0;
 
     private const FROM = 38.5;
@@ -50,7 +53,7 @@ final readonly class RowComposition extends Composition
             return parent::height($kinds, $width, $height);
         }
         $isBeside = $width >= self::FROM;
-        $who = self::stacked($groups['who'], $kinds, $isBeside ? self::AUTHOR : $width, $height);
+        $who = self::stacked($groups['who'], $kinds, $isBeside ? self::author($width) : $width, $height);
         $told = self::stacked($groups['told'], $kinds, self::wordsWidth($width), $height);
 
         return $isBeside ? max($who, $told) : $who + self::UNDER + $told;
@@ -58,7 +61,12 @@ final readonly class RowComposition extends Composition
 
     public static function wordsWidth(float $width): float
     {
-        return $width >= self::FROM ? $width - self::AUTHOR - self::BETWEEN : $width;
+        return $width >= self::FROM ? $width - self::author($width) - self::BETWEEN : $width;
+    }
+
+    private static function author(float $width): float
+    {
+        return max(self::AUTHOR, self::SHARE * $width);
     }
 
     /** @param  class-string<Part>  $kind */

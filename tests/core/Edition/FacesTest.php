@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\core\Edition;
 
 use Gnomic\Brief\BriefReader;
+use Gnomic\Dress\NameTones;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Comment;
 use Gnomic\Entry\Entry;
@@ -96,10 +97,10 @@ final class FacesTest extends TestCase
         self::assertSame(['/p/a-96.webp', 'IM'], [Face::of('Ines Marlow', $kept)->address, Face::of('Ines Marlow', $kept)->initials]);
         self::assertNull(Face::of('Ines Marlow', null)->address);
         // The same name has the same colour, here and everywhere: its CRC-32, whose check value is 0xCBF43926 (ISO 3309).
-        self::assertSame(0xCBF43926 % 360, Face::of('123456789', null)->hue);
-        self::assertNotSame(Face::of('Ines Marlow', null)->hue, Face::of('Tomasz Kell', null)->hue);
+        self::assertSame(0xCBF43926 % NameTones::COUNT, Face::of('123456789', null)->tone);
+        self::assertNotSame(Face::of('Ines Marlow', null)->tone, Face::of('Tomasz Kell', null)->tone);
         foreach (['a', 'b', '', null, 'Ω'] as $name) {
-            self::assertTrue(Face::of($name, null)->hue >= 0 && Face::of($name, null)->hue < 360);
+            self::assertTrue(Face::of($name, null)->tone >= 0 && Face::of($name, null)->tone < NameTones::COUNT);
         }
     }
 
