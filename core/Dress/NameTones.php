@@ -15,11 +15,15 @@ final readonly class NameTones
 {
     public const COUNT = 8;
 
-    private const NEAR_GREY = 0.02;
+    /** Words are seldom quite black: theirs is a colour, however little of it there is. */
+    private const NEAR_GREY = 0.006;
 
     private const LIGHTNESS = 0.42;
 
-    private const CHROMA = 0.065;
+    /** As much of it as there is in words, several times over, between these. */
+    private const CHROMA = [0.03, 0.065];
+
+    private const TIMES = 3.0;
 
     /** Between two of them, in degrees of hue. */
     private const STEP = 14.0;
@@ -30,25 +34,29 @@ final readonly class NameTones
     /** @return list<Colour> COUNT of them */
     public static function of(Palette $palette): array
     {
-        $hue = self::hue($palette);
+        $of = self::neighbour($palette);
 
-        return array_map(function (int $tone) use ($hue): Colour {
+        return array_map(function (int $tone) use ($of): Colour {
             $from = $tone - (self::COUNT - 1) / 2;
-            $colour = $hue === null
+            $colour = $of === null
                 ? new Oklch(self::LIGHTNESS + $from * self::GREY_STEP, 0.0, 0.0)
-                : new Oklch(self::LIGHTNESS, self::CHROMA, fmod($hue + $from * self::STEP + 360.0, 360.0));
+                : new Oklch(
+                    self::LIGHTNESS,
+                    min(self::CHROMA[1], max(self::CHROMA[0], self::TIMES * $of->chroma)),
+                    fmod($of->hue + $from * self::STEP + 360.0, 360.0),
+                );
 
             return $colour->toColour()->rounded();
         }, range(0, self::COUNT - 1));
     }
 
-    private static function hue(Palette $palette): ?float
+    private static function neighbour(Palette $palette): ?Oklch
     {
         // What is seen of it, the larger first: one that is near grey has no neighbours.
         foreach ([$palette->sure('ink'), $palette->solid(), $palette->sure('accent')] as $colour) {
             $of = Oklch::of($colour);
             if ($of->chroma >= self::NEAR_GREY) {
-                return $of->hue;
+                return $of;
             }
         }
 

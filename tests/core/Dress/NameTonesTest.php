@@ -25,10 +25,11 @@ final class NameTonesTest extends TestCase
     public static function palettes(): iterable
     {
         yield 'of its ink' => [self::palette('#22263d', '#ffffff', '#a8690c'), '#22263d'];
-        yield 'of a dark band under white words' => [self::palette('#f4f4f6', '#161b2b', '#f1c96a'), '#161b2b'];
+        yield 'of an ink that is nearly black' => [self::palette('#262320', '#ffffff', '#00695c'), '#262320'];
+        yield 'of a dark band under white words' => [self::palette('#f4f4f4', '#161b2b', '#f1c96a'), '#161b2b'];
         yield 'of the accent where words and ground are grey' => [self::palette('#111111', '#ffffff', '#a8690c'), '#a8690c'];
         yield 'of no ground that is not painted' => [self::palette('#111111', '#16309000', '#a8690c'), '#a8690c'];
-        yield 'of the page where that is seen' => [self::palette('#f4f4f6', '#ffffff00', '#f1c96a', '#161b2b'), '#161b2b'];
+        yield 'of the page where that is seen' => [self::palette('#f4f4f4', '#ffffff00', '#f1c96a', '#161b2b'), '#161b2b'];
         yield 'round the circle' => [self::palette('#4a1020', '#ffffff', '#000000'), '#4a1020'];
         yield 'grey' => [self::palette('#111111', '#ffffff', '#333333'), null];
     }
