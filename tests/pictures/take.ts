@@ -146,7 +146,11 @@ async function looks(page: Page): Promise<void> {
       version: 4,
       gather: { sources: ['the-dome'] },
       sift: { withWords: true, limit: 6 },
-      shape: { layout: { name: 'masonry' }, card: ['rating', 'words', 'name', 'date'], heading: 'What visitors say' },
+      shape: {
+        layout: { name: 'masonry' },
+        card: ['rating', 'words', 'face', 'name', 'date'],
+        heading: 'What visitors say',
+      },
     };
     const { looks } = await send<{ looks: { key: string; fragment: string; ground: string }[] }>(
       '/api/looks/pictures',
@@ -161,7 +165,7 @@ async function looks(page: Page): Promise<void> {
   await page.route('**/sheet', (route) =>
     route.fulfill({
       contentType: 'text/html; charset=utf-8',
-      body: `<!doctype html><title>x</title><style>body{margin:16px;display:grid;grid-template-columns:repeat(3,minmax(0,1fr));gap:14px;font:13px sans-serif;background:#f3f5f1}figure{margin:0}.cell{height:230px;overflow:hidden;outline:1px solid #d6dbd3}.page{width:820px;padding:20px 28px;transform:scale(.5);transform-origin:0 0;font-family:Georgia,serif}</style>${cells.map((cell) => cell.replace('<div class="page">', '<div class="page"><div>').replace('</div></div></figure>', '</div></div></div></figure>')).join('')}`,
+      body: `<!doctype html><title>x</title><style>body{margin:16px;display:grid;grid-template-columns:repeat(3,minmax(0,1fr));gap:14px;font:13px sans-serif;background:#f3f5f1}figure{margin:0}.cell{height:230px;overflow:hidden;outline:1px solid #d6dbd3}.page{box-sizing:border-box;width:812px;padding:20px 28px;transform:scale(.5);transform-origin:0 0;font-family:Georgia,serif}</style>${cells.map((cell) => cell.replace('<div class="page">', '<div class="page"><div>').replace('</div></div></figure>', '</div></div></div></figure>')).join('')}`,
     }),
   );
   await page.goto('/sheet');
