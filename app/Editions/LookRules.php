@@ -35,7 +35,7 @@ final class LookRules
     /** @param  string  $on  selector of what carries the properties */
     public static function of(Dressed $look, string $on): string
     {
-        return self::known($look)->of($on, fn (): string => self::rules($look, $on));
+        return self::known($look)->of("rules $on", fn (): string => self::rules($look, $on));
     }
 
     /** Behind the initials of a face. @param  int  $tone  of NameTones */

@@ -7,6 +7,7 @@ namespace Gnomic\Edition\Advice;
 use Gnomic\Brief\Brief;
 use Gnomic\Edition\Input\Everything;
 use Gnomic\Edition\Input\EverythingPages;
+use Gnomic\Edition\Plan\Band;
 use Gnomic\Edition\Plan\HonestLine;
 use Gnomic\Edition\Plan\Ranges;
 use Gnomic\Shape\Parts\Parts;
@@ -50,8 +51,8 @@ final class Honesty
             array_map(fn (Step $step): int => $step->dropped, $selection->steps),
         );
         $shown = count($selection->shown);
-        $isCut = $selection->waiting() > 0
-            || min([$shown, ...array_column(Ranges::counts($brief->shape, $wanted->limits, $shown), 'cards')]) < $shown;
+        $cards = array_map(fn (Band $band): int => $band->cards, Ranges::bands($brief->shape, $wanted->limits, $shown));
+        $isCut = $selection->waiting() > 0 || min([$shown, ...$cards]) < $shown;
         $found = array_map(fn (string $clause): ?Flattery => $clause::flatters($wanted, $site), Clauses::ALL);
         $found[] = $isCut && in_array($wanted->order, self::PICKING, true) ? Flattery::ByOrder : null;
         $found[] = ($dropped['mostOfAuthor'] ?? 0) > 0 ? Flattery::OfEachAuthor : null;

@@ -36,41 +36,47 @@ final class Ranges
     private const FINE_TO = 1700;
 
     /**
-     * How many cards are shown where, and how many stand side by side: what the other ranges rest on, without their cards.
+     * What the ranges rest on, without their cards.
      *
-     * @return list<array{from: int, to: int|null, across: int, cards: int}>
+     * @param  int  $all  cards that there are
+     * @return list<Band> all widths, each in one of them
      */
-    public static function counts(Shape $shape, Limits $limits, int $shown): array
+    public static function bands(Shape $shape, Limits $limits, int $all): array
     {
-        return self::known($shape)->of(
-            "counts $shown {$limits->key()}",
-            fn (): array => self::counted($shape, $limits, $shown),
-        );
+        /** @var WeakMap<Shape, Memo> $known */
+        static $known = new WeakMap;
+
+        return ($known[$shape] ??= new Memo)->of("$all {$limits->key()}", function () use ($shape, $limits, $all): array {
+            $known = [];
+            $at = function (int $width) use ($shape, $limits, $all, &$known): array {
+                return $known[$width] ??= self::stands($shape, $limits, $all, $width);
+            };
+            $edges = self::edges($shape, $at);
+
+            return array_map(
+                fn (int $from, ?int $to): Band => self::band($shape, $from, $to, $at($from)[0]),
+                $edges,
+                [...array_slice($edges, 1), null],
+            );
+        });
     }
 
-    /** @return list<array{from: int, to: int|null, across: int, cards: int}> */
-    private static function counted(Shape $shape, Limits $limits, int $shown): array
+    /**
+     * Widths from which something else stands there than just before.
+     *
+     * @param  callable(int): array{int, int, array{float, float, float}}  $at
+     * @return list<int>
+     */
+    private static function edges(Shape $shape, callable $at): array
     {
-        $edges = [0, Space::NARROW, Limits::TABLET, Limits::DESKTOP];
-        if ($shape->headIsAside()) {
-            $edges[] = Space::ASIDE_FROM;
-        }
-        $known = [];
-        $at = function (int $width) use ($shape, $limits, $shown, &$known): array {
-            return $known[$width] ??= self::count($shape, $limits, $shown, $width);
-        };
-        sort($edges);
-        $all = [];
-        foreach ($edges as $index => $from) {
-            array_push($all, $from, ...self::breaks($at, $from, ($edges[$index + 1] ?? self::WIDEST) - 1));
-        }
-        $counts = [];
-        foreach ($all as $index => $from) {
-            [$across, $cards] = $at($from);
-            $counts[] = ['from' => $from, 'to' => $all[$index + 1] ?? null, 'across' => $across, 'cards' => $cards];
+        $classes = [0, Space::NARROW, Limits::TABLET, Limits::DESKTOP, ...($shape->headIsAside() ? [Space::ASIDE_FROM] : [])];
+        sort($classes);
+        $edges = [];
+        foreach ($classes as $index => $from) {
+            array_push($edges, $from, ...self::breaks($at, $from, ($classes[$index + 1] ?? self::WIDEST) - 1));
         }
 
-        return $counts;
+        return $edges;
     }
 
     /**
@@ -104,15 +110,6 @@ final class Ranges
         return $ranges;
     }
 
-    /** @return list<Band> */
-    private static function bands(Shape $shape, Limits $limits, int $shown): array
-    {
-        return self::known($shape)->of("bands $shown {$limits->key()}", fn (): array => array_map(
-            fn (array $count): Band => self::band($shape, $count['from'], $count['to'], $count['cards']),
-            self::counts($shape, $limits, $shown),
-        ));
-    }
-
     private static function band(Shape $shape, int $from, ?int $to, int $cards): Band
     {
         $class = WidthClass::at($from);
@@ -137,6 +134,16 @@ final class Ranges
         );
     }
 
+    /** @return array{int, int, array{float, float, float}} cards, columns of them, and sizes of their words */
+    private static function stands(Shape $shape, Limits $limits, int $all, int $width): array
+    {
+        $layout = $shape->layoutAt(WidthClass::at($width));
+        $space = $shape->space($width);
+        $cards = $layout->cardsAt($space, min($all, $limits->at($width), $layout::most() ?? $all));
+
+        return [$cards, $layout->columnsAt($space, $cards), self::scale($shape, $layout, $width, $cards)->sizes];
+    }
+
     /** Sizes of words on so many cards. */
     private static function scale(Shape $shape, Layout $layout, int $width, int $cards): TypeScale
     {
@@ -145,32 +152,8 @@ final class Ranges
         return $shape->scale($layout, $space, $layout->columnsAt($space, $cards));
     }
 
-    private static function known(Shape $shape): Memo
-    {
-        /** @var WeakMap<Shape, Memo> $known */
-        static $known = new WeakMap;
-
-        return $known[$shape] ??= new Memo;
-    }
-
-    /** @return array{int, int, array{float, float, float}} cards across and shown, and sizes of words */
-    private static function count(Shape $shape, Limits $limits, int $shown, int $width): array
-    {
-        $layout = $shape->layoutAt(WidthClass::at($width));
-        $space = $shape->space($width);
-
-        $most = min($shown, $limits->at($width), $layout::most() ?? $shown);
-
-        // More columns than cards change nothing.
-        $across = min($layout->acrossAt($space), max(1, $shown));
-
-        $cards = $layout->cardsAt($space, $most);
-
-        return [$across, $cards, self::scale($shape, $layout, $width, $cards)->sizes];
-    }
-
     /**
-     * Widths between two at which another count holds than just before; there are few, and between them nothing changes.
+     * Widths between two at which something else stands there than just before; there are few, and between them nothing changes.
      *
      * @param  callable(int): array{int, int, array{float, float, float}}  $at
      * @return list<int>

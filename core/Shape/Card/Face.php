@@ -7,7 +7,7 @@ namespace Gnomic\Shape\Card;
 use Gnomic\Dress\NameTones;
 use Gnomic\Shape\Naming;
 
-/** The picture of who said it; initials on a colour of the name where there is none, or where it was lost. */
+/** The picture of who said it; initials on a tone of the look where there is none, or where it was lost. */
 final readonly class Face
 {
     /** @param  int  $tone  of NameTones: the same for the same name */

@@ -14,12 +14,12 @@ final readonly class RowComposition extends Composition
     /** Of the column of the author, of what is between the two, and of the whole from which there is room for both; in em. */
     private const AUTHOR = 17.5;
 
-    /** The author's share where that is more: a day and who verified it stand in one line then. */
-    private const SHARE = 0.285;
-
     private const BETWEEN = 2.0;
 
     private const FROM = 38.5;
+
+    /** Of the whole that the author has where that is more: a day and who verified it stand in one line then. */
+    private const SHARE = 0.285;
 
     /** Between the two where they stand below each other. */
     private const UNDER = 1.0;

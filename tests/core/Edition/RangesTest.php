@@ -67,9 +67,10 @@ final class RangesTest extends TestCase
             self::assertTrue($plan->at($width)->holds($width));
             self::assertGreaterThanOrEqual(0, (new PlannedHeight($plan))->at($width));
         }
-        $counts = Ranges::counts(self::brief(['layout' => ['name' => $layout]])->shape, self::brief([])->criteria->limits, 12);
-        foreach ($counts as ['from' => $from, 'cards' => $cards]) {
-            self::assertSame($cards, $plan->at($from)->arrangement->cards, 'counting without cards counts the same');
+        foreach (Ranges::bands(self::brief(['layout' => ['name' => $layout]])->shape, self::brief([])->criteria->limits, 12) as $band) {
+            foreach ($band->steps as [$from]) {
+                self::assertSame($band->cards, $plan->at($from)->arrangement->cards, 'counting without cards counts the same');
+            }
         }
     }
 
