@@ -16,6 +16,7 @@ use Gnomic\Shape\Parts\FacePart;
 use Gnomic\Shape\Parts\Parts;
 use Gnomic\Shape\Parts\PicturesPart;
 use Gnomic\Shape\Parts\RatingPart;
+use Gnomic\Shape\Parts\TitlePart;
 use Gnomic\Shape\Parts\WordsPart;
 use Gnomic\Shape\Shape;
 use Gnomic\Shape\Space;
@@ -206,8 +207,11 @@ final class StyleSheets
             'card' => $plan->cards !== [],
         ]));
         $isLevel = array_filter($plan->ranges, fn (Range $range): bool => $plan->fitting->level($range) !== null) !== [];
+        $saying = [WordsPart::class, TitlePart::class, PicturesPart::class];
+        $isBare = fn (Card $card): bool => array_intersect($saying, $card->parts()) === [];
         $after = array_keys(array_filter([
             'once' => $isLevel,
+            'byline/bare' => array_filter($plan->cards, $isBare) !== [],
             'face/style' => $head->account !== null || $head->faces !== [],
             'open' => $isOpen,
             'honest' => $plan->honest !== null || $plan->hasActionsBelow() || $plan->shape->more !== 'none',

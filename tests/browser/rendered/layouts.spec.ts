@@ -76,6 +76,27 @@ test('a last row that is not full stands in the middle, of cards as wide as the 
   expect((await page.locator('gnomic-widget .item').first().boundingBox())!.width).toBeLessThanOrEqual(360);
 });
 
+test('who rated without a word stands right under the rating; who said something, at the foot', async ({ page }) => {
+  await page.setViewportSize({ width: 1240, height: 800 });
+  const [said, other, bare] = entries('reviews', 3);
+  const of = [
+    { ...said, text: 'Cold, dark, wonderful. '.repeat(5) },
+    { ...other, text: 'Go.' },
+    { ...bare, text: null, title: null },
+  ];
+  await show(page, element(render({ layout: { name: 'grid' }, card: ['rating', 'words', 'name'] }, of)));
+  const under = (words: RegExp | null): Promise<number> => {
+    const cards = page.locator('gnomic-widget .card');
+    const card = words ? cards.filter({ hasText: words }) : cards.filter({ hasNot: page.locator('.words') });
+    return card.evaluate((card) => {
+      const [rating, by] = ['.rating', '.by'].map((part) => card.querySelector(part)!.getBoundingClientRect());
+      return by!.top - rating!.bottom;
+    });
+  };
+  expect(await under(/Go\./), 'few words, and the name in line with the others').toBeGreaterThan(60);
+  expect(await under(null)).toBeLessThan(20);
+});
+
 test('a ring holds the figure and what it rests on; what else there is stands beneath it', async ({ page }) => {
   await page.setViewportSize({ width: 600, height: 800 });
   const shape = {
