@@ -8,6 +8,7 @@ use Gnomic\Dress\Dress;
 use Gnomic\Json\Schema\NumberSchema;
 use Gnomic\Json\Schema\ObjectSchema;
 use Gnomic\Shape\Shape;
+use Gnomic\Shape\ShapeSchema;
 use Gnomic\Sift\Criteria;
 
 /** The whole setting of one widget. Its JSON form is brief.schema.json; BriefReader makes it from there. */
@@ -65,6 +66,6 @@ final readonly class Brief
             about: 'Of the form; earlier ones are upgraded when they are read.',
             nullable: false,
         )]
-            + Criteria::schemas() + ['shape' => Shape::schema(), 'dress' => Dress::schema()];
+            + Criteria::schemas() + ['shape' => ShapeSchema::get(), 'dress' => Dress::schema()];
     }
 }

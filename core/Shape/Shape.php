@@ -6,36 +6,15 @@ namespace Gnomic\Shape;
 
 use Gnomic\Json\MemberIsWrong;
 use Gnomic\Json\Members;
-use Gnomic\Json\Schema\BooleanSchema;
-use Gnomic\Json\Schema\ChoiceSchema;
-use Gnomic\Json\Schema\ListSchema;
-use Gnomic\Json\Schema\NumberSchema;
-use Gnomic\Json\Schema\ObjectSchema;
-use Gnomic\Json\Schema\TextSchema;
 use Gnomic\Memo;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
-use Gnomic\Shape\Parts\Parts;
 use Gnomic\Text\Words;
 use WeakMap;
 
 /** A brief's part "shape": the layout, and what it shows. */
 final readonly class Shape
 {
-    private const HEAD = ['account', 'overall', 'count', 'spread', 'channels', 'faces'];
-
-    private const HEAD_AT = ['above', 'left', 'right', 'none'];
-
-    private const MORE = ['none', 'button', 'pages', 'scroll'];
-
-    private const RATINGS = ['usual', 'both', 'glyphs', 'number', 'words'];
-
-    private const DATES = ['recent', 'day', 'month', 'relative'];
-
-    private const HEIGHTS = ['fit', 'level'];
-
-    public const PICTURES = ['landscape', 'original', 'square', 'portrait', 'wide'];
-
     public Layout $layout;
 
     /** A name of Compositions; null: as the look has it. */
@@ -44,7 +23,7 @@ final readonly class Shape
     /** @var class-string<Composition> */
     private string $composed;
 
-    /** Of HEIGHTS: as high as their words, long ones cut near the median; or all equally high. */
+    /** Of ShapeSchema::HEIGHTS: as high as their words, long ones cut near the median; or all equally high. */
     public string $heights;
 
     /** Characters after which words are shortened; null: never. */
@@ -59,19 +38,19 @@ final readonly class Shape
     /** How people are named. */
     public Naming $names;
 
-    /** Of RATINGS: glyphs and where they do not say it all the number, both always, one of them, or in words. */
+    /** Of ShapeSchema::RATINGS: glyphs and where they do not say it all the number, both always, one of them, or in words. */
     public string $rating;
 
-    /** Of DATES. */
+    /** Of ShapeSchema::DATES. */
     public string $date;
 
-    /** Of PICTURES. */
+    /** Of ShapeSchema::PICTURES. */
     public string $picture;
 
-    /** @var list<string> of HEAD */
+    /** @var list<string> of ShapeSchema::HEAD */
     public array $head;
 
-    /** Of HEAD_AT; beside the cards where there is room. */
+    /** Of ShapeSchema::HEAD_AT; beside the cards where there is room. */
     public string $headAt;
 
     /** What the widget is called where it is not seen: in feeds, frames and for those who hear it; null: as its heading. */
@@ -99,7 +78,7 @@ final readonly class Shape
     /** Of links to sources, as https://html.spec.whatwg.org/multipage/links.html#linkTypes has them. */
     public string $rel;
 
-    /** Of MORE; "none" where nothing can come into the layout. */
+    /** Of ShapeSchema::MORE; "none" where nothing can come into the layout. */
     public string $more;
 
     /** @var list<string> words that are marked wherever they stand */
@@ -181,81 +160,11 @@ final readonly class Shape
         $this->honest = $shape->boolOr('honest', true);
     }
 
-    public static function schema(): ObjectSchema
-    {
-        /** @var ObjectSchema|null $schema */
-        static $schema = null;
-
-        return $schema ??= ObjectSchema::of([
-            'layout' => Layouts::schema(),
-            'composition' => Compositions::schema('How the parts of a card stand to each other; null: as the look has it.'),
-            'heights' => ChoiceSchema::among(
-                self::HEIGHTS,
-                'fit',
-                'Cards as high as their words, long ones cut near the median; or all equally high.',
-            ),
-            'shorten' => NumberSchema::wholeOrNull(40, 2000, 220, 'Characters after which words are shortened; null: never.'),
-            'lines' => NumberSchema::whole(0, 30, about: 'Lines that words are clamped to; 0: never; null: layout default.'),
-            'card' => ListSchema::of(
-                ChoiceSchema::among(Parts::names()),
-                distinct: true,
-                default: Parts::usual(),
-                about: 'What a card shows, in this order.',
-            ),
-            'names' => ChoiceSchema::case(Naming::Full, 'How people are named: as given, first name and initial, or initials.'),
-            'rating' => ChoiceSchema::among(
-                self::RATINGS,
-                'usual',
-                'As glyphs with the number where they do not say it all, as both always, as one of them, or in words.',
-            ),
-            'date' => ChoiceSchema::among(
-                self::DATES,
-                'recent',
-                'Dates as a day and after half a year as a month, as a day always, as a month, or as the time since.',
-            ),
-            'picture' => ChoiceSchema::among(self::PICTURES, 'landscape', 'Shape that pictures are cut to; original: as they are.'),
-            'head' => ListSchema::of(ChoiceSchema::among(self::HEAD), distinct: true, default: ['overall', 'count']),
-            'headAt' => ChoiceSchema::among(self::HEAD_AT, 'above', 'Where the head stands; at the left or right where there is room.'),
-            'title' => TextSchema::orNull(120, 'What the widget is called in feeds and frames; null: as its heading.'),
-            'heading' => TextSchema::orNull(120),
-            'line' => TextSchema::orNull(240, 'A line under the heading.'),
-            'actions' => Action::schema(),
-            'click' => ChoiceSchema::among(
-                ['usual', ...array_map(fn (Click $click): string => $click->value, Click::cases())],
-                'usual',
-                'What a click on an entry does: opens it at its source, enlarges it, follows an address, nothing; or what is usual for '
-                    .'the layout.',
-            ),
-            'address' => TextSchema::addressOrNull('Where a click leads that follows an address.'),
-            'addresses' => ListSchema::of(
-                ObjectSchema::of(['id' => TextSchema::of(1, 600), 'url' => TextSchema::addressOrNull()], ['id', 'url']),
-                200,
-                about: 'Addresses of single entries, by their identifiers.',
-            ),
-            'newTab' => new BooleanSchema(true, 'Whether links open another tab.'),
-            'rel' => TextSchema::matching(
-                '^[a-z]*( [a-z]+)*$',
-                'link types such as "nofollow ugc noopener"',
-                80,
-                'nofollow ugc noopener',
-                'Link types of links to sources.',
-            ),
-            'more' => ChoiceSchema::among(self::MORE, 'none', 'How visitors get more entries: a button, numbered pages, or on scrolling.'),
-            'choosing' => Choosing::schema(),
-            'marked' => ListSchema::of(TextSchema::of(1, 100), 10, true, about: 'Words that are marked wherever they stand.'),
-            'frame' => Frame::schema(),
-            'at' => Other::schema(),
-            'empty' => TextSchema::orNull(240, 'What visitors read where there is nothing to show; null: nothing at all.'),
-            'markup' => new BooleanSchema(false, 'Whether schema.org data is put into the page; not for reviews of yourself.'),
-            'honest' => new BooleanSchema(true, 'Whether a selection says in a line that it is one.'),
-        ], about: 'The layout and what it shows.');
-    }
-
     /** @throws MemberIsWrong naming the member and the remedy */
     public static function read(mixed $shape = []): self
     {
         $members = [];
-        $read = self::schema()->read($shape, '/shape');
+        $read = ShapeSchema::get()->read($shape, '/shape');
         foreach (is_array($read) ? $read : [] as $name => $value) {
             $members[(string) $name] = $value;
         }

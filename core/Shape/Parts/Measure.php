@@ -16,7 +16,7 @@ final readonly class Measure
      * @param  float  $size  of the words, in em
      * @param  float  $leading  height of lines of the words, by their size
      * @param  float|null  $lead  size of the first sentence, where it is another
-     * @param  string  $picture  shape that pictures are cut to, of Shape::PICTURES
+     * @param  string  $picture  shape that pictures are cut to, of ShapeSchema::PICTURES
      * @param  class-string<Composition>  $composition
      */
     public function __construct(
