@@ -8,7 +8,7 @@ export default defineConfig({
   testDir: 'tests/browser',
   outputDir: `var/playwright-${PORTS.gnomic}`,
   timeout: 300_000, // on machines that are busy with something else, too
-  expect: { timeout: 20_000 },
+  expect: { timeout: 60_000 }, // as long as the studio itself waits for an edition
   workers: 1,
   fullyParallel: false,
   reporter: [['list'], ['./tests/browser/slowest.ts']],

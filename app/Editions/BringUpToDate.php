@@ -51,7 +51,7 @@ final readonly class BringUpToDate implements Renders
                 if ($rank === Outbox::LAST) {
                     $this->pages($site, $tasks[0]);
                 } else {
-                    $editions += $this->tasks($site, $tasks, $rank, $until);
+                    $editions += $this->turn($site, new Turn($this->outbox, $tasks, $rank, $until));
                 }
             }
 
@@ -83,14 +83,11 @@ final readonly class BringUpToDate implements Renders
         }
     }
 
-    /**
-     * @param  list<Task>  $tasks  of one rank
-     * @return int new editions
-     */
-    private function tasks(Site $site, array $tasks, int $rank, ?float $until): int
+    /** @return int new editions */
+    private function turn(Site $site, Turn $turn): int
     {
         $waiting = $this->out($site);
-        $next = $this->affected($site, $tasks, $waiting);
+        $next = self::formsLast($this->affected($site, $turn->tasks, $waiting));
         $editions = 0;
         $left = [];
         // Then those that leave out what these show; each once, so that two that leave out each other's do not go on for ever.
@@ -98,29 +95,55 @@ final readonly class BringUpToDate implements Renders
             $waiting = array_diff_key($waiting, $next);
             $renewed = [];
             foreach ($next as [$widget, $brief, $of]) {
-                if ($this->isOver($site, $rank, $until)) {
+                if ($turn->isOverFor($widget)) {
                     $left[] = [$widget, $brief, $of];
-                } elseif ($this->rendered($widget, $brief, $of)) {
+
+                    continue;
+                }
+                if ($this->rendered($widget, $brief, $of)) {
                     $renewed[] = $widget->key;
                     $editions++;
                 }
-            }
-            $next = [];
-            foreach ($waiting as $id => [$widget, $brief]) {
-                if (array_intersect(ApartFrom::widgets($brief->criteria), $renewed) !== []) {
-                    $next[$id] = [$widget, $brief, []];
+                // Whoever waits for one need not wait for those behind it; what has to follow it is not forgotten before that is done.
+                if ($turn->rank === Outbox::FIRST && self::thatLeaveOut([$widget->key], $waiting) === []) {
+                    $this->outbox->done($of);
                 }
             }
+            $next = self::thatLeaveOut($renewed, $waiting);
         }
-        DB::transaction(fn () => $this->settle($site, $tasks, $left));
+        DB::transaction(fn () => $this->settle($site, $turn->tasks, $left));
 
         return $editions;
     }
 
-    /** Whether no further widget is to be begun: the turn is over, or something came meanwhile that visitors wait for. */
-    private function isOver(Site $site, int $rank, ?float $until): bool
+    /**
+     * @param  list<string>  $renewed  keys of widgets
+     * @param  array<int, array{Widget, Brief}>  $waiting
+     * @return array<int, array{Widget, Brief, list<Task>}> those that leave out what any of them shows
+     */
+    private static function thatLeaveOut(array $renewed, array $waiting): array
     {
-        return $until !== null && (microtime(true) >= $until || ($rank !== Outbox::FIRST && $this->outbox->hasFirst($site->id)));
+        $next = [];
+        foreach ($renewed === [] ? [] : $waiting as $id => [$widget, $brief]) {
+            if (array_intersect(ApartFrom::widgets($brief->criteria), $renewed) !== []) {
+                $next[$id] = [$widget, $brief, []];
+            }
+        }
+
+        return $next;
+    }
+
+    /**
+     * What somebody publishes comes before the forms of what was published: those follow it, and may be many.
+     *
+     * @param  array<int, array{Widget, Brief, list<Task>}>  $affected
+     * @return array<int, array{Widget, Brief, list<Task>}>
+     */
+    private static function formsLast(array $affected): array
+    {
+        uasort($affected, fn (array $one, array $other): int => ($one[0]->variant_of !== null) <=> ($other[0]->variant_of !== null));
+
+        return $affected;
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Models\Site;
 use App\Models\Widget;
 use Gnomic\Brief\Brief;
 use Gnomic\Json\Value;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
@@ -90,10 +91,10 @@ final class Outbox
         }
     }
 
-    /** Whether something waits for a site that is to come before all else. */
-    public function hasFirst(int $siteId): bool
+    /** Whether something waits for a site that is to come before all else, and was written after a task. */
+    public function hasFirst(int $siteId, int $after = 0): bool
     {
-        return DB::table('outbox')->where('site_id', $siteId)->where('rank', self::FIRST)
+        return DB::table('outbox')->where('site_id', $siteId)->where('rank', self::FIRST)->where('id', '>', $after)
             ->whereNotBetween('due_at', self::later())->exists();
     }
 
@@ -152,9 +153,25 @@ final class Outbox
     /** @return list<int> widgets of a site of which something waits that is theirs alone */
     public function widgets(int $siteId): array
     {
+        return $this->named(DB::table('outbox')->where('site_id', $siteId));
+    }
+
+    /**
+     * Widgets of a site that somebody has published and waits for. What comes in the background, and what a turn was too short for,
+     * waits as well, and nobody for it: it may go on for as long as entries come in.
+     *
+     * @return list<int>
+     */
+    public function published(int $siteId): array
+    {
+        return $this->named(DB::table('outbox')->where('site_id', $siteId)->where('rank', self::FIRST));
+    }
+
+    /** @return list<int> the widgets of tasks that are for one widget */
+    private function named(Builder $tasks): array
+    {
         return array_values(
-            DB::table('outbox')->where('site_id', $siteId)->whereNotNull('what->widget')
-                ->get('what->widget as widget')
+            $tasks->whereNotNull('what->widget')->get('what->widget as widget')
                 ->map(fn (object $row): int => Value::whole($row->widget))
                 ->all(),
         );

@@ -8,6 +8,7 @@ use App\Editions\BringUpToDate;
 use App\Editions\NewDay;
 use App\Editions\Publish;
 use App\Host\HostLocks;
+use App\Models\Edition;
 use App\Models\EntryRecord;
 use App\Models\Site;
 use App\Models\Source;
@@ -137,6 +138,59 @@ final class PublishTest extends TestCase
             $met += $asked >= $query ? 1 : 0;
         }
         self::assertGreaterThan(4, $met, 'it was made between any two queries of the answer');
+    }
+
+    public function test_whoever_published_waits_for_that_and_not_for_what_comes_in_the_background(): void
+    {
+        Queue::fake();
+        $site = $this->site();
+        $this->store($this->source($site), [$this->review(1, 5)]);
+        $this->actingAs($this->ownerOf($site));
+        $widget = $this->widget($site, 'waitgood01', []);
+        $this->app->make(Renders::class)->workOff($site->id);
+        $told = fn (): mixed => $this->getJson("/api/widgets/$widget->key")->assertOk()->json('publishing');
+        // What a round brought, and what a turn was too short for: it may wait for as long as entries come.
+        $outbox = app(Outbox::class);
+        $outbox->left($site->id, [[$widget->id, 'A round brought 7 entries', null]]);
+        $outbox->site($site, 'Rules changed');
+        self::assertTrue($outbox->hasAny($site->id));
+        self::assertFalse($told());
+        $brief = BriefReader::read(['version' => 4, 'shape' => ['heading' => 'As it is now']]);
+        $outbox->widget($widget->refresh(), $brief, 'By hand');
+        self::assertTrue($told());
+        self::assertTrue($this->getJson('/api/widgets')->assertOk()->json('widgets.0.publishing'));
+        $first = $outbox->waiting($site->id)[0];
+        self::assertSame([$widget->id, 'By hand'], [$first->widget, $first->cause]);
+        $outbox->done([$first]);
+        self::assertFalse($told());
+    }
+
+    public function test_what_is_published_comes_before_forms_of_what_was_published(): void
+    {
+        Queue::fake();
+        $site = $this->site();
+        $this->store($this->source($site), [$this->review(1, 5)]);
+        $main = $this->widget($site, 'maingood01', []);
+        $others = array_map(fn (int $one): Widget => $this->widget($site, "formgood0$one", []), [1, 2]);
+        foreach ($others as $form) {
+            $form->update(['variant_of' => $main->id, 'variant' => $form->key]);
+        }
+        DB::table('outbox')->delete();
+        $outbox = app(Outbox::class);
+        foreach ([...$others, $main] as $widget) {
+            $brief = BriefReader::read(['version' => 4, 'shape' => ['heading' => 'New of '.$widget->key]]);
+            $outbox->widget($widget->refresh(), $brief, 'By hand');
+        }
+        $made = [];
+        Edition::created(function (Edition $edition) use (&$made, $outbox, $main): void {
+            $made[] = Widget::query()->whereKey($edition->widget_id)->value('key');
+            if (count($made) === 2) {
+                // Somebody presses again while a form is made.
+                $outbox->widget($main->refresh(), BriefReader::read(['version' => 4, 'shape' => ['heading' => 'Newer']]), 'By hand');
+            }
+        });
+        $this->app->make(Renders::class)->workOff($site->id, microtime(true) + 600);
+        self::assertSame(['maingood01', 'formgood01', 'maingood01', 'formgood02'], $made);
     }
 
     public function test_the_figure_never_moves_with_the_filter(): void

@@ -21,7 +21,7 @@ final class WidgetResource extends JsonResource
     public static $wrap = null;
 
     /**
-     * @param  bool  $publishing  whether an edition is being made; asked before the widget was read, so that none is missed between
+     * @param  bool  $publishing  whether what was published is not out yet; asked before the widget was read, so that none is missed between
      * @param  bool  $tried  whether two versions of it are tried
      * @param  int|null  $views  of the last 30 days; null where that is not told
      */
@@ -38,7 +38,7 @@ final class WidgetResource extends JsonResource
     /** @return list<self> all widgets of a site, in the order in which they were made */
     public static function each(Site $site): array
     {
-        $waiting = app(Outbox::class)->widgets($site->id);
+        $waiting = app(Outbox::class)->published($site->id);
         $sentences = app(SentenceContexts::class)->each($site);
         $views = WidgetCounts::views($site->id);
         $tried = Trials::runningAt($site->id);
@@ -56,7 +56,7 @@ final class WidgetResource extends JsonResource
 
     public static function named(Site $site, string $key): self
     {
-        $waiting = app(Outbox::class)->widgets($site->id);
+        $waiting = app(Outbox::class)->published($site->id);
         $widget = $site->widgets()->with(['edition', 'site'])->where('key', $key)->firstOrFail();
 
         return new self(
