@@ -64,6 +64,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('sources', [SourceController::class, 'store']);
             Route::get('sources/{key}', [SourceController::class, 'show']);
             Route::patch('sources/{key}', [SourceController::class, 'update']);
+            Route::post('sources/{key}/sign', [SourceController::class, 'sign']);
             Route::post('sources/{key}/rounds', [SourceController::class, 'round']);
             Route::post('look', AddressController::class);
             Route::get('places', PlaceController::class);

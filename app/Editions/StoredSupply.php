@@ -22,6 +22,7 @@ use Gnomic\Edition\Input\Supply;
 use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Entry\Entry;
 use Gnomic\Json\Value;
+use Gnomic\Shape\Card\SourcePage;
 use Gnomic\Shape\Parts\FacePart;
 use Gnomic\Shape\Parts\PicturesPart;
 use Gnomic\Sift\Clauses\FromSources;
@@ -75,8 +76,10 @@ final readonly class StoredSupply implements Supply
         }
         $accounts = $this->profiles->accounts($this->site);
         $faces = array_values(array_filter(array_map(fn (Account $account): ?string => $account->picture, $accounts), is_string(...)));
-        $pictures = $this->pictures->at($this->site, [...self::addresses(array_values($entries)), ...$faces]);
         $pages = $this->channels->pages($this->site);
+        $signs = array_values(array_filter(array_map(fn (SourcePage $page): ?string => $page->sign, $pages), is_string(...)));
+        $always = [...$faces, ...$signs];
+        $pictures = $this->pictures->at($this->site, [...self::addresses(array_values($entries)), ...$always]);
         $inputs = $looks = [];
         foreach ($orders as $one) {
             $shown = self::named($entries, $one->refs);
@@ -101,7 +104,7 @@ final readonly class StoredSupply implements Supply
                     $this->site->zone(),
                     $this->site->name,
                     $pages,
-                    array_intersect_key($pictures, array_flip([...self::addresses([...$shown, ...$further]), ...$faces])),
+                    array_intersect_key($pictures, array_flip([...self::addresses([...$shown, ...$further]), ...$always])),
                     array_values($sources === null ? $accounts : array_intersect_key($accounts, array_flip($sources))),
                 ),
                 $this->catalogues->spoken($one->language, $one->brief->dress->words, $this->site->words ?? []),

@@ -31,6 +31,7 @@ use Illuminate\Support\Str;
  * @property array<string, mixed>|null $settings  of the channel: boards, hashtags, the product of a page
  * @property array<string, string|null>|null $profile  name, picture and bio of an account, as the owner wants them
  * @property array{value: float, best: float, worst: float, count: int|null}|null $figures  the service's own
+ * @property string|null $sign  the owner's own for its service: the address of a picture
  * @property array{used: int, limit: int}|null $quota
  * @property bool $shows_gone  whether entries that are gone at the source stay on show
  * @property bool $accepts_loss  the owner has said that a sudden loss is right

@@ -15,11 +15,11 @@ use Illuminate\Support\Facades\DB;
 /** What an owner changes of a source. What shows of it, its name or what it is about, makes the widgets ask again. */
 final readonly class ChangeSource
 {
-    public function __construct(private Removal $removal, private Pictures $pictures, private Outbox $outbox)
+    public function __construct(private Removal $removal, private Pictures $pictures, private Outbox $outbox, private Signs $signs)
     {
     }
 
-    /** @param  array<string, mixed>  $given  of name, cadence, connected, subject, showsGone, acceptsLoss, profile */
+    /** @param  array<string, mixed>  $given  of name, cadence, connected, subject, showsGone, acceptsLoss, profile, sign */
     public function source(Source $source, array $given): void
     {
         DB::transaction(function () use ($source, $given): void {
@@ -45,6 +45,9 @@ final readonly class ChangeSource
                 $this->removal->showGone($source, (bool) $given['showsGone']);
             }
         });
+        if (array_key_exists('sign', $given)) {
+            $this->signs->set($source, Value::textOrNull($given['sign']));
+        }
         if (is_array($given['profile'] ?? null) && isset($given['profile']['picture'])) {
             $this->pictures->wantOne($source->site, Value::text($given['profile']['picture']));
         }

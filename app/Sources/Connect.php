@@ -16,8 +16,12 @@ use App\Sources\Rounds\RoundJob;
 /** Connects a source, and sends its first round off. What is there already is connected again, with all it has. */
 final readonly class Connect
 {
-    public function __construct(private ShutterfenChannel $shutterfen, private Pictures $pictures, private Removal $removal)
-    {
+    public function __construct(
+        private ShutterfenChannel $shutterfen,
+        private Pictures $pictures,
+        private Removal $removal,
+        private Signs $signs,
+    ) {
     }
 
     public function source(Site $site, WantedSource $wanted): Source
@@ -58,7 +62,7 @@ final readonly class Connect
             $this->pictures->wantOne($site, $profile['picture']);
         }
 
-        return $site->sources()->create([
+        $source = $site->sources()->create([
             'key' => Source::freeKey($site, $wanted->name),
             'name' => $wanted->name,
             'channel' => $wanted->channel,
@@ -69,6 +73,9 @@ final readonly class Connect
             'cadence' => config('gnomic.cadence'),
             'next_at' => now(),
         ]);
+        $source->update(['sign' => $this->signs->of($source)]);
+
+        return $source;
     }
 
     /** The one that was named; else the one for which this address was noted before. */

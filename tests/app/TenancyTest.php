@@ -16,6 +16,7 @@ use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Place\Spot\Spot;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
@@ -127,6 +128,7 @@ final class TenancyTest extends TestCase
             'columns' => [],
             'removed' => 1,
             'timezone' => 'Europe/Paris', 'widths' => [360],
+            'picture' => UploadedFile::fake()->image('mine.png', 4, 4),
         ];
         $this->actingAs($this->ownerOf($this->site('Mine'), 'me@mine.example'));
     }

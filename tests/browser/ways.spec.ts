@@ -266,6 +266,34 @@ test('a sudden loss is held and asked about; the owner says that it is right', a
   await expect(row.getByRole('cell').nth(1)).toHaveText('2', { timeout: 20_000 });
 });
 
+test('a service has the owner’s own sign beside its figures, or its name again', async ({ page }) => {
+  await signIn(page, '/sources');
+  await rowOf(page, /^the Dome/)
+    .getByRole('button', { name: 'the Dome' })
+    .click();
+  const sign = page.getByRole('definition').filter({ has: page.locator('input[type=file]') });
+  await expect(sign).toContainText('its name, “Wayleaf”');
+  const give = (buffer: Buffer): Promise<void> =>
+    sign.locator('input[type=file]').setInputFiles({ name: 'sign.png', mimeType: 'image/png', buffer });
+  await give(Buffer.from('no picture'));
+  await expect(page.getByText('This picture cannot be read. Use a JPEG, PNG, WebP or GIF.')).toBeVisible();
+  // Two pixels beside each other.
+  await give(
+    Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAACXBIWXMAAA7EAAAOxAGVKw4bAAAAEUlEQVQImWPUyHP7v4CBgQEADXMCfXsbGnEAAAAASUVORK5CYII=',
+      'base64',
+    ),
+  );
+  await expect(sign.getByRole('img', { name: 'The sign of Wayleaf' })).toBeVisible();
+  await expectAccessible(page);
+  await sign.getByRole('button', { name: 'Use the name' }).click();
+  await expect(sign.getByRole('img')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(sign.getByRole('img')).toBeVisible();
+  await sign.getByRole('button', { name: 'Use the name' }).click();
+  await expect(sign).toContainText('its name, “Wayleaf”');
+});
+
 test('removing a source says what goes, and can be undone', async ({ page }) => {
   await signIn(page, '/sources');
   const row = rowOf(page, /^Red Lantern/);

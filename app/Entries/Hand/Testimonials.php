@@ -7,11 +7,10 @@ namespace App\Entries\Hand;
 use App\Entries\EntryChange;
 use App\Entries\EntryStore;
 use App\Models\EntryRecord;
-use App\Models\Picture;
 use App\Models\Site;
 use App\Models\Source;
 use App\Outbox\Outbox;
-use App\Pictures\PictureFiles;
+use App\Pictures\OwnPictures;
 use Gnomic\Dates\DateReader;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
@@ -29,7 +28,7 @@ use Illuminate\Support\Str;
 /** Testimonials that the owner writes down: kept like every other entry, with their history. */
 final readonly class Testimonials
 {
-    public function __construct(private EntryStore $store, private Outbox $outbox, private PictureFiles $files)
+    public function __construct(private EntryStore $store, private Outbox $outbox, private OwnPictures $pictures)
     {
     }
 
@@ -43,7 +42,7 @@ final readonly class Testimonials
         $source = $this->source($site);
         $text = fn (string $name): ?string => is_string($given[$name] ?? null) ? Words::line($given[$name]) : null;
         $words = is_string($given['text'] ?? null) ? Words::tidy($given['text']) : '';
-        $image = $picture === null ? ($stored?->toCore()->author->image) : $this->kept($site, $picture);
+        $image = $picture === null ? ($stored?->toCore()->author->image) : $this->pictures->keep($site, $picture, square: true);
         $entry = new Entry(
             id: $stored->source_entry_id ?? (string) Str::ulid(),
             kind: Kind::Testimonial,
@@ -79,19 +78,6 @@ final readonly class Testimonials
             EntryChange::kept($this->store->setGone($entry->id, $removed)),
             $removed ? 'A testimonial was removed' : 'A testimonial was restored',
         ));
-    }
-
-    /** A face, cut square; its address is our own and is never fetched. */
-    private function kept(Site $site, string $bytes): string
-    {
-        $kept = $this->files->keep($bytes, square: true);
-        $url = "https://picture.invalid/{$kept['name']}";
-        Picture::query()->updateOrCreate(
-            ['site_id' => $site->id, 'digest' => Picture::digestOf($url)],
-            ['url' => $url, 'state' => 'kept'] + $kept,
-        );
-
-        return $url;
     }
 
     private function source(Site $site): Source

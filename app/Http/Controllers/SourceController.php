@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\ChangeSourceSettings;
 use App\Http\Requests\ConnectSource;
+use App\Http\Requests\GiveSign;
 use App\Http\Resources\SourceResource;
 use App\Models\Site;
 use App\Models\Source;
@@ -14,9 +15,12 @@ use App\Sources\Channels\Channels;
 use App\Sources\Connect;
 use App\Sources\Removal;
 use App\Sources\Rounds\RoundJob;
+use App\Sources\Signs;
+use Gnomic\Entry\Kind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 
 /** The site's connections. */
 final class SourceController
@@ -51,6 +55,18 @@ final class SourceController
         return $this->show($site, $key);
     }
 
+    /** The owner's own sign for the service that it is at. */
+    public function sign(GiveSign $request, Site $site, Signs $signs, string $key): SourceResource
+    {
+        $picture = $request->given()['picture'];
+        $signs->give(
+            $site->sources()->where('key', $key)->firstOrFail(),
+            $picture instanceof UploadedFile ? (string) $picture->get() : '',
+        );
+
+        return $this->show($site, $key);
+    }
+
     /** Takes it off the list with all it brought; for a day it can be brought back whole, by removed=0. */
     public function destroy(Request $request, Site $site, Removal $removal, string $key): JsonResponse
     {
@@ -77,7 +93,10 @@ final class SourceController
     {
         $query = Source::query()->with(['subject', 'grant', 'lastRound'])
             ->withCount(['entries as present_count' => fn (Builder $query) => $query->where('gone', false)])
-            ->withMax('entries as newest_published', 'published');
+            ->withMax('entries as newest_published', 'published')
+            // By the index of what is asked of entries: the first of them tells.
+            ->withExists(['entries as is_rated' => fn (Builder $query) => $query->where('entries.site_id', $site->id)
+                ->whereColumn('entries.source', 'sources.key')->whereIn('kind', [Kind::Review, Kind::Testimonial])]);
         $query->where('site_id', $site->id)->whereNull('removed_at');
 
         return $query;

@@ -20,6 +20,7 @@ final class ChangeSourceSettings extends Asked
             'profile' => ['sometimes', 'array'],
             'profile.name' => ['nullable', 'string', 'max:100'],
             'profile.picture' => ['nullable', 'url:http,https', 'max:2000'],
+            'sign' => ['sometimes', 'nullable', 'string', 'max:100'],
             'profile.bio' => ['nullable', 'string', 'max:500'],
         ];
     }

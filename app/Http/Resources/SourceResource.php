@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Source;
+use App\Pictures\Pictures;
 use App\Sources\Access\OAuthProviders;
 use App\Sources\Channels\Channels;
 use Carbon\CarbonImmutable;
@@ -16,7 +17,9 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
 /**
- * A source with what it has brought. The query adds present_count and newest_published.
+ * A source with what it has brought. The query adds present_count, newest_published and is_rated.
+ *
+ * @property Source $resource
  *
  * @mixin Source
  */
@@ -53,6 +56,9 @@ final class SourceResource extends JsonResource
             'showsGone' => $this->shows_gone,
             'quota' => $this->quota,
             'profile' => $this->profile,
+            'isRated' => (bool) $this->getAttribute('is_rated'),
+            'called' => $channel->saidAt($this->resource),
+            'sign' => $this->sign === null ? null : ['id' => $this->sign, 'address' => $this->picture($this->sign)],
             'figures' => $this->figures === null
                 ? null
                 : [
@@ -67,5 +73,11 @@ final class SourceResource extends JsonResource
                 : ['account' => $this->grant->account, 'what' => array_values($granting->of($this->channel)->scopes),
                     'until' => $this->grant->expires_at?->toRfc3339String(), 'ended' => $this->grant->ended_at?->toRfc3339String()],
         ];
+    }
+
+    /** @return string|null null where its files are lost */
+    private function picture(string $url): ?string
+    {
+        return (app(Pictures::class)->at($this->site, [$url])[$url] ?? null)?->at(320);
     }
 }

@@ -21,7 +21,7 @@ final class WidgetResource extends JsonResource
     public static $wrap = null;
 
     /**
-     * @param  bool  $publishing  whether what was published is not out yet; asked before the widget was read, so that none is missed between
+     * @param  bool  $publishing  whether what was published is not out yet; asked before the widget was read: none is missed between
      * @param  bool  $tried  whether two versions of it are tried
      * @param  int|null  $views  of the last 30 days; null where that is not told
      */

@@ -76,7 +76,7 @@ final readonly class Channels
         foreach ($site->sources()->get() as $source) {
             $channel = $this->of($source->channel);
             $url = Address::webOrNull($channel->pageOf($source), null);
-            $pages[$source->key] = new SourcePage($channel->saidAt($source), $url, $channel->takesReviews());
+            $pages[$source->key] = new SourcePage($channel->saidAt($source), $url, $channel->takesReviews(), $source->sign);
         }
 
         return $pages;

@@ -80,7 +80,7 @@ final readonly class Head
             $base,
             $since,
             $figures('spread') ? $overall->spread : null,
-            $hasRoom && $figures('channels') ? self::channels($overall, $site->pages, $words) : [],
+            $hasRoom && $figures('channels') ? self::channels($overall, $site->pages, $pictures, $words) : [],
             $account,
             $account === null ? null : Face::of($account->name, $pictures[(string) $account->picture] ?? null),
             $account === null || $collected === 0 ? null : $words->say('account.posts', ['count' => $collected]),
@@ -130,16 +130,18 @@ final readonly class Head
      * Sources of one service together: visitors know the service.
      *
      * @param  array<string, SourcePage>  $pages
+     * @param  array<string, StoredPicture>  $pictures  by address
      * @return list<HeadChannel>
      */
-    private static function channels(Overall $overall, array $pages, Catalogue $words): array
+    private static function channels(Overall $overall, array $pages, array $pictures, Catalogue $words): array
     {
-        $sums = $counts = $urls = [];
+        $sums = $counts = $urls = $signs = [];
         foreach ($overall->bySource as $source => ['count' => $count, 'sum' => $sum]) {
             $name = ($pages[$source] ?? null)->name ?? (string) $source;
             $sums[$name] = ($sums[$name] ?? 0.0) + $sum;
             $counts[$name] = ($counts[$name] ?? 0) + $count;
             $urls[$name][] = ($pages[$source] ?? null)?->url;
+            $signs[$name] ??= $pictures[(string) ($pages[$source] ?? null)?->sign] ?? null;
         }
         $channels = [];
         foreach ($counts as $name => $count) {
@@ -150,6 +152,7 @@ final readonly class Head
                 $words->number(round($mean, 1), 1),
                 (int) round($mean * 20),
                 $words->say('figures.base', ['count' => $count, 'sources' => 0, 'places' => '']),
+                $signs[$name] === null ? null : Sign::of($signs[$name]),
             );
         }
 

@@ -13,6 +13,7 @@ final readonly class HeadChannel
      * @param  string  $figure  "4.6"
      * @param  int  $twentieths  the same in twentieths of a star
      * @param  string  $base  "from 98 ratings"
+     * @param  Sign|null  $sign  what is seen in the place of the name
      */
     public function __construct(
         public string $name,
@@ -20,6 +21,7 @@ final readonly class HeadChannel
         public string $figure,
         public int $twentieths,
         public string $base,
+        public ?Sign $sign = null,
     ) {
     }
 }

@@ -193,8 +193,12 @@ final readonly class PlannedHead
     private function channels(float $width): array
     {
         return self::inRows(array_map(function (HeadChannel $one) use ($width): array {
-            $text = $this->pieces->width("$one->name $one->base") + $this->pieces->width($one->figure, true);
-            $lines = $this->pieces->lines("$one->name $one->figure $one->base", ($width - self::CHANNEL) / self::SMALL);
+            $called = $one->sign->width ?? $this->pieces->width($one->name);
+            $text = $called + $this->pieces->width(" $one->base") + $this->pieces->width($one->figure, true);
+            $room = ($width - self::CHANNEL) / self::SMALL;
+            $lines = $one->sign === null
+                ? $this->pieces->lines("$one->name $one->figure $one->base", $room)
+                : (int) max(1, ceil($text / max(1.0, $room)));
 
             return [min($width, self::CHANNEL + self::SMALL * $text), self::SMALL * Metrics::LEADING * $lines];
         }, $this->plan->head->channels), $width);

@@ -6,6 +6,7 @@
   import { date } from '../parts/times';
   import SubjectField from './add/SubjectField.svelte';
   import Cadence from './Cadence.svelte';
+  import Sign from './Sign.svelte';
 
   interface Props {
     source: Source;
@@ -69,6 +70,10 @@
           <a class="link" href="/sources/add/{source.channel}">Give it again</a>{:else if source.granted.until}. Valid
           until {date(source.granted.until)}, and renewed automatically{/if}
       </dd>
+    {/if}
+    {#if source.isRated}
+      <dt>Beside its figures</dt>
+      <dd><Sign {source} {onchange} /></dd>
     {/if}
     {#if source.quota}
       <dt>Requests today</dt>

@@ -8,12 +8,14 @@ use DateTimeImmutable;
 use Gnomic\Brief\BriefReader;
 use Gnomic\Brief\Sentence;
 use Gnomic\Brief\SentenceContext;
+use Gnomic\Edition\Plan\Sign;
 use Gnomic\Entry\Author;
 use Gnomic\Entry\Entry;
 use Gnomic\Entry\Kind;
 use Gnomic\Entry\Rating;
 use Gnomic\Entry\Scale;
 use Gnomic\Shape\Card\SourcePage;
+use Gnomic\Shape\Card\StoredPicture;
 use Gnomic\Shape\Columns;
 use Gnomic\Shape\Frame;
 use Gnomic\Shape\Layout;
@@ -179,12 +181,29 @@ final class ShapeTest extends TestCase
         $brief = BriefReader::read(['version' => 4, 'shape' => ['head' => ['overall', 'count', 'channels']]]);
         $told = array_map(get_object_vars(...), self::planned($brief, [], $overall, $pages)->head->channels);
         self::assertSame([
-            ['Ticketwick', 'https://ticketwick.example/box', '2.0', 40, 'from 2 ratings'],
-            ['Wayleaf', null, '4.8', 95, 'from 4 ratings'],
+            ['Ticketwick', 'https://ticketwick.example/box', '2.0', 40, 'from 2 ratings', null],
+            ['Wayleaf', null, '4.8', 95, 'from 4 ratings', null],
         ], array_map(array_values(...), $told), 'two pages of one service are one, and lead to neither');
         $without = BriefReader::read(['version' => 4]);
         self::assertSame([], self::planned($without, [], $overall, $pages)->head->channels);
         self::assertStringContainsString('figures of each service', Sentence::text($brief, new SentenceContext));
+    }
+
+    /** Bounded as the style sheet bounds it, 1.43 by 8 em, in pixels for two of the screen each. */
+    public function test_the_owners_sign_stands_in_the_place_of_the_name_and_is_as_wide_as_it_is_drawn(): void
+    {
+        $overall = Overall::ofTally([['stars' => 5.0, 'count' => 3, 'source' => 'dome'], ['stars' => 4.0, 'count' => 1, 'source' => 'lane']]);
+        // Given to one page of the service, it is that of all.
+        $pages = ['lane' => new SourcePage('Wayleaf'), 'dome' => new SourcePage('Wayleaf', sign: 'https://signs.example/way')];
+        $brief = BriefReader::read(['version' => 4, 'shape' => ['head' => ['channels']]]);
+        $of = fn (int $width, int $height): ?Sign => self::planned($brief, [], $overall, $pages, pictures: [
+            'https://signs.example/way' => new StoredPicture([96 => '/p/way-96.webp', $width => "/p/way-$width.webp"], $width, $height),
+        ])->head->channels[0]->sign;
+        self::assertEqualsWithDelta(2.86, $of(200, 100)?->width, 0.001);
+        self::assertSame('/p/way-96.webp', $of(200, 100)?->address);
+        self::assertEqualsWithDelta(8.0, $of(640, 40)?->width, 0.001);
+        self::assertSame(['/p/way-640.webp', 640, 40], [$of(640, 40)?->address, $of(640, 40)?->wide, $of(640, 40)?->high]);
+        self::assertNull(self::planned($brief, [], $overall, $pages)->head->channels[0]->sign, 'it is not kept, so the name stands there');
     }
 
     public function test_figures_of_nothing_are_none(): void
