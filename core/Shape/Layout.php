@@ -199,8 +199,12 @@ abstract readonly class Layout
         return $space->column($columns);
     }
 
-    /** Lines of words that there is room for, where its cards have no height of their own; null: as many as the brief says. */
-    public function linesIn(Space $space): ?int
+    /**
+     * Lines of words that there is room for, where its cards have no height of their own; null: as many as the brief says.
+     *
+     * @param  int  $columns  that stand there
+     */
+    public function linesIn(Space $space, int $columns): ?int
     {
         return null;
     }

@@ -78,9 +78,9 @@ final readonly class StripLayout extends Layout
         return 0.8125;
     }
 
-    public function linesIn(Space $space): int
+    public function linesIn(Space $space, int $columns): int
     {
-        return max(1, (int) (($space->column($this->acrossAt($space)) - self::SIDES) / self::LINE));
+        return max(1, (int) (($space->column($columns) - self::SIDES) / self::LINE));
     }
 
     public function stacked(Space $space, Arrangement $arrangement, array $heights): float

@@ -51,6 +51,17 @@ final class RangesTest extends TestCase
         }
     }
 
+    public function test_words_of_a_strip_have_the_lines_of_the_squares_that_stand_there(): void
+    {
+        foreach ([12, 3, 1] as $count) {
+            $plan = self::plan(['layout' => ['name' => 'strip', 'size' => 120]], $count);
+            $range = $plan->at(1000);
+            $square = $plan->shape->space($range->from)->column($range->arrangement->columns);
+            self::assertSame($count === 12 ? 7 : $count, $range->arrangement->columns);
+            self::assertSame((int) (($square - 18) / 19.5), $range->lines, "$count squares");
+        }
+    }
+
     #[DataProvider('layouts')]
     public function test_every_width_has_one_range_and_every_range_its_cards(string $layout): void
     {
