@@ -286,8 +286,8 @@ final class StyleSheets
     private function file(string $path): string
     {
         return $this->files[$path] ??= (string) preg_replace(
-            ['~/\*.*?\*/~s', '/\s*\n\s*/', '/\s*([{};,>])\s*/', '/(?<=[a-z-]):\s+/', '/;}/'],
-            ['', '', '$1', ':', '}'],
+            ['~/\*.*?\*/~s', '/\s*\n\s*/', '/\s*([{};,>])\s*/', '/(?<=[a-z-]):\s+/', '/;}/', '/ (?=!important)/'],
+            ['', '', '$1', ':', '}', ''],
             is_file("$this->folder/$path") ? (string) file_get_contents("$this->folder/$path") : '',
         );
     }

@@ -11,7 +11,9 @@ final class Templates
 {
     /** Where a line ends beside what stands in lines of its own, as names do, whatever is beside it. */
     private const BESIDE_BLOCKS = '~\n(?=</?(?:div|p|ul|li|nav|article|details|bdi)\b)'
-        .'|(?<=</div>|</p>|</ul>|</li>|</nav>|</article>|</details>|</bdi>)\n~';
+        .'|(?<=</div>|</p>|</ul>|</li>|</nav>|</article>|</details>|</bdi>)\n'
+        // At the beginning of what stands in lines of its own, nothing is blank.
+        .'|<(?:div|p|ul|li|nav|article|details)\b[^>]*>\K\n~';
 
     private ?string $digest = null;
 

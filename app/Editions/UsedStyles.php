@@ -18,6 +18,8 @@ final class UsedStyles
     /** In selectors: that something has not a class in it. */
     private const WITHOUT = '/:not\(:has\((\.[a-z][\w-]*)\)\)/';
 
+    private const PRINT = '@media print';
+
     /** Widgets whose styles are kept: what comes into one changes them in its entries' own rules alone. */
     private const WIDGETS = 100;
 
@@ -165,9 +167,16 @@ final class UsedStyles
     {
         $for = $says = [];
         $last = -1;
+        $printed = '';
         foreach ($rules as $used) {
             $body = $used->within === [] ? $values->body($used->rule, $isWithin) : self::written($used->within, $values, true);
             if ($body === '') {
+                continue;
+            }
+            // What holds in print stands together, behind all that it is otherwise than.
+            if ($used->for === self::PRINT) {
+                $printed .= $body;
+
                 continue;
             }
             // Neighbours that say the same stand together, where every browser reads both.
@@ -178,7 +187,9 @@ final class UsedStyles
             }
         }
 
-        return implode('', array_map(fn (string $for, string $says): string => "$for{{$says}}", $for, $says));
+        $written = array_map(fn (string $for, string $says): string => "$for{{$says}}", $for, $says);
+
+        return implode('', $written).($printed === '' ? '' : self::PRINT.'{'.$printed.'}');
     }
 
     /** Whether selectors have nothing in them that only some browsers know, for which they would drop all of them. */

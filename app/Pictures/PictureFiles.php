@@ -21,6 +21,9 @@ final readonly class PictureFiles
     /** A picture of few bytes can unpack to memory without end (CWE-409). */
     private const MOST_PIXELS = 24_000_000;
 
+    /** Characters of a name, four bits each: enough that no two pictures of an instance meet, and every card has one. */
+    private const NAME = 16;
+
     /** Across a picture, when its darkest and its lightest are looked for. */
     private const SPOTS = 64;
 
@@ -41,7 +44,7 @@ final readonly class PictureFiles
         $image = $square ? $this->squared($image) : $image;
         imagepalettetotruecolor($image);
         [$width, $height] = [imagesx($image), imagesy($image)];
-        $name = substr(hash('sha256', $bytes.($square ? 'square' : '')), 0, 24);
+        $name = substr(hash('sha256', $bytes.($square ? 'square' : '')), 0, self::NAME);
         $widths = array_values(array_filter(self::WIDTHS, fn (int $one): bool => $one < $width));
         $widths[] = min($width, self::WIDTHS[count(self::WIDTHS) - 1]);
         $widths = array_values(array_unique($widths));

@@ -38,6 +38,6 @@ return [
     'site' => '[a-z0-9]{4,40}\.js',
     // Scripts of behaviours, in /b/, named by their content.
     'behaviour' => '[0-9a-f]{12}\.js',
-    'picture' => '[0-9a-f]{24}-[0-9]+\.webp',
+    'picture' => '[0-9a-f]{16,24}-[0-9]+\.webp',
     'built' => '(?:[\w-]+/)*[\w-]+(?:\.[\w-]+)*\.(?:js|css|woff2|svg|png|webp)',
 ];

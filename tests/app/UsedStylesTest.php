@@ -24,9 +24,9 @@ final class UsedStylesTest extends TestCase
             '.card:dir(rtl) p,.card:nth-child(2 of .words){a:b}.card[data-of~=ul],:host([b i]){a:b}* + .card{a:b}',
         ];
         yield 'a movement' => ['@keyframes round{from{a:b}50%{a:b}to{c:d}}', '@keyframes round{from,50%{a:b}to{c:d}}'];
-        yield 'a group of rules' => ['@media print{.dots{a:b}.card{a:b}}@container (width<5em){.dots{a:b}}', '@media print{.card{a:b}}'];
+        yield 'a group of rules' => ['@media (hover){.dots{a:b}.card{a:b}}@container (width<5em){.dots{a:b}}', '@media (hover){.card{a:b}}'];
         yield 'a group in a group' => [
-            '@container (width<5em){@media print{.dots{a:b}.card{a:b}}.g{a:b}.card{c:d}}', '@container (width<5em){@media print{.card{a:b}}.card{c:d}}',
+            '@container (width<5em){@media (hover){.dots{a:b}.card{a:b}}.g{a:b}.card{c:d}}', '@container (width<5em){@media (hover){.card{a:b}}.card{c:d}}',
         ];
         yield 'what may be' => ['.card:is(.dots,.words){a:b}.card:not(.dots){a:b}', '.card:is(.dots,.words){a:b}.card:not(.dots){a:b}'];
         yield 'what may be, within' => ['.words p:not(:has(.lead,.cut))::before,.lead{a:b}', '.words p:not(:has(.lead,.cut))::before{a:b}'];
@@ -35,7 +35,11 @@ final class UsedStylesTest extends TestCase
         yield 'what scripts give' => ['.card.live{a:b}.words.still{c:d}', '.card.live{a:b}.words.still{c:d}'];
         yield 'neighbours that say the same' => ['.card{a:b}.dots{c:d}.words{a:b}.words,.q{a:b}p{c:d}.card{a:b}', '.card,.words,.words,.q{a:b}p{c:d}.card{a:b}'];
         yield 'neighbours of which some browser reads one alone' => ['.card{a:b}.words::-x-a{a:b}.card:dir(rtl){a:b}p{a:b}', '.card{a:b}.words::-x-a{a:b}.card:dir(rtl){a:b}p{a:b}'];
-        yield 'neighbours in groups' => ['@media print{.card{a:b}.words{a:b}}@container (width<5em){.card{a:b}}@container (width<5em){.card{a:b}}', '@media print{.card,.words{a:b}}@container (width<5em){.card{a:b}}@container (width<5em){.card{a:b}}'];
+        yield 'what holds in print' => [
+            '@media print{.card{a:b}}.card{c:d}@media print{.dots{a:b}}@media print{.words{e:f}}p{a:b}',
+            '.card{c:d}p{a:b}@media print{.card{a:b}.words{e:f}}',
+        ];
+        yield 'neighbours in groups' => ['@media (hover){.card{a:b}.words{a:b}}@container (width<5em){.card{a:b}}@container (width<5em){.card{a:b}}', '@media (hover){.card,.words{a:b}}@container (width<5em){.card{a:b}}@container (width<5em){.card{a:b}}'];
     }
 
     #[DataProvider('rules')]
@@ -54,8 +58,8 @@ final class UsedStylesTest extends TestCase
             '.g{--a:initial}.card{--b:1em;gap:var(--a,var(--b,2em))}', '.card{--b:1em;gap:var(--b,2em)}',
         ];
         yield 'not the same everywhere' => [
-            '.g{--ink:red}@media print{.g{--ink:black}}.card{color:var(--ink)}',
-            '.g{--ink:red}@media print{.g{--ink:black}}.card{color:var(--ink)}',
+            '.g{--ink:red}@media (hover){.g{--ink:black}}.card{color:var(--ink)}',
+            '.g{--ink:red}@media (hover){.g{--ink:black}}.card{color:var(--ink)}',
         ];
         yield 'set later' => [
             '.g{--lines:initial;--gap:1em}.card{gap:var(--gap);-webkit-line-clamp:var(--lines)}',
@@ -71,7 +75,7 @@ final class UsedStylesTest extends TestCase
             '@container (width>=50em){.g{--card:9em}}.card{width:var(--card)}',
         ];
         yield 'asked for by nobody, beside what ends in a string' => [
-            '@media print{.g{--back:url("a;b.png");--ink:red}}.card{color:var(--ink)}', '@media print{.g{--ink:red}}.card{color:var(--ink)}',
+            '@media (hover){.g{--back:url("a;b.png");--ink:red}}.card{color:var(--ink)}', '@media (hover){.g{--ink:red}}.card{color:var(--ink)}',
         ];
         yield 'a length by a length' => ['.card{width:calc(4px/2px)}', '.card{width:calc(4px/2px)}'];
         yield 'asked for by nobody' => ['.g{--ink:red;color:blue}', '.g{color:blue}'];
@@ -90,8 +94,8 @@ final class UsedStylesTest extends TestCase
         ];
         yield 'the lesser of two of one kind' => ['.card{width:min(3em,2.5em/2);height:min(2px,1em)}', '.card{width:1.25em;height:min(2px,1em)}'];
         yield 'what would hold without it' => [
-            '.g{--ink:red}@media print{.g{--ink:black}}.card{color:var(--ink,var(--other,blue))}',
-            '.g{--ink:red}@media print{.g{--ink:black}}.card{color:var(--ink)}',
+            '.g{--ink:red}@media (hover){.g{--ink:black}}.card{color:var(--ink,var(--other,blue))}',
+            '.g{--ink:red}@media (hover){.g{--ink:black}}.card{color:var(--ink)}',
         ];
         yield 'what would hold without it, as something takes it back' => [
             '.g{--ink:red}.words{--ink:blue}p{--ink:initial}.card{color:var(--ink,green)}',
@@ -109,8 +113,8 @@ final class UsedStylesTest extends TestCase
             '.g{--size:initial}.words{--size:2em}.card{font-size:var(--size,1em)}p{font-size:var(--size,3em)}p{margin:var(--a,var(--size))}',
         ];
         yield 'a colour' => [
-            '.g{--ink:#aabbcc;--back:#11223344;--line:#abcabc}@media print{.g{--ink:#aabbcc;--back:#000;--line:red}}.card{color:var(--ink);background:var(--back);fill:var(--line)}',
-            '.g{--ink:#abc;--back:#1234;--line:#abcabc}@media print{.g{--ink:#aabbcc;--back:#000;--line:red}}.card{color:var(--ink);background:var(--back);fill:var(--line)}',
+            '.g{--ink:#aabbcc;--back:#11223344;--line:#abcabc}@media (hover){.g{--ink:#aabbcc;--back:#000;--line:red}}.card{color:var(--ink);background:var(--back);fill:var(--line)}',
+            '.g{--ink:#abc;--back:#1234;--line:#abcabc}@media (hover){.g{--ink:#aabbcc;--back:#000;--line:red}}.card{color:var(--ink);background:var(--back);fill:var(--line)}',
         ];
         yield 'asked for by nobody, and set for something in it' => ['.card{--once:none;--lines:none}p{line-clamp:var(--lines)}', '.card{--lines:none}p{line-clamp:var(--lines)}'];
         yield 'no room around' => [

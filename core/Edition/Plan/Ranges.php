@@ -116,7 +116,8 @@ final class Ranges
         $layout = $shape->layoutAt($class);
         // Where a few words fill a line, they are shown whole.
         $space = $shape->space($from);
-        $lines = $layout->linesIn($space, $layout->columnsAt($space, $cards)) ?? ($space->isNarrow() && ! $layout::isOfPictures() ? null : $shape->linesAt($class));
+        $lines = $layout->linesIn($space, $layout->columnsAt($space, $cards))
+            ?? ($space->isNarrow() && ! $layout::isOfPictures() ? null : $shape->linesAt($class));
         $step = $layout::isFine() || $shape->heights === 'level' || $shape->saysLines($class) ? self::STEP : self::COARSE;
         $steps = $layout::isFine() || $lines !== null ? self::steps($from, $to, $step) : [[$from, $to, $from]];
 
