@@ -93,6 +93,7 @@ final readonly class BringUpToDate implements Renders
         // Then those that leave out what these show; each once, so that two that leave out each other's do not go on for ever.
         while ($next !== []) {
             $waiting = array_diff_key($waiting, $next);
+            $followed = self::leftOut($waiting);
             $renewed = [];
             foreach ($next as [$widget, $brief, $of]) {
                 if ($turn->isOverFor($widget)) {
@@ -104,12 +105,12 @@ final readonly class BringUpToDate implements Renders
                     $renewed[] = $widget->key;
                     $editions++;
                 }
-                // Whoever waits for one need not wait for those behind it; what has to follow it is not forgotten before that is done.
-                if ($turn->rank === Outbox::FIRST && self::thatLeaveOut([$widget->key], $waiting) === []) {
+                // Whoever waits for one need not wait for those behind it; what others have to follow is not done before they have.
+                if ($turn->rank === Outbox::FIRST && ! isset($followed[$widget->key])) {
                     $this->outbox->done($of);
                 }
             }
-            $next = self::thatLeaveOut($renewed, $waiting);
+            $next = array_replace([], ...array_values(array_intersect_key($followed, array_flip($renewed))));
         }
         DB::transaction(fn () => $this->settle($site, $turn->tasks, $left));
 
@@ -117,20 +118,19 @@ final readonly class BringUpToDate implements Renders
     }
 
     /**
-     * @param  list<string>  $renewed  keys of widgets
-     * @param  array<int, array{Widget, Brief}>  $waiting
-     * @return array<int, array{Widget, Brief, list<Task>}> those that leave out what any of them shows
+     * @param  array<int, array{Widget, Brief}>  $out
+     * @return array<string, array<int, array{Widget, Brief, list<Task>}>> those that leave out what a widget shows, by its key
      */
-    private static function thatLeaveOut(array $renewed, array $waiting): array
+    private static function leftOut(array $out): array
     {
-        $next = [];
-        foreach ($renewed === [] ? [] : $waiting as $id => [$widget, $brief]) {
-            if (array_intersect(ApartFrom::widgets($brief->criteria), $renewed) !== []) {
-                $next[$id] = [$widget, $brief, []];
+        $by = [];
+        foreach ($out as $id => [$widget, $brief]) {
+            foreach (ApartFrom::widgets($brief->criteria) as $key) {
+                $by[$key][$id] = [$widget, $brief, []];
             }
         }
 
-        return $next;
+        return $by;
     }
 
     /**
