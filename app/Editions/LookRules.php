@@ -29,7 +29,7 @@ final class LookRules
         'act' => 'initial', 'gsize' => 'initial', 'back' => 'initial', 'surface' => 'initial', 'edge' => 'initial',
         'inset' => 'initial', 'down' => 'initial', 'hang' => 'initial',
         'shadow' => 'initial', 'picture-corner' => 'initial', 'picture-edge' => 'initial', 'rows' => 'initial', 'lines' => 'initial',
-        'most' => 'initial', 'top' => 'initial', 'peek' => 'initial',
+        'most' => 'initial', 'top' => 'initial', 'peek' => 'initial', 'foot' => 'initial',
     ];
 
     /** @param  string  $on  selector of what carries the properties */

@@ -137,6 +137,7 @@ final class WidthRules
         $cards = array_filter([
             $stands->columns > 1 ? "--across:$stands->columns" : null,
             $this->peek($plan, $range),
+            $range->layout->keepsTogether($stands->columns) ? '--foot:0' : null,
             $stands->rows === null ? null : 'grid-template-rows:'.implode(
                 ' ',
                 array_map(fn (int $at): string => 'minmax('.self::row($range, $at).',auto)', array_keys($stands->rows)),

@@ -183,6 +183,12 @@ abstract readonly class Layout
         return self::OVER_MEDIAN * $heights[intdiv(count($heights), 2)];
     }
 
+    /** Whether who said it stands right under the words, as nothing stands beside them that it should be level with. */
+    public function keepsTogether(int $columns): bool
+    {
+        return false;
+    }
+
     /** What is left beside a card for the beginning of the next, with the gap between, in CSS pixels. */
     public function peek(int $columns, int $cards, Space $space): int
     {

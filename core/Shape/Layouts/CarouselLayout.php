@@ -161,6 +161,11 @@ final readonly class CarouselLayout extends Layout
         return $this->rows === 1 ? [] : ['rows' => implode(' ', array_fill(0, $this->rows, 'auto'))];
     }
 
+    public function keepsTogether(int $columns): bool
+    {
+        return $columns === 1;
+    }
+
     public function peek(int $columns, int $cards, Space $space): int
     {
         return $this->peeks && $columns === 1 && $cards > $this->rows && ! $space->isNarrow() ? self::PEEK + $space->gap : 0;

@@ -133,3 +133,29 @@ test('on phones a mosaic has two columns, and the next card of a carousel is see
   expect(390 - second).toBeGreaterThanOrEqual(20);
   expect(390 - second).toBeLessThanOrEqual(40);
 });
+
+test('in a carousel, who said it stands level with who is beside it, and right under the words where nobody is', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await showAll(page, { carousel: element(render({ layout: { name: 'carousel' } }, entries('reviews', 6))) });
+  /** From the words to the one who said them, and where that one begins, of each card. */
+  const told = (): Promise<{ air: number[]; at: number[] }> =>
+    page.locator('gnomic-widget .card').evaluateAll((cards) => {
+      const edge = (card: Element, part: string, side: 'top' | 'bottom'): number =>
+        card.querySelector(part)?.getBoundingClientRect()[side] ?? 0;
+      return {
+        air: cards.map((card) =>
+          Math.round(
+            edge(card, '.by', 'top') - Math.max(edge(card, '.words', 'bottom'), edge(card, '.more', 'bottom')),
+          ),
+        ),
+        at: cards.map((card) => Math.round(edge(card, '.by', 'bottom'))),
+      };
+    });
+  const wide = await told();
+  expect(new Set(wide.at).size, 'all are level').toBe(1);
+  expect(Math.max(...wide.air)).toBeGreaterThan(20);
+  await page.setViewportSize({ width: 390, height: 800 });
+  await expect.poll(async () => Math.max(...(await told()).air)).toBeLessThanOrEqual(20);
+});
