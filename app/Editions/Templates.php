@@ -13,7 +13,7 @@ final class Templates
     private const BESIDE_BLOCKS = '~\n(?=</?(?:div|p|ul|li|nav|article|details|bdi)\b)'
         .'|(?<=</div>|</p>|</ul>|</li>|</nav>|</article>|</details>|</bdi>)\n'
         // At the beginning of what stands in lines of its own, nothing is blank.
-        .'|<(?:div|p|ul|li|nav|article|details)\b[^>]*>\K\n~';
+        .'|<(?:div|p|ul|li|nav|article|details)\b[^>]*+>\K\n~';
 
     private ?string $digest = null;
 
