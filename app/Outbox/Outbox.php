@@ -91,7 +91,11 @@ final class Outbox
         }
     }
 
-    /** Whether something waits for a site that is to come before all else, and was written after a task. */
+    /**
+     * Whether something waits for a site that is to come before all else.
+     *
+     * @param  int  $after  a task: only what was written after it counts
+     */
     public function hasFirst(int $siteId, int $after = 0): bool
     {
         return DB::table('outbox')->where('site_id', $siteId)->where('rank', self::FIRST)->where('id', '>', $after)

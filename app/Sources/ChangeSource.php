@@ -41,13 +41,13 @@ final readonly class ChangeSource
             if ($shows) {
                 $this->outbox->site($source->site, $moves ? "$source->name is about another subject" : "$source->name is shown otherwise");
             }
+            if (array_key_exists('sign', $given)) {
+                $this->signs->set($source, Value::textOrNull($given['sign']));
+            }
             if (isset($given['showsGone'])) {
                 $this->removal->showGone($source, (bool) $given['showsGone']);
             }
         });
-        if (array_key_exists('sign', $given)) {
-            $this->signs->set($source, Value::textOrNull($given['sign']));
-        }
         if (is_array($given['profile'] ?? null) && isset($given['profile']['picture'])) {
             $this->pictures->wantOne($source->site, Value::text($given['profile']['picture']));
         }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
-use App\Models\Site;
 use App\Models\Source;
 use App\Outbox\Outbox;
 use App\Pictures\OwnPictures;
 use App\Pictures\PictureIsWrong;
 use App\Sources\Channels\Channels;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -41,30 +41,32 @@ final readonly class Signs
             return;
         }
         if ($sign !== null && ! $this->pictures->has($source->site, $sign)) {
-            throw ValidationException::withMessages(['sign' => 'This sign is not there. Give its picture again.']);
+            throw ValidationException::withMessages(['sign' => 'This picture is not there any more. Choose it again.']);
         }
-        $called = $this->channels->of($source->channel)->saidAt($source);
-        $alike = $this->alike($source->site, $called);
-        DB::transaction(function () use ($source, $alike, $called, $sign): void {
-            Source::query()->whereKey($alike)->update(['sign' => $sign]);
-            $this->outbox->site($source->site, $sign === null ? "$called has no sign of its own" : "$called has a sign of its own");
+        $called = $this->called($source);
+        DB::transaction(function () use ($source, $called, $sign): void {
+            Source::query()->whereKey($this->alike($source)->modelKeys())->update(['sign' => $sign]);
+            $this->outbox->site($source->site, "$called is shown by ".($sign === null ? 'its name again' : 'a picture now'));
         });
     }
 
     /** What sources that are called so have already. */
     public function of(Source $source): ?string
     {
-        $alike = $this->alike($source->site, $this->channels->of($source->channel)->saidAt($source));
-
-        return Source::query()->whereKey($alike)->whereNotNull('sign')->first()?->sign;
+        return $this->alike($source)->whereNotNull('sign')->first()?->sign;
     }
 
-    /** @return list<int> */
-    private function alike(Site $site, string $called): array
+    /** @return Collection<int, Source> */
+    private function alike(Source $source): Collection
     {
-        $alike = $site->sources()->get()
-            ->filter(fn (Source $one): bool => $this->channels->of($one->channel)->saidAt($one) === $called);
+        $called = $this->called($source);
 
-        return array_values($alike->map(fn (Source $one): int => $one->id)->all());
+        return $source->site->sources()->get()->filter(fn (Source $one): bool => $this->called($one) === $called);
+    }
+
+    /** What visitors know it by. */
+    private function called(Source $source): string
+    {
+        return $this->channels->of($source->channel)->saidAt($source);
     }
 }

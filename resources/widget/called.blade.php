@@ -1,1 +1,1 @@
-@if ($channel->sign === null){{ $channel->name }}@else<img src="{{ $channel->sign->address }}" width="{{ $channel->sign->wide }}" height="{{ $channel->sign->high }}" alt="{{ $channel->name }}" loading="lazy" referrerpolicy="no-referrer">@endif
+@if ($channel->sign === null){{ $channel->name }}@else<img src="{{ $channel->sign->address }}" width="{{ $channel->sign->width }}" height="{{ $channel->sign->height }}" alt="{{ $channel->name }}" loading="lazy" referrerpolicy="no-referrer">@endif

@@ -117,10 +117,10 @@ final class SignsTest extends TestCase
         $theirs = Picture::query()->create(['site_id' => $other->id, 'url' => 'https://picture.invalid/abc',
             'digest' => Picture::digestOf('https://picture.invalid/abc'), 'state' => 'kept']);
         foreach ([$theirs->url, 'https://elsewhere.example/sign.png', 'x'] as $address) {
-            $this->patchJson('/api/sources/the-dome', ['sign' => $address])->assertUnprocessable()
-                ->assertJsonPath('message', 'This sign is not there. Give its picture again.');
+            $this->patchJson('/api/sources/the-dome', ['name' => 'Other', 'sign' => $address])->assertUnprocessable()
+                ->assertJsonPath('message', 'This picture is not there any more. Choose it again.');
         }
         self::assertStringContainsString('>Wayleaf<', $this->out());
-        self::assertSame(0, Source::query()->whereNotNull('sign')->count());
+        self::assertSame(0, Source::query()->whereNotNull('sign')->orWhere('name', 'Other')->count(), 'nor is half of a change kept');
     }
 }

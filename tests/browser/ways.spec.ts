@@ -272,7 +272,7 @@ test('a service has the owner’s own sign beside its figures, or its name again
     .getByRole('button', { name: 'the Dome' })
     .click();
   const sign = page.getByRole('definition').filter({ has: page.locator('input[type=file]') });
-  await expect(sign).toContainText('its name, “Wayleaf”');
+  await expect(sign).toContainText('“Wayleaf”');
   const give = (buffer: Buffer): Promise<void> =>
     sign.locator('input[type=file]').setInputFiles({ name: 'sign.png', mimeType: 'image/png', buffer });
   await give(Buffer.from('no picture'));
@@ -284,14 +284,15 @@ test('a service has the owner’s own sign beside its figures, or its name again
       'base64',
     ),
   );
-  await expect(sign.getByRole('img', { name: 'The sign of Wayleaf' })).toBeVisible();
+  await expect(sign.getByRole('img', { name: 'The picture for Wayleaf' })).toBeVisible();
   await expectAccessible(page);
-  await sign.getByRole('button', { name: 'Use the name' }).click();
+  await sign.getByRole('button', { name: 'Use its name' }).click();
   await expect(sign.getByRole('img')).toHaveCount(0);
+  await expect(page.getByText('Wayleaf is shown by its name again.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(sign.getByRole('img')).toBeVisible();
-  await sign.getByRole('button', { name: 'Use the name' }).click();
-  await expect(sign).toContainText('its name, “Wayleaf”');
+  await sign.getByRole('button', { name: 'Use its name' }).click();
+  await expect(sign).toContainText('“Wayleaf”');
 });
 
 test('removing a source says what goes, and can be undone', async ({ page }) => {

@@ -20,7 +20,6 @@ use Gnomic\Entry\Kind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 
 /** The site's connections. */
 final class SourceController
@@ -58,11 +57,8 @@ final class SourceController
     /** The owner's own sign for the service that it is at. */
     public function sign(GiveSign $request, Site $site, Signs $signs, string $key): SourceResource
     {
-        $picture = $request->given()['picture'];
-        $signs->give(
-            $site->sources()->where('key', $key)->firstOrFail(),
-            $picture instanceof UploadedFile ? (string) $picture->get() : '',
-        );
+        $source = $site->sources()->where('key', $key)->firstOrFail();
+        $signs->give($source, (string) $request->bytesOf('picture'));
 
         return $this->show($site, $key);
     }

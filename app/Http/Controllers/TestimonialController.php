@@ -11,7 +11,6 @@ use App\Models\EntryRecord;
 use App\Models\Site;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 
 /** Testimonials written down by the owner. */
 final class TestimonialController
@@ -20,8 +19,8 @@ final class TestimonialController
     {
         return EntryResource::make($testimonials->write(
             $site,
-            $given = $request->given(),
-            $this->picture($given),
+            $request->given(),
+            $request->bytesOf('picture'),
         ))->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
@@ -37,7 +36,7 @@ final class TestimonialController
     {
         $stored = $this->found($site, $id);
 
-        return EntryResource::make($testimonials->write($site, $given = $request->given(), $this->picture($given), $stored));
+        return EntryResource::make($testimonials->write($site, $request->given(), $request->bytesOf('picture'), $stored));
     }
 
     /** Removed or, with removed=0, brought back. */
@@ -46,14 +45,6 @@ final class TestimonialController
         $testimonials->remove($site, $this->found($site, $id), $request->boolean('removed', true));
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
-    }
-
-    /** @param  array<string, mixed>  $given */
-    private function picture(array $given): ?string
-    {
-        $file = $given['picture'] ?? null;
-
-        return $file instanceof UploadedFile ? (string) $file->get() : null;
     }
 
     private function found(Site $site, string $id): EntryRecord

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Gnomic\Json\Value;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
 
 /**
  * What is asked of the interface, held to its rules when a controller takes it: whoever asks for a thing that is not there, or is
@@ -21,6 +22,14 @@ abstract class Asked extends FormRequest
     public function validateResolved(): void
     {
         // given() does it
+    }
+
+    /** @return string|null bytes of a file; null where none was sent */
+    public function bytesOf(string $member): ?string
+    {
+        $file = $this->given()[$member] ?? null;
+
+        return $file instanceof UploadedFile ? (string) $file->get() : null;
     }
 
     /** @return array<string, mixed> the members that the rules name, as far as they were sent */

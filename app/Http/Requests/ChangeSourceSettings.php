@@ -17,10 +17,10 @@ final class ChangeSourceSettings extends Asked
             'subject' => ['sometimes', 'nullable', 'string', 'max:100'],
             'showsGone' => ['sometimes', 'boolean'],
             'acceptsLoss' => ['sometimes', 'boolean'],
+            'sign' => ['sometimes', 'nullable', 'string', 'max:100'],
             'profile' => ['sometimes', 'array'],
             'profile.name' => ['nullable', 'string', 'max:100'],
             'profile.picture' => ['nullable', 'url:http,https', 'max:2000'],
-            'sign' => ['sometimes', 'nullable', 'string', 'max:100'],
             'profile.bio' => ['nullable', 'string', 'max:500'],
         ];
     }

@@ -193,7 +193,7 @@ final readonly class PlannedHead
     private function channels(float $width): array
     {
         return self::inRows(array_map(function (HeadChannel $one) use ($width): array {
-            $called = $one->sign->width ?? $this->pieces->width($one->name);
+            $called = $one->sign->across ?? $this->pieces->width($one->name);
             $text = $called + $this->pieces->width(" $one->base") + $this->pieces->width($one->figure, true);
             $room = ($width - self::CHANNEL) / self::SMALL;
             $lines = $one->sign === null

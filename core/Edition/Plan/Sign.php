@@ -17,15 +17,18 @@ final readonly class Sign
     /** Pixels of the screen for each em, on screens of two for one. */
     private const PIXELS = 28;
 
-    /** @param  float  $width  of small words, in em; the style sheet bounds it so */
-    private function __construct(public string $address, public int $wide, public int $high, public float $width)
+    /**
+     * @param  int  $width  of the picture, with its height: the proportions
+     * @param  float  $across  how wide it stands there, in em of small words; the style sheet bounds it so
+     */
+    private function __construct(public string $address, public int $width, public int $height, public float $across)
     {
     }
 
     public static function of(StoredPicture $picture): self
     {
-        $width = min(self::WIDEST, self::HEIGHT * $picture->width / max(1, $picture->height));
+        $across = min(self::WIDEST, self::HEIGHT * $picture->width / max(1, $picture->height));
 
-        return new self($picture->at((int) ceil($width * self::PIXELS)), $picture->width, $picture->height, $width);
+        return new self($picture->at((int) ceil($across * self::PIXELS)), $picture->width, $picture->height, $across);
     }
 }

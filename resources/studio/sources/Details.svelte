@@ -72,7 +72,7 @@
       </dd>
     {/if}
     {#if source.isRated}
-      <dt>Beside its figures</dt>
+      <dt>Shown as</dt>
       <dd><Sign {source} {onchange} /></dd>
     {/if}
     {#if source.quota}

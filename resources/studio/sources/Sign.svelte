@@ -16,7 +16,7 @@
     sending = true;
     try {
       await sent(`/sources/${source.key}/sign`, { picture });
-      notices.say(`Figures of ${source.called} have its sign now.`);
+      notices.say(`${source.called} is shown by this picture now.`);
       await onchange();
     } catch (error) {
       notices.fail(error);
@@ -25,29 +25,33 @@
     input.value = '';
   }
 
-  async function set(id: string | null): Promise<void> {
+  async function set(sign: string | null, said: () => void): Promise<void> {
     try {
-      await ask(api.PATCH('/sources/{key}', { params: { path: { key: source.key } }, body: { sign: id } }));
+      await ask(api.PATCH('/sources/{key}', { params: { path: { key: source.key } }, body: { sign } }));
+      said();
       await onchange();
     } catch (error) {
       notices.fail(error);
     }
   }
 
-  async function remove(id: string): Promise<void> {
-    await set(null);
-    notices.say(`Figures of ${source.called} have its name again.`, () => void set(id));
-  }
+  const remove = (id: string): Promise<void> =>
+    set(null, () =>
+      notices.say(
+        `${source.called} is shown by its name again.`,
+        () => void set(id, () => notices.say(`${source.called} is shown by its picture again.`)),
+      ),
+    );
 </script>
 
 <div class="sign">
   {#if source.sign?.address}
-    <img src={source.sign.address} alt="The sign of {source.called}" />
+    <img src={source.sign.address} alt="The picture for {source.called}" />
   {:else}
-    <span class="quiet">its name, “{source.called}”</span>
+    <span>“{source.called}”</span>
   {/if}
   <label class="plain link" class:sending>
-    {sending ? 'It is being sent' : source.sign ? 'Another picture' : 'Use a picture'}
+    {sending ? 'Sending it' : source.sign ? 'Another picture' : 'Use a picture'}
     <input
       class="unseen"
       type="file"
@@ -57,8 +61,9 @@
     />
   </label>
   {#if source.sign}
-    <button class="plain link" onclick={() => remove(source.sign?.id ?? '')}>Use the name</button>
+    <button class="plain link" onclick={() => remove(source.sign?.id ?? '')}>Use its name</button>
   {/if}
+  <span class="small quiet where">where a widget has the figures of each service</span>
 </div>
 
 <style>
@@ -67,6 +72,9 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 4px 16px;
+  }
+  .where {
+    flex-basis: 100%;
   }
   img {
     height: 20px;

@@ -199,10 +199,10 @@ final class ShapeTest extends TestCase
         $of = fn (int $width, int $height): ?Sign => self::planned($brief, [], $overall, $pages, pictures: [
             'https://signs.example/way' => new StoredPicture([96 => '/p/way-96.webp', $width => "/p/way-$width.webp"], $width, $height),
         ])->head->channels[0]->sign;
-        self::assertEqualsWithDelta(2.86, $of(200, 100)?->width, 0.001);
+        self::assertEqualsWithDelta(2.86, $of(200, 100)?->across, 0.001);
         self::assertSame('/p/way-96.webp', $of(200, 100)?->address);
-        self::assertEqualsWithDelta(8.0, $of(640, 40)?->width, 0.001);
-        self::assertSame(['/p/way-640.webp', 640, 40], [$of(640, 40)?->address, $of(640, 40)?->wide, $of(640, 40)?->high]);
+        self::assertEqualsWithDelta(8.0, $of(640, 40)?->across, 0.001);
+        self::assertSame(['/p/way-640.webp', 640, 40], [$of(640, 40)?->address, $of(640, 40)?->width, $of(640, 40)?->height]);
         self::assertNull(self::planned($brief, [], $overall, $pages)->head->channels[0]->sign, 'it is not kept, so the name stands there');
     }
 
