@@ -58,7 +58,7 @@ final class SourceController
     public function sign(GiveSign $request, Site $site, Signs $signs, string $key): SourceResource
     {
         $source = $site->sources()->where('key', $key)->firstOrFail();
-        $signs->give($source, (string) $request->bytesOf('picture'));
+        $signs->give($source, (string) GiveSign::bytes($request->given(), 'picture'));
 
         return $this->show($site, $key);
     }

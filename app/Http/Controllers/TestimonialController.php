@@ -19,8 +19,8 @@ final class TestimonialController
     {
         return EntryResource::make($testimonials->write(
             $site,
-            $request->given(),
-            $request->bytesOf('picture'),
+            $given = $request->given(),
+            WriteTestimonial::bytes($given, 'picture'),
         ))->response()->setStatusCode(JsonResponse::HTTP_CREATED);
     }
 
@@ -36,7 +36,9 @@ final class TestimonialController
     {
         $stored = $this->found($site, $id);
 
-        return EntryResource::make($testimonials->write($site, $request->given(), $request->bytesOf('picture'), $stored));
+        $given = $request->given();
+
+        return EntryResource::make($testimonials->write($site, $given, WriteTestimonial::bytes($given, 'picture'), $stored));
     }
 
     /** Removed or, with removed=0, brought back. */

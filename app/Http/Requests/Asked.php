@@ -24,10 +24,13 @@ abstract class Asked extends FormRequest
         // given() does it
     }
 
-    /** @return string|null bytes of a file; null where none was sent */
-    public function bytesOf(string $member): ?string
+    /**
+     * @param  array<string, mixed>  $given  what given() gave
+     * @return string|null bytes of a file; null where none was sent
+     */
+    public static function bytes(array $given, string $member): ?string
     {
-        $file = $this->given()[$member] ?? null;
+        $file = $given[$member] ?? null;
 
         return $file instanceof UploadedFile ? (string) $file->get() : null;
     }
