@@ -63,7 +63,8 @@ abstract readonly class Composition
     }
 
     /**
-     * The blocks in their order, by the group that they stand in; one group "" where they just follow on each other.
+     * The blocks in their order, by the group that they stand in; one group "" where they just follow on each other, "told rate" for the
+     * group "rate" within the group "told".
      *
      * @template T
      *
@@ -146,8 +147,13 @@ abstract readonly class Composition
         ];
     }
 
-    /** How wide what is said becomes on a card. @param  float  $width  within the card, in em */
-    public static function wordsWidth(float $width): float
+    /**
+     * How wide what is said becomes on a card, in em.
+     *
+     * @param  float  $width  within the card, in em
+     * @param  list<class-string<Part>>  $kinds  of the first part of each block
+     */
+    public static function wordsWidth(float $width, array $kinds): float
     {
         return $width;
     }

@@ -9,6 +9,8 @@ use Gnomic\Json\Members;
 use Gnomic\Memo;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\Metrics;
+use Gnomic\Shape\Parts\Part;
+use Gnomic\Shape\Parts\Parts;
 use Gnomic\Text\Words;
 use WeakMap;
 
@@ -34,6 +36,9 @@ final readonly class Shape
 
     /** @var list<string> names of Parts, in their order */
     public array $card;
+
+    /** @var list<class-string<Part>> of the first part of each block of a card that lacks nothing */
+    private array $kinds;
 
     /** How people are named. */
     public Naming $names;
@@ -120,6 +125,8 @@ final readonly class Shape
         $lines = $shape->intOrNull('lines') ?? $this->layout->usualLines();
         $this->lines = $lines === 0 ? null : $lines;
         $this->card = $shape->strings('card');
+        $parts = array_values(array_filter(array_map(Parts::named(...), $this->card), is_string(...)));
+        $this->kinds = array_map(fn (array $block): string => $block[0], Parts::blocks($parts));
         $this->names = Naming::from($shape->string('names'));
         $this->rating = $shape->string('rating');
         $this->date = $shape->string('date');
@@ -280,7 +287,7 @@ final readonly class Shape
         $composition = $this->composition();
         $width = $layout->cardWidth($space, $columns) / Metrics::EM;
 
-        $scale = $composition::scale($layout)->on($composition::wordsWidth($width));
+        $scale = $composition::scale($layout)->on($composition::wordsWidth($width, $this->kinds));
 
         return $scale->leads && $this->countsLines ? $scale->withoutLead() : $scale;
     }

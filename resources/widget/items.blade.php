@@ -4,17 +4,24 @@
 <div class="item{{ $page === '' ? '' : " $page" }}{{ $card->isPicture ? ' pic' : '' }}" data-e="{{ $card->ref }}"@if ($plan->leading()::hasSlides()) role="group" aria-roledescription="{{ $words->say('carousel.slide') }}" aria-label="{{ $words->say('carousel.place', ['at' => $before + $place + 1, 'count' => $count]) }}"@endif>@php($spokenIn = $card->language === $words->language ? '' : ' lang="'.e((string) $card->language).'"')
 @php($opens = $card->opens ?? ($enlarges ? ($card->url ?? $plan->all) : null))
 <article class="card" part="card">
-<?php foreach ($composition::groups($card->blocks, $kind) as $group => $blocks) { ?>
-@if ($group !== '')
-<div class="{{ $group }}">
+<?php $within = '';
+foreach ($composition::groups($card->blocks, $kind) as $group => $blocks) {
+    [$outer, $inner] = str_contains($group, ' ') ? explode(' ', $group) : ['', $group];
+    if ($outer !== $within) {
+        echo $within === '' ? '' : '</div>', $outer === '' ? '' : "<div class=\"$outer\">";
+        $within = $outer;
+    } ?>
+@if ($inner !== '')
+<div class="{{ $inner }}">
 @endif
 <?php foreach ($blocks as $block) { ?>
 @partsOfCard
 <?php } ?>
-@if ($group !== '')
+@if ($inner !== '')
 </div>
 @endif
-<?php } ?>
+<?php }
+echo $within === '' ? '' : '</div>'; ?>
 @if ($opens !== null)
 <a class="open" href="{{ $opens }}" rel="{{ $plan->shape->rel }}"{!! $plan->shape->newTab && ! $enlarges ? ' target="_blank"' : '' !!} aria-label="{{ $words->say($enlarges ? 'card.enlarge' : 'card.open', ['name' => $card->called]) }}"></a>
 @endif

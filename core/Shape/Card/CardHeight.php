@@ -64,7 +64,7 @@ final readonly class CardHeight
      */
     public function isCut(float $width, int $lines, array $without, bool $isLevel): bool
     {
-        $width = $this->composition::wordsWidth($this->box->within($width));
+        $width = $this->wordsWidth($width, $without);
 
         return $this->words !== null && ! in_array(WordsPart::name(), $without, true)
             && ($this->words->lines($this->measure, $width) > $lines || ($isLevel && $width < $this->briefFrom($without)));
@@ -84,7 +84,7 @@ final readonly class CardHeight
     {
         $hasWords = $this->words !== null && ! in_array(WordsPart::name(), $without, true);
         $isLevel = $isLevel && $hasWords;
-        $words = $this->composition::wordsWidth($this->box->within($width));
+        $words = $this->wordsWidth($width, $without);
         $more = $isCut && $hasWords && ! $this->words->isMore($this->measure, $words, $most) ? Metrics::MORE : 0.0;
 
         return $more + $this->ends($without, $width) + 2 * $this->box->around + $this->composed(
@@ -153,6 +153,12 @@ final readonly class CardHeight
             $this->box->within($width),
             fn (int $place, float $within): float => $height($blocks[$place], $within),
         );
+    }
+
+    /** @param  list<string>  $without  parts that are not shown */
+    private function wordsWidth(float $width, array $without): float
+    {
+        return $this->composition::wordsWidth($this->box->within($width), $this->kinds($without));
     }
 
     /**

@@ -55,7 +55,7 @@ final readonly class BubbleComposition extends Composition
     {
         [$bylines, $others] = self::apart($blocks, $kind);
 
-        return $bylines === [] || $others === [] ? ['' => $blocks] : ['told' => $others, 'who' => $bylines];
+        return $bylines === [] || $others === [] ? ['' => $blocks] : ['told' => $others, 'from' => $bylines];
     }
 
     public static function height(array $kinds, float $width, callable $height): float
@@ -66,16 +66,16 @@ final readonly class BubbleComposition extends Composition
         }
         $total = 2 * self::INSET + self::TAIL + Metrics::GAP * (count($kinds) - 2);
         foreach ($groups['told'] as $place) {
-            $total += $height($place, self::wordsWidth($width));
+            $total += $height($place, self::wordsWidth($width, $kinds));
         }
-        foreach ($groups['who'] as $place) {
+        foreach ($groups['from'] as $place) {
             $total += $height($place, $width);
         }
 
         return $total;
     }
 
-    public static function wordsWidth(float $width): float
+    public static function wordsWidth(float $width, array $kinds): float
     {
         return max(0.5, $width - 2 * min(self::SIDE, self::SHARE * $width));
     }

@@ -68,11 +68,11 @@ final readonly class CaptionComposition extends Composition
 
         return max(
             self::stacked($groups['under'], $kinds, $width, $height),
-            self::stacked($groups['over'], $kinds, self::wordsWidth($width), $height) + 2 * self::INSET,
+            self::stacked($groups['over'], $kinds, self::wordsWidth($width, $kinds), $height) + 2 * self::INSET,
         );
     }
 
-    public static function wordsWidth(float $width): float
+    public static function wordsWidth(float $width, array $kinds): float
     {
         return min($width, PicturesPart::WIDEST) - 2 * self::INSET;
     }

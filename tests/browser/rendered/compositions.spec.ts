@@ -92,6 +92,53 @@ test('glyphs that say it all stand alone, a number stands where they do not, and
   ).toEqual(['#y5', '#n5']);
 });
 
+test('where a list is scanned, ratings stand in a column of their own at its edge, and above the words on phones', async ({
+  page,
+}) => {
+  const ratings = [
+    { value: 5, best: 5, worst: 1 },
+    { value: 9.2, best: 10, worst: 0 },
+    { value: 2, best: 5, worst: 1 },
+  ];
+  const of = ratings.map((rating, index) => ({
+    ...entries('reviews', 1)[0],
+    id: `c${index}`,
+    title: null,
+    rating,
+    reply: { text: 'Thank you.' },
+  }));
+  const card = ['rating', 'title', 'words', 'reply', 'face', 'name', 'date', 'source'];
+  const list = element(render({ layout: { name: 'list' }, head: [], card }, of));
+  /** From the edges of each card and its words to its glyphs. */
+  const told = (): Promise<{ start: number; end: number; above: number; weight: string }[]> =>
+    page.locator('gnomic-widget .card').evaluateAll((cards) =>
+      cards.map((card) => {
+        const edges = (part: string): DOMRect => card.querySelector(part)!.getBoundingClientRect();
+        const [all, glyphs, words] = [card.getBoundingClientRect(), edges('.glyphs'), edges('.words')];
+        return {
+          start: Math.round(glyphs.left - all.left),
+          end: Math.round(all.right - glyphs.right),
+          above: Math.round(words.top - glyphs.bottom),
+          weight: getComputedStyle(card.querySelector('.date')!).fontWeight,
+        };
+      }),
+    );
+  await page.setViewportSize({ width: 1200, height: 800 });
+  await showAll(page, { list });
+  for (const { end, above, weight } of await told()) {
+    expect(end, 'glyphs end where the list does').toBe(0);
+    expect(above, 'beside the words, not above them').toBeLessThan(0);
+    expect(weight, 'a reply makes no day bold').toBe('400');
+  }
+  for (const width of [390, 800]) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const { end, above } of await told()) {
+      expect(end, `not at the edge at ${width}`).toBeGreaterThan(100);
+      expect(above, `above the words at ${width}`).toBeGreaterThanOrEqual(0);
+    }
+  }
+});
+
 test('the enlarged view is swiped by touch, and fills a phone', async ({ browser }) => {
   const context = await browser.newContext({ hasTouch: true, isMobile: true, viewport: { width: 390, height: 800 } });
   const page = await context.newPage();

@@ -6,6 +6,7 @@ namespace Tests\core\Shape;
 
 use Gnomic\Shape\Composition;
 use Gnomic\Shape\Compositions;
+use Gnomic\Shape\Compositions\RowComposition;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Lines\TypeScale;
 use Gnomic\Shape\Parts\NamePart;
@@ -66,7 +67,31 @@ final class CompositionsTest extends TestCase
                 self::assertGreaterThanOrEqual(0.75, $scale->sizes[$step], $layout::name());
             }
         }
-        self::assertLessThanOrEqual(40.0, $composition::wordsWidth(40.0));
+        self::assertLessThanOrEqual(40.0, $composition::wordsWidth(40.0, self::KINDS));
+    }
+
+    public function test_in_a_wide_row_the_rating_has_a_column_of_its_own_beside_what_was_said(): void
+    {
+        $kinds = [RatingPart::class, WordsPart::class, NamePart::class];
+        $high = fn (float $words, float $width): float => RowComposition::height(
+            $kinds,
+            $width,
+            fn (int $place): float => [2.0, $words, 3.0][$place],
+        );
+        // Wide: the highest of the three; with less room the rating above the words, and with little all below each other.
+        self::assertSame([3.0, 9.0], [$high(1.0, 70.0), $high(9.0, 70.0)]);
+        self::assertSame([3.5, 11.5], [$high(1.0, 50.0), $high(9.0, 50.0)]);
+        self::assertSame(3.0 + 1.0 + 2.0 + 0.5 + 9.0, $high(9.0, 30.0));
+        self::assertLessThan(RowComposition::wordsWidth(70.0, [WordsPart::class, NamePart::class]), RowComposition::wordsWidth(70.0, $kinds));
+    }
+
+    public function test_a_rating_that_the_brief_has_behind_the_words_stays_there(): void
+    {
+        $kinds = [WordsPart::class, RatingPart::class, NamePart::class];
+        self::assertSame(
+            ['from' => [NamePart::class], 'told' => [WordsPart::class, RatingPart::class]],
+            RowComposition::groups($kinds, fn (string $kind): string => $kind),
+        );
     }
 
     public function test_one_that_is_not_there_is_the_usual_one(): void
