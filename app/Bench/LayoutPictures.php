@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Editions\Fragments;
+use App\Editions\SiteLooks;
 use App\Editions\Supplies;
 use App\Models\Site;
 use Gnomic\Brief\Brief;
+use Gnomic\Dress\Dress;
 use Gnomic\Edition\Input\Assembler;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Purpose;
@@ -18,13 +20,16 @@ final readonly class LayoutPictures
     /** Entries of a picture: more are not seen in so small a one. */
     private const MOST = 12;
 
-    public function __construct(private Supplies $supplies, private Fragments $fragments)
+    public function __construct(private Supplies $supplies, private Fragments $fragments, private SiteLooks $looks)
     {
     }
 
     /** @return list<array{name: string, label: string, madeFor: list<string>, fragment: string}> */
     public function of(Site $site, Brief $brief): array
     {
+        // In the colours of its ground, however the studio is dressed.
+        $scheme = $this->looks->undressed($site, $brief)->scheme->hasLight() ? 'light' : 'dark';
+        $brief = $brief->with(dress: Dress::read(['scheme' => $scheme] + $brief->dress->toArray()));
         $input = (new Assembler($this->supplies->of($site)))->first($brief, self::MOST);
         $pictures = [];
         foreach (Layouts::ALL as $layout) {

@@ -29,8 +29,9 @@ final readonly class LookPictures
         $input = (new Assembler($this->supplies->of($site)))->first($own, self::MOST);
         $pictures = [];
         foreach ($this->looks->of($site)->all() as $look) {
-            $worn = Dress::read(['name' => $look->key]);
-            $dressed = $this->looks->worn($site, $look, $worn);
+            // In the colours of its ground, however the studio is dressed.
+            $worn = Dress::read(['name' => $look->key, 'scheme' => $look->scheme->hasLight() ? 'light' : 'dark']);
+            $dressed = $this->looks->worn($site, $worn->on($look), $worn);
             $pictured = $input->by($own->with(dress: $worn), $dressed);
             $pictures[] = [
                 'key' => $look->key,

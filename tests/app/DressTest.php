@@ -104,6 +104,12 @@ final class DressTest extends TestCase
         $this->ask('post', '/looks/moved', ['brief' => self::brief(), 'move' => 'accent'])->assertUnprocessable();
         $looks = $this->ask('post', '/looks/pictures', ['brief' => self::brief()])->assertOk()->json('looks');
         self::assertGreaterThanOrEqual(8, count($looks));
+        // Their ground is of one set of colours, and so are they, however the studio is dressed.
+        $layouts = $this->ask('post', '/layouts', ['brief' => self::brief(['scheme' => 'visitor'])])->assertOk()->json('layouts');
+        foreach ([...$looks, ...$layouts] as ['fragment' => $fragment]) {
+            self::assertStringNotContainsString('prefers-color-scheme', $fragment);
+            self::assertStringNotContainsString('light-dark(', $fragment);
+        }
     }
 
     public function test_a_kept_look_is_worn_changed_in_one_place_and_taken_along(): void
