@@ -9,7 +9,6 @@ use App\Editions\SiteLooks;
 use App\Editions\Supplies;
 use App\Models\Site;
 use Gnomic\Brief\Brief;
-use Gnomic\Dress\Dress;
 use Gnomic\Edition\Input\Assembler;
 use Gnomic\Shape\Layouts;
 use Gnomic\Shape\Purpose;
@@ -28,8 +27,8 @@ final readonly class LayoutPictures
     public function of(Site $site, Brief $brief): array
     {
         // In the colours of its ground, however the studio is dressed.
-        $scheme = $this->looks->undressed($site, $brief)->scheme->hasLight() ? 'light' : 'dark';
-        $brief = $brief->with(dress: Dress::read(['scheme' => $scheme] + $brief->dress->toArray()));
+        $scheme = $this->looks->undressed($site, $brief)->scheme->alone();
+        $brief = $brief->with(dress: $brief->dress->with(['scheme' => $scheme->value]));
         $input = (new Assembler($this->supplies->of($site)))->first($brief, self::MOST);
         $pictures = [];
         foreach (Layouts::ALL as $layout) {

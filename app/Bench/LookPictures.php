@@ -30,7 +30,7 @@ final readonly class LookPictures
         $pictures = [];
         foreach ($this->looks->of($site)->all() as $look) {
             // In the colours of its ground, however the studio is dressed.
-            $worn = Dress::read(['name' => $look->key, 'scheme' => $look->scheme->hasLight() ? 'light' : 'dark']);
+            $worn = Dress::read(['name' => $look->key, 'scheme' => $look->scheme->alone()->value]);
             $dressed = $this->looks->worn($site, $worn->on($look), $worn);
             $pictured = $input->by($own->with(dress: $worn), $dressed);
             $pictures[] = [

@@ -78,7 +78,7 @@ final readonly class Dressed
     /** The colours where there is only one set, or where nobody says which. */
     public function palette(): Palette
     {
-        return $this->scheme === Scheme::Dark ? $this->dark : $this->light;
+        return $this->scheme->alone() === Scheme::Dark ? $this->dark : $this->light;
     }
 
     /** @return list<mixed> everything that what is drawn depends on */

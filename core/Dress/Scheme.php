@@ -26,6 +26,12 @@ enum Scheme: string
         return $this !== self::Light;
     }
 
+    /** The one of the two sets that holds where nobody says which, as in a picture. */
+    public function alone(): self
+    {
+        return $this === self::Dark ? self::Dark : self::Light;
+    }
+
     public function phrase(): string
     {
         return match ($this) {

@@ -28,12 +28,6 @@ final readonly class RowComposition extends Composition
     /** Between the two where they stand below each other. */
     private const UNDER = 1.0;
 
-    /** Of the column of the rating: five glyphs, and a word beside the edge of the page; in em. */
-    private const RATING = 7.0;
-
-    /** The least that what was said has beside it. */
-    private const SAID = 29.5;
-
     public static function name(): string
     {
         return 'row';
@@ -76,7 +70,7 @@ final readonly class RowComposition extends Composition
         $told = self::stacked($groups['told said'] ?? $groups['told'], $kinds, self::wordsWidth($width, $kinds), $height);
         if (isset($groups['told rate'])) {
             $isScanned = self::isScanned($width);
-            $rate = self::stacked($groups['told rate'], $kinds, $isScanned ? self::RATING : self::told($width), $height);
+            $rate = self::stacked($groups['told rate'], $kinds, $isScanned ? RatingPart::WIDE : self::told($width), $height);
             $told = $isScanned ? max($rate, $told) : $rate + Metrics::GAP + $told;
         }
 
@@ -87,7 +81,7 @@ final readonly class RowComposition extends Composition
     {
         $groups = self::groups($kinds, fn (string $kind): string => $kind);
 
-        return self::told($width) - (isset($groups['told rate']) && self::isScanned($width) ? self::BETWEEN + self::RATING : 0.0);
+        return self::told($width) - (isset($groups['told rate']) && self::isScanned($width) ? self::BETWEEN + RatingPart::WIDE : 0.0);
     }
 
     /** Of what was said with its rating, in em. */
@@ -101,10 +95,10 @@ final readonly class RowComposition extends Composition
         return max(self::AUTHOR, self::SHARE * $width);
     }
 
-    /** Whether the rating has a column of its own. */
+    /** Whether the rating has a column of its own: where what was said is as wide with it as a whole that has no room for the author. */
     private static function isScanned(float $width): bool
     {
-        return self::told($width) >= self::SAID + self::BETWEEN + self::RATING;
+        return self::told($width) >= self::FROM;
     }
 
     /** @param  class-string<Part>  $kind */

@@ -12,10 +12,10 @@ final readonly class RatingPart extends Part
     /** Drawn for the best rating; halves can be told by eye, less cannot. */
     private const GLYPHS = 5.0;
 
-    /** How wide and how high they are, in em. */
-    private const DRAWN = 5.4375;
+    /** How wide and how high the glyphs are at their usual size, in em. */
+    public const WIDE = 5.4375;
 
-    private const DRAWN_LINE = 0.9375;
+    private const HIGH = 0.9375;
 
     /**
      * @param  string  $text  whole, as it is read out: "9.2 of 10"
@@ -70,12 +70,12 @@ final readonly class RatingPart extends Part
         if ($this->shown === null) {
             return Metrics::SMALL_LINE;
         }
-        $beside = $width - ($this->hasGlyphs ? self::DRAWN + Metrics::GAP : 0.0);
+        $beside = $width - ($this->hasGlyphs ? self::WIDE + Metrics::GAP : 0.0);
         if ($beside > 0 && $measure->small($this->shown, $beside) === 1) {
             return Metrics::SMALL_LINE;
         }
 
-        return ($this->hasGlyphs ? self::DRAWN_LINE : 0.0) + $measure->small($this->shown, $width) * Metrics::SMALL_LINE;
+        return ($this->hasGlyphs ? self::HIGH : 0.0) + $measure->small($this->shown, $width) * Metrics::SMALL_LINE;
     }
 
     private static function said(Rating $rating, float $stars, PartContext $context): string

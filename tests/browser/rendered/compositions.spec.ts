@@ -108,21 +108,30 @@ test('where a list is scanned, ratings stand in a column of their own at its edg
     reply: { text: 'Thank you.' },
   }));
   const card = ['rating', 'title', 'words', 'reply', 'face', 'name', 'date', 'source'];
-  const list = element(render({ layout: { name: 'list' }, head: [], card }, of));
-  /** From the edges of each card and its words to its glyphs. */
+  const shape = { layout: { name: 'list' }, head: [], card };
+  const list = element(render(shape, of));
+  /** From the beginning of the words, and from the edge of each card, to its glyphs. */
   const told = (): Promise<{ start: number; end: number; above: number; weight: string }[]> =>
     page.locator('gnomic-widget .card').evaluateAll((cards) =>
       cards.map((card) => {
         const edges = (part: string): DOMRect => card.querySelector(part)!.getBoundingClientRect();
         const [all, glyphs, words] = [card.getBoundingClientRect(), edges('.glyphs'), edges('.words')];
         return {
-          start: Math.round(glyphs.left - all.left),
+          start: Math.round(glyphs.left - words.left),
           end: Math.round(all.right - glyphs.right),
           above: Math.round(words.top - glyphs.bottom),
           weight: getComputedStyle(card.querySelector('.date')!).fontWeight,
         };
       }),
     );
+  /** How much higher cards are drawn than foretold. */
+  const higher = async (width: number): Promise<number[]> => {
+    const { cards } = JSON.parse(render(shape, of, ['--heights', `--width=${width}`])) as {
+      cards: { height: number }[];
+    };
+    const drawn = await page.locator('gnomic-widget .card').evaluateAll((all) => all.map((one) => one.clientHeight));
+    return drawn.map((height, index) => Math.round(height - cards[index]!.height));
+  };
   await page.setViewportSize({ width: 1200, height: 800 });
   await showAll(page, { list });
   for (const { end, above, weight } of await told()) {
@@ -130,13 +139,17 @@ test('where a list is scanned, ratings stand in a column of their own at its edg
     expect(above, 'beside the words, not above them').toBeLessThan(0);
     expect(weight, 'a reply makes no day bold').toBe('400');
   }
-  for (const width of [390, 800]) {
+  expect(Math.max(...(await higher(1200)).map(Math.abs))).toBeLessThanOrEqual(1);
+  for (const width of [140, 160, 390, 800]) {
     await page.setViewportSize({ width, height: 800 });
-    for (const { end, above } of await told()) {
-      expect(end, `not at the edge at ${width}`).toBeGreaterThan(100);
+    for (const { start, above } of await told()) {
+      expect(start, `where words begin at ${width}`).toBe(0);
       expect(above, `above the words at ${width}`).toBeGreaterThanOrEqual(0);
     }
+    // Also where a number that glyphs do not say stands under them.
+    expect(new Set(await higher(width)).size, `one as well foretold as the other at ${width}`).toBe(1);
   }
+  expect(Math.max(...(await higher(800)).map(Math.abs))).toBeLessThanOrEqual(1);
 });
 
 test('the enlarged view is swiped by touch, and fills a phone', async ({ browser }) => {
