@@ -21,6 +21,19 @@ final class LookRules
         3 => '0 2px 5px #00000029,0 8px 24px #0000001f', 4 => '0 3px 8px #0000002e,0 14px 40px #00000029',
     ];
 
+    /** On phones nothing hangs out: there is no room beside the column. */
+    private const HANGS_FROM = '40em';
+
+    /** Capitals as CSS says them. */
+    private const CASES = ['upper' => 'uppercase', 'lower' => 'lowercase', 'title' => 'capitalize'];
+
+    /** Lines of links that are not as usual. */
+    private const LINKS = [
+        'thick' => 'a{text-decoration-thickness:2px}',
+        'dotted' => 'a{text-decoration-style:dotted}',
+        'pointed' => 'a:not(:hover,:focus-visible){text-decoration:none}',
+    ];
+
     /** Those that are as usual where nothing is said. */
     private const FREE = [
         'text' => 'initial', 'heads' => 'initial', 'weight' => 'initial', 'leading' => 'initial', 'corner' => 'initial',
@@ -57,10 +70,10 @@ final class LookRules
     private static function rules(Dressed $look, string $on): string
     {
         $tokens = self::tokens($look->tokens);
-        $usual = self::colours($look->palette(), $look->tokens);
+        $usual = self::colours($look->palette(), $look);
         // A page may have properties of the same names, and they would be taken over.
         $css = "$on{".StyleRule::setting($usual + $tokens + self::FREE).($look->scheme === Scheme::Dark ? ';color-scheme:dark' : '').'}';
-        $dark = array_diff_assoc(self::colours($look->dark, $look->tokens), $usual);
+        $dark = array_diff_assoc(self::colours($look->dark, $look), $usual);
 
         return $css.match ($look->scheme) {
             Scheme::Visitor => "$on{color-scheme:light dark}@media (prefers-color-scheme:dark){{$on}{".StyleRule::setting($dark).'}}',
@@ -71,19 +84,110 @@ final class LookRules
         };
     }
 
-    /** Of what stands around: the size of all letters. */
-    public static function size(LookTokens $tokens): string
+    /**
+     * Of what stands around: the size of all letters, which may grow with the screen; and how far it hangs out of the column, so that
+     * words in what is painted stand on the lines of the page.
+     *
+     * @param  int  $side  CSS pixels kept free beside the cards
+     */
+    public static function around(Dressed $look, int $side): string
     {
-        return $tokens->size === 100 ? '' : ".box{font-size:$tokens->size%}";
+        $tokens = $look->tokens;
+        $inside = in_array('box', self::parts($look), true) ? $tokens->inset + $tokens->edge : 0;
+        $out = WidthRules::em($look->isPainted() ? $side : $inside);
+        $hangs = $tokens->hang === 0 || $out === '0px' ? '' : '@media (width>='.self::HANGS_FROM."){.box{margin-inline:-$out}"
+            .($look->isPainted() ? '' : ".head,.choose,.turn,.foot{padding-inline:$out}").'}';
+        $narrow = $tokens->sizeNarrow ?? $tokens->size;
+        $size = match (true) {
+            $narrow !== $tokens->size => Growing::of(0.16 * $narrow, 0.16 * $tokens->size)->css(),
+            $tokens->size === 100 => '',
+            default => "$tokens->size%",
+        };
+
+        return ($size === '' ? '' : ".box{font-size:$size}").$hangs;
+    }
+
+    /** Of headings: what a look says of them beside the font and the weight. */
+    private static function heading(Dressed $look): string
+    {
+        $tokens = $look->tokens;
+        $size = $tokens->headingSize;
+        $narrow = $tokens->headingNarrow ?? (int) $size;
+        $has = fn (Palette $palette): bool => $palette->colours['heading'] !== null;
+        $css = StyleRule::listed([
+            'color' => self::any($look, $has) ? 'var(--heading)' : null,
+            'font-size' => $size === null ? null : ($narrow === $size
+                ? WidthRules::number($size / 100).'em'
+                : Growing::of(0.16 * ($tokens->sizeNarrow ?? $tokens->size), 0.16 * $tokens->size)->times($narrow / 100, $size / 100)),
+            'line-height' => $tokens->headingLeading === 125 ? null : (string) ($tokens->headingLeading / 100),
+            'letter-spacing' => $tokens->headingSpacing === 0 ? null : ($tokens->headingSpacing / 1000).'em',
+            'text-transform' => self::CASES[$tokens->headingCase] ?? null,
+        ]);
+
+        return $css === '' ? '' : ".heading{{$css}}";
+    }
+
+    /** Of what is pressed, where it is painted or has an edge. */
+    private static function buttons(Dressed $look): string
+    {
+        $isPainted = self::any($look, fn (Palette $palette): bool => $palette->colours['button'] !== null);
+        $isEdged = self::any($look, fn (Palette $palette): bool => $palette->colours['buttonLine'] !== null);
+        if (! $isPainted && ! $isEdged) {
+            return '';
+        }
+        $tokens = $look->tokens;
+        $css = StyleRule::listed([
+            'background' => $isPainted ? 'var(--button)' : null,
+            'color' => 'var(--on-button)',
+            'border' => $isEdged ? '1px solid var(--button-line)' : null,
+            'border-radius' => $tokens->buttonCorner === null ? 'var(--corner,3px)' : "{$tokens->buttonCorner}px",
+            'font-weight' => $tokens->buttonWeight === 600 ? null : (string) $tokens->buttonWeight,
+            'text-transform' => self::CASES[$tokens->buttonCase] ?? null,
+            'padding' => '.5em 1.25em',
+            'text-decoration' => 'none',
+        ]);
+
+        return ".act:not(nav *,.card *){{$css}}@media (hover:hover){.act:not(nav *,.card *):hover{text-decoration:underline}}";
+    }
+
+    /** Of what stands on cards, where its colours are other than elsewhere. */
+    private static function onCards(Dressed $look): string
+    {
+        $css = '';
+        foreach (self::ownOnCards($look) as $name) {
+            $css .= ";--$name:var(--on-$name)";
+        }
+
+        return $css === '' ? '' : '.card{'.substr($css, 1).';color:var(--ink)}';
+    }
+
+    /** @return list<string> tokens that have another colour on cards, in one scheme at least */
+    private static function ownOnCards(Dressed $look): array
+    {
+        return array_values(array_filter(
+            Palette::OVER,
+            fn (string $name): bool => self::any($look, fn (Palette $palette): bool => $palette->colours['card'.ucfirst($name)] !== null),
+        ));
+    }
+
+    /** @param  callable(Palette): bool  $is  whether it is so in one of the sets of colours that hold */
+    private static function any(Dressed $look, callable $is): bool
+    {
+        return ($look->scheme->hasLight() && $is($look->light)) || ($look->scheme->hasDark() && $is($look->dark));
+    }
+
+    /** What comes after the style of the parts: what of them a look makes otherwise. */
+    public static function after(Dressed $look): string
+    {
+        return self::heading($look).self::buttons($look).self::onCards($look).(self::LINKS[$look->tokens->links] ?? '');
     }
 
     /** @return list<string> parts of the style sheet that it needs */
     public static function parts(Dressed $look): array
     {
         $tokens = $look->tokens;
-        $hasSurface = fn (Palette $palette): bool => $palette->sure('surface')->alpha > 0.002;
         $isBox = $tokens->isBoxed() || $tokens->edge > 0 || $tokens->shadow > 0
-            || ($look->scheme->hasLight() && $hasSurface($look->light)) || ($look->scheme->hasDark() && $hasSurface($look->dark));
+            || self::any($look, fn (Palette $palette): bool => $palette->hasCards());
 
         return [
             ...($isBox ? ['box'] : []),
@@ -119,14 +223,24 @@ final class LookRules
     }
 
     /** @return array<string, string> by name */
-    private static function colours(Palette $palette, LookTokens $tokens): array
+    private static function colours(Palette $palette, Dressed $look): array
     {
         $colours = ['ground' => $palette->solid()->toHex()];
         foreach (['ink', 'quiet', 'line', 'accent', 'rating', 'link', 'control'] as $name) {
             $colours[$name] = (string) $palette->colours[$name];
         }
         $surface = $palette->sure('surface');
-        $back = self::back($palette, $tokens);
+        $back = self::back($palette, $look->tokens);
+        foreach (self::ownOnCards($look) as $name) {
+            $colours["on-$name"] = $palette->sure('card'.ucfirst($name))->toHex();
+        }
+        $has = fn (string $token): bool => self::any($look, fn (Palette $one): bool => $one->colours[$token] !== null);
+        $colours += array_filter([
+            'heading' => $has('heading') ? $palette->sure('heading')->toHex() : null,
+            'button' => $has('button') ? $palette->colours['button'] ?? 'transparent' : null,
+            'button-line' => $has('buttonLine') ? $palette->colours['buttonLine'] ?? 'transparent' : null,
+            'on-button' => $has('button') || $has('buttonLine') ? $palette->buttonInk()->toHex() : null,
+        ], is_string(...));
 
         return $colours + ($surface->alpha > 0.002 ? ['surface' => $surface->toHex()] : []) + ($back === null ? [] : ['back' => $back]);
     }

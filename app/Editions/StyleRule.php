@@ -27,6 +27,14 @@ final readonly class StyleRule
         $this->asks = StyleReferences::in($body);
     }
 
+    /** @param  array<string, string|null>  $values  of properties by name; those that are null are left out */
+    public static function listed(array $values): string
+    {
+        $values = array_filter($values, is_string(...));
+
+        return implode(';', array_map(fn (string $name, string $value): string => "$name:$value", array_keys($values), $values));
+    }
+
     /** @param  array<string, string>  $values  of custom properties by name */
     public static function setting(array $values): string
     {

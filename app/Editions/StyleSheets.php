@@ -50,7 +50,7 @@ final class StyleSheets
             LookRules::of($look, '.g'),
             '.g{'.$this->properties($plan).'}',
             ...$ofParts,
-            LookRules::size($look->tokens),
+            LookRules::around($look, $plan->shape->frame->side()).LookRules::after($look),
             ...$this->layouts($plan, $look, $parts),
         ],
             $this->widths->of($plan, $plan->shape->more === 'none' ? '' : '.p1').$this->colours($plan, $look),

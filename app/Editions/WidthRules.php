@@ -108,7 +108,7 @@ final class WidthRules
         return self::number($scale->sizes[2] / $scale->sizes[0]).'em';
     }
 
-    private static function number(float $number): string
+    public static function number(float $number): string
     {
         $rounded = round($number, self::DIGITS);
 

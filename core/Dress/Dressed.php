@@ -37,7 +37,7 @@ final readonly class Dressed
         $guarded = function (Palette $palette, bool $isDark) use ($dress, &$findings): Palette {
             $scheme = $isDark ? 'dark' : 'light';
             $refused = [];
-            foreach (Palette::OVER as $token) {
+            foreach (Palette::over() as $token) {
                 if (! $dress->mends || in_array("$scheme.$token", $dress->refused, true)) {
                     $refused[] = $token;
                 }

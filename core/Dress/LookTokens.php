@@ -31,12 +31,27 @@ final readonly class LookTokens
 
     public const HOVERS = ['none' => 'nothing', 'lift' => 'the card rises', 'line' => 'its edge is drawn', 'fade' => 'others fade'];
 
+    /** How capitals stand in headings and on buttons: as they were written, or as CSS Text 3 makes them. */
+    public const CASES = ['written' => 'as written', 'upper' => 'all capitals', 'lower' => 'no capitals', 'title' => 'each word'];
+
+    /** How links are told from other words. */
+    public const LINKS = [
+        'line' => 'by a line', 'thick' => 'by a thick line', 'dotted' => 'by a dotted line', 'pointed' => 'by a line under the pointer',
+    ];
+
+    /** Width of screens, in CSS pixels, that sizes of narrow ones are of, and that the others are of; between them they grow. */
+    public const NARROW = 390;
+
+    public const WIDE = 1280;
+
     /** What a look has that does not say. */
     private const USUAL = [
         'angle' => 180, 'picture' => null, 'text' => null, 'headings' => null, 'size' => 100, 'weight' => 700, 'leading' => 153,
         'corner' => 3, 'rule' => 1, 'edge' => 0, 'shadow' => 0, 'gap' => null, 'inset' => 0, 'pictureCorner' => 0, 'pictureEdge' => 0,
         'glyph' => 'star', 'glyphSize' => 100, 'hover' => 'none', 'quotes' => 1, 'head' => 'line',
-        'lines' => 'rows', 'measure' => 68, 'pad' => 28,
+        'lines' => 'rows', 'measure' => 68, 'pad' => 28, 'sizeNarrow' => null, 'headingSize' => null, 'headingNarrow' => null,
+        'headingLeading' => 125, 'headingCase' => 'written', 'headingSpacing' => 0, 'buttonCorner' => null, 'buttonWeight' => 600,
+        'buttonCase' => 'written', 'links' => 'line', 'hang' => 0,
     ];
 
     /** What a look had that did not say, before looks brought a composition. */
@@ -108,6 +123,37 @@ final readonly class LookTokens
     /** How long lines of words become at most, in characters of about half their size. */
     public int $measure;
 
+    /** Of letters on narrow screens, in hundredths of the usual size; null: as on others. */
+    public ?int $sizeNarrow;
+
+    /** Of headings, in hundredths of the letters around; null: as the head has it. On narrow screens; null: as on others. */
+    public ?int $headingSize;
+
+    public ?int $headingNarrow;
+
+    /** In hundredths of their size. */
+    public int $headingLeading;
+
+    /** Of CASES. */
+    public string $headingCase;
+
+    /** Between letters of headings, in thousandths of their size. */
+    public int $headingSpacing;
+
+    /** Of painted buttons; null: as of cards. */
+    public ?int $buttonCorner;
+
+    public int $buttonWeight;
+
+    /** Of CASES. */
+    public string $buttonCase;
+
+    /** Of LINKS. */
+    public string $links;
+
+    /** 1 where painted cards hang out of the column, so that words on them stand on the lines of the page. */
+    public int $hang;
+
     /** @param  array<string, mixed>  $members  whole */
     private function __construct(private array $members)
     {
@@ -135,6 +181,17 @@ final readonly class LookTokens
         $this->lines = $of->string('lines');
         $this->pad = (int) $of->intOrNull('pad');
         $this->measure = (int) $of->intOrNull('measure');
+        $this->sizeNarrow = $of->intOrNull('sizeNarrow');
+        $this->headingSize = $of->intOrNull('headingSize');
+        $this->headingNarrow = $of->intOrNull('headingNarrow');
+        $this->headingLeading = (int) $of->intOrNull('headingLeading');
+        $this->headingCase = $of->string('headingCase');
+        $this->headingSpacing = (int) $of->intOrNull('headingSpacing');
+        $this->buttonCorner = $of->intOrNull('buttonCorner');
+        $this->buttonWeight = (int) $of->intOrNull('buttonWeight');
+        $this->buttonCase = $of->string('buttonCase');
+        $this->links = $of->string('links');
+        $this->hang = (int) $of->intOrNull('hang');
     }
 
     public static function usual(): self
@@ -157,9 +214,9 @@ final readonly class LookTokens
             'picture' => TextSchema::addressOrNull('Address of a picture behind everything.'),
             'text' => $family('words'),
             'headings' => $family('headings'),
-            'size' => NumberSchema::whole(80, 140, about: 'Size of letters in hundredths.'),
+            'size' => NumberSchema::whole(60, 200, about: 'Size of letters in hundredths.'),
             'weight' => NumberSchema::whole(300, 900, about: 'Weight of headings.'),
-            'leading' => NumberSchema::whole(120, 200, about: 'Height of lines of words, in hundredths of their size.'),
+            'leading' => NumberSchema::whole(100, 220, about: 'Height of lines of words, in hundredths of their size.'),
             'corner' => NumberSchema::whole(0, 32, about: 'Pixels that corners are rounded by.'),
             'rule' => NumberSchema::whole(0, 4, about: 'Pixels of the lines between cards.'),
             'edge' => NumberSchema::whole(0, 4, about: 'Pixels of the line around a card.'),
@@ -180,6 +237,21 @@ final readonly class LookTokens
                 90,
                 about: 'How long lines of words become at most, in characters, of about half their size each.',
             ),
+            'sizeNarrow' => NumberSchema::whole(60, 200, about: 'Size of letters on narrow screens, in hundredths; null: as on others.'),
+            'headingSize' => NumberSchema::whole(60, 500, about: 'Size of headings, in hundredths of letters; null: as the head has it.'),
+            'headingNarrow' => NumberSchema::whole(60, 500, about: 'Size of headings on narrow screens; null: as on others.'),
+            'headingLeading' => NumberSchema::whole(80, 220, about: 'Height of lines of headings, in hundredths of their size.'),
+            'headingCase' => ChoiceSchema::orNull(self::CASES, 'How capitals stand in headings.'),
+            'headingSpacing' => NumberSchema::whole(
+                -100,
+                400,
+                about: 'Between letters of headings, in thousandths of their size.',
+            ),
+            'buttonCorner' => NumberSchema::whole(0, 32, about: 'Pixels that corners of painted buttons are rounded by.'),
+            'buttonWeight' => NumberSchema::whole(300, 900, about: 'Weight of words on painted buttons.'),
+            'buttonCase' => ChoiceSchema::orNull(self::CASES, 'How capitals stand on painted buttons.'),
+            'links' => ChoiceSchema::orNull(self::LINKS, 'How links are told from other words.'),
+            'hang' => NumberSchema::whole(0, 1, about: 'Whether painted cards hang out, so that words on them stand on the page\'s lines.'),
         ];
     }
 
@@ -213,6 +285,26 @@ final readonly class LookTokens
     public function pictured(?string $address): self
     {
         return new self(['picture' => $address] + $this->members);
+    }
+
+    /** Size of letters on a screen so wide, in hundredths. @param  int  $width  CSS pixels */
+    public function sizeAt(int $width): float
+    {
+        return self::between($this->sizeNarrow ?? $this->size, $this->size, $width);
+    }
+
+    /** Size of headings there, in em; null: as the head has it. */
+    public function headingAt(int $width): ?float
+    {
+        return $this->headingSize === null ? null
+            : self::between($this->headingNarrow ?? $this->headingSize, $this->headingSize, $width) / 100;
+    }
+
+    private static function between(int $narrow, int $wide, int $width): float
+    {
+        $share = max(0.0, min(1.0, ($width - self::NARROW) / (self::WIDE - self::NARROW)));
+
+        return $narrow + ($wide - $narrow) * $share;
     }
 
     /** Whether cards are boxes, with room within and around them; else lines part them. */

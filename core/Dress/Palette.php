@@ -31,18 +31,45 @@ final readonly class Palette
         'control' => 'arrows, dots and the ring around what has the focus',
         'behind' => 'of the page behind a ground that lets it through',
         'behindTo' => 'where that is a gradient or a picture, its other end; null: it is plain',
+        'heading' => 'of headings; null: as words',
+        'button' => 'of buttons that are painted; null: they are words with a line under them',
+        'buttonInk' => 'words on painted buttons; null: black or white',
+        'buttonLine' => 'of the edge around buttons; null: they have none',
+        'cardInk' => 'words on cards; null: as elsewhere',
+        'cardQuiet' => 'dates and counts on cards; null: as elsewhere',
+        'cardAccent' => 'names, and what can be pressed on cards; null: as elsewhere',
+        'cardRating' => 'rating glyphs on cards; null: as elsewhere',
+        'cardLink' => 'links on cards; null: as elsewhere',
+        'cardControl' => 'the ring around what has the focus on cards; null: as elsewhere',
     ];
 
-    /** Those that lie over others, and are opaque. */
+    /** Those that lie over others, are opaque, and are always there. */
     public const OVER = ['ink', 'quiet', 'accent', 'rating', 'link', 'control'];
 
-    private const NULLABLE = ['groundTo', 'behindTo'];
+    /** Those that lie over others, too, and may be missing: what each is then. */
+    public const ELSE = [
+        'heading' => 'ink',
+        'cardInk' => 'ink', 'cardQuiet' => 'quiet', 'cardAccent' => 'accent', 'cardRating' => 'rating', 'cardLink' => 'link',
+        'cardControl' => 'control',
+    ];
+
+    /** What a colour is called that is not there at all. */
+    public const NONE = 'none';
+
+    private const NULLABLE = ['groundTo', 'behindTo', 'button', 'buttonInk', 'buttonLine'];
+
+    /** Those of them that let nothing through. */
+    private const CLOSED = ['button', 'buttonInk', 'buttonLine'];
 
     private const USUAL = ['groundTo' => null, 'surface' => '#ffffff00', 'behind' => '#ffffff', 'behindTo' => null];
 
     private const OPAQUE = '^#[0-9a-f]{6}$';
 
     private const ANY = '^#([0-9a-f]{6}|[0-9a-f]{8})$';
+
+    private const OPAQUE_OR_NONE = '^(none|#[0-9a-f]{6})$';
+
+    private const ANY_OR_NONE = '^(none|#([0-9a-f]{6}|[0-9a-f]{8}))$';
 
     /** @param  array<string, string|null>  $colours  each of TOKENS, in small letters */
     private function __construct(public array $colours)
@@ -73,19 +100,31 @@ final readonly class Palette
         $colours = [];
         foreach (array_keys(self::TOKENS) as $token) {
             $value = $given[$token] ?? self::USUAL[$token] ?? null;
-            $read = $value === null && in_array($token, self::NULLABLE, true) ? null
+            $read = $value === null && self::mayBeMissing($token) ? null
                 : self::text($token)->read($value ?? throw MemberIsWrong::missing("$pointer/$token", 'a colour'), "$pointer/$token");
-            $colours[$token] = is_string($read) ? $read : null;
+            $colours[$token] = is_string($read) && $read !== self::NONE ? $read : null;
         }
 
         return new self($colours);
     }
 
+    /** Whether a token may be without a colour. */
+    public static function mayBeMissing(string $token): bool
+    {
+        return isset(self::ELSE[$token]) || in_array($token, self::NULLABLE, true);
+    }
+
     private static function text(string $token, string $about = ''): TextSchema
     {
-        return in_array($token, self::OVER, true)
-            ? TextSchema::matchingOrNull(self::OPAQUE, 'a colour such as "#1d2333"', 7, $about)
-            : TextSchema::matchingOrNull(self::ANY, 'a colour such as "#1d2333", or "#1d233380" where it lets through', 9, $about);
+        $such = 'a colour such as "#1d2333"';
+        $none = ', or "none"';
+
+        return match (true) {
+            in_array($token, self::OVER, true) => TextSchema::matchingOrNull(self::OPAQUE, $such, 7, $about),
+            isset(self::ELSE[$token]) || in_array($token, self::CLOSED, true) => TextSchema::matchingOrNull(self::OPAQUE_OR_NONE, $such.$none, 7, $about),
+            self::mayBeMissing($token) => TextSchema::matchingOrNull(self::ANY_OR_NONE, $such.$none, 9, $about),
+            default => TextSchema::matchingOrNull(self::ANY, "$such, or \"#1d233380\" where it lets through", 9, $about),
+        };
     }
 
     public function colour(string $token): ?Colour
@@ -95,10 +134,37 @@ final readonly class Palette
         return $hex === null ? null : Colour::tryHex($hex);
     }
 
-    /** Of a token that is never null. */
+    /** Of a token that is never null, or that is as another where it is. */
     public function sure(string $token): Colour
     {
-        return $this->colour($token) ?? Colour::hex('#808080');
+        return $this->colour($token) ?? $this->colour(self::ELSE[$token] ?? $token) ?? Colour::hex('#808080');
+    }
+
+    /** @return list<string> all tokens that lie over others, whether or not they are there */
+    public static function over(): array
+    {
+        return [...self::OVER, ...array_keys(self::ELSE), 'buttonInk'];
+    }
+
+    /** The token that says the colour of one: itself, or the one that it is as. */
+    public function speaker(string $token): string
+    {
+        return ($this->colours[$token] ?? null) === null ? self::ELSE[$token] ?? $token : $token;
+    }
+
+    /** Of words on buttons: what can be pressed has the accent where it is not painted. */
+    public function buttonInk(): Colour
+    {
+        $button = $this->colour('button');
+        $white = Colour::hex('#fff');
+
+        return $this->colour('buttonInk') ?? ($button === null ? $this->sure('accent') : ($button->contrastWith($white) >= 4.5 ? $white : Colour::hex('#000')));
+    }
+
+    /** Whether cards are painted. */
+    public function hasCards(): bool
+    {
+        return $this->sure('surface')->alpha > 0.002;
     }
 
     /** @param  array<string, string|null>  $colours  null: as it was, or of those that may be missing, none */
@@ -110,7 +176,9 @@ final readonly class Palette
     /** @param  array<array-key, mixed>  $changes  read by changes(); null: as it was */
     public function changed(array $changes): self
     {
-        return $this->with(array_filter(array_intersect_key($changes, self::TOKENS), is_string(...)));
+        $changes = array_filter(array_intersect_key($changes, self::TOKENS), is_string(...));
+
+        return $this->with(array_map(fn (string $colour): ?string => $colour === self::NONE ? null : $colour, $changes));
     }
 
     /** The ground as it is seen where something has to stand over the page: opaque. */
@@ -128,7 +196,7 @@ final readonly class Palette
             if ($colour !== null) {
                 $oklch = Oklch::of($colour);
                 // Dark grounds are not quite black, light ones may be quite white.
-                $lightness = in_array($token, self::OVER, true) ? 1.12 - $oklch->lightness : 1.18 - $oklch->lightness;
+                $lightness = in_array($token, self::over(), true) ? 1.12 - $oklch->lightness : 1.18 - $oklch->lightness;
                 $turned[$token] = $oklch->withLightness(min(1.0, $lightness))->toColour()->toHex();
             }
         }

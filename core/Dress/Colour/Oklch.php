@@ -213,8 +213,10 @@ final readonly class Oklch
      */
     private static function fromCones(array $cones): array
     {
-        $root = fn (float $value): float => $value < 0 ? -((-$value) ** (1 / 3)) : $value ** (1 / 3);
-        [$long, $middle, $short] = array_map($root, $cones);
+        [$long, $middle, $short] = $cones;
+        $long = $long < 0 ? -((-$long) ** (1 / 3)) : $long ** (1 / 3);
+        $middle = $middle < 0 ? -((-$middle) ** (1 / 3)) : $middle ** (1 / 3);
+        $short = $short < 0 ? -((-$short) ** (1 / 3)) : $short ** (1 / 3);
 
         return [
             0.2104542683093140 * $long + 0.7936177747023054 * $middle - 0.0040720430116193 * $short,

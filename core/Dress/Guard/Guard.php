@@ -6,17 +6,24 @@ namespace Gnomic\Dress\Guard;
 
 use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Colour\ColourVision;
+use Gnomic\Dress\Colour\Oklch;
 use Gnomic\Dress\Palette;
 
 /**
  * Looks at every pair of colours that has to be told apart, at the worst point of what is behind, and mends what fails by as little as
- * will do: the colour that lies over by its lightness; where none is light or dark enough, first what is behind, by as little. What
- * could be told stays as it was.
+ * will do: the colour that lies over by its lightness; where cards are of another lightness than what is around them, on cards by itself;
+ * where none is light or dark enough, first what is behind, by as little. What could be told stays as it was.
  */
 final class Guard
 {
     /** Halvings of the share by which what is behind is drawn together. */
     private const HALVINGS = 6;
+
+    /** By how much lightness (OKLCH) a colour may move so that it is the same on cards and beside them. */
+    private const TOGETHER = 0.12;
+
+    /** And by how much it moves for certain where it seems to be as much. */
+    private const TOO_FAR = 0.3;
 
     /** Of the contrast that is wanted, below which other eyes are spoken of. */
     private const SEEN = 0.8;
@@ -28,8 +35,8 @@ final class Guard
      */
     public static function mended(Palette $palette, string $scheme, array $refused = []): array
     {
-        $refused = array_values(array_intersect(Palette::OVER, $refused));
-        $before = new Scene($palette);
+        $refused = array_values(array_intersect(Palette::over(), $refused));
+        $before = Scene::of($palette);
         $failing = $before->failing();
         if ($failing === []) {
             return [$palette, []];
@@ -37,33 +44,62 @@ final class Guard
         [$scene, $findings] = self::behind($before, $scheme, array_values(array_diff($failing, $refused)), $failing);
         foreach ($failing as $token) {
             $isRefused = in_array($token, $refused, true);
-            $colour = $isRefused || $scene->isTold($token) ? null : Lightness::mended(
-                $scene->palette->sure($token),
-                $scene->wanted($token),
-            );
-            $scene = $colour === null ? $scene : $scene->with($token, $colour->toHex());
+            $scene = $isRefused || $scene->isTold($token) ? $scene : self::told($scene, $token);
             array_push($findings, ...self::found($before, $scene, $scheme, $token, $isRefused));
         }
 
         return [$scene->palette, $findings];
     }
 
+    /** With one colour told from what is behind it: everywhere by the same lightness, or by another on cards if that changes less. */
+    private static function told(Scene $scene, string $token): Scene
+    {
+        $was = $scene->palette->sure($token);
+        $own = $scene->onCards($token);
+        $isFar = $own !== null && Lightness::about($was, $scene->wanted($token)) > self::TOO_FAR;
+        $one = $isFar ? null : Lightness::mended($was, $scene->wanted($token));
+        $moved = $one === null ? INF : abs(Oklch::of($one)->lightness - Oklch::of($was)->lightness);
+        if ($own !== null && $moved > self::TOGETHER) {
+            $on = fn (string $on): array => $scene->wanted($token, array_values(array_filter(
+                $scene->pairs($token),
+                fn (Pair $pair): bool => $pair->on === $on,
+            )));
+            [$around, $within] = [self::nearest($was, $on('ground')), self::nearest($was, $on('surface'))];
+            if ($around !== null && $within !== null) {
+                return $scene->with($token, $around->toHex())->with($own, $within->toHex());
+            }
+        }
+
+        $one ??= Lightness::mended($was, $scene->wanted($token));
+
+        return $one === null ? $scene : $scene->with($token, $one->toHex());
+    }
+
+    /** @param  list<array{Backdrop, float}>  $wanted */
+    private static function nearest(Colour $colour, array $wanted): ?Colour
+    {
+        return Lightness::isTold($colour, $wanted) ? $colour : Lightness::mended($colour, $wanted);
+    }
+
     /** @return list<string> tokens that cannot be distinguished from what is behind them somewhere */
     public static function failing(Palette $palette): array
     {
-        return (new Scene($palette))->failing();
+        return Scene::of($palette)->failing();
     }
 
     /** @return list<array{text: string, pair: Pair}> pairs that eyes of another kind can hardly tell apart */
     public static function byOtherEyes(Palette $palette): array
     {
         $warnings = [];
-        $scene = new Scene($palette);
+        $scene = Scene::of($palette);
         foreach (Pair::all() as $pair) {
+            if ($pair->on === 'button' && $palette->colours['button'] === null) {
+                continue;
+            }
             $behind = $scene->backdrop($pair);
             foreach (ColourVision::cases() as $eyes) {
                 $seen = fn (Colour $colour): Colour => $eyes->seen($colour);
-                $over = $seen($palette->sure($pair->token));
+                $over = $seen($scene->colour($pair));
                 $contrast = min($over->contrastWith($seen($behind->darkest)), $over->contrastWith($seen($behind->lightest)));
                 if ($contrast < $pair->least * self::SEEN) {
                     $warnings[] = [
@@ -91,16 +127,17 @@ final class Guard
             return [$scene, []];
         }
         $palette = $scene->palette;
-        $passing = array_values(array_diff(Palette::OVER, $failing));
+        $passing = array_values(array_diff($scene->tokens(), $failing));
         $isGood = function (Palette $tried) use ($open, $passing): bool {
-            $tried = new Scene($tried);
+            $tried = Scene::of($tried);
 
             return $tried->isMendable($open)
                 && array_filter($passing, fn (string $token): bool => ! $tried->isTold($token)) === [];
         };
         $best = null;
         foreach (self::ways($palette) as $way) {
-            $share = self::least($way, $isGood, 1.0);
+            // A way that costs more than the best so far is not looked at further.
+            $share = self::least($way, $isGood, min(1.0, $best[0] ?? 1.0));
             if ($share === null) {
                 continue;
             }
@@ -132,7 +169,7 @@ final class Guard
             }
         }
 
-        return [new Scene($mended), $findings];
+        return [Scene::of($mended), $findings];
     }
 
     /**
@@ -142,7 +179,7 @@ final class Guard
      */
     private static function moved(Palette $palette, array $tokens): float
     {
-        $scene = new Scene($palette);
+        $scene = Scene::of($palette);
         $moved = 0.0;
         foreach ($tokens as $token) {
             $colour = $palette->sure($token);
@@ -171,9 +208,13 @@ final class Guard
 
                 return $on->with(['ground' => $to($own), 'groundTo' => $end === null ? null : $to($end)]);
             };
-            $toSurface = fn (float $share, Palette $on): Palette => $surface->alpha < 0.002 ? $on
-                : $on->with(['surface' => self::towards($surface, $target, $share)]);
+            $toSurface = fn (float $share, Palette $on): Palette => $on->with([
+                'surface' => self::towards($surface, $target, $share),
+            ]);
             $ways[] = fn (float $share): Palette => $toGround($share, $palette);
+            if ($surface->alpha < 0.002) {
+                continue;
+            }
             $ways[] = fn (float $share): Palette => $toSurface($share, $palette);
             $ways[] = fn (float $share): Palette => $toSurface($share, $toGround($share, $palette));
         }
@@ -219,10 +260,7 @@ final class Guard
     private static function found(Scene $before, Scene $after, string $scheme, string $token, bool $isRefused): array
     {
         $found = [];
-        foreach (Pair::all() as $pair) {
-            if ($pair->token !== $token) {
-                continue;
-            }
+        foreach ($before->pairs($token) as $pair) {
             $was = $before->contrast($pair);
             if ($was < $pair->least) {
                 $found[] = new ContrastFinding(
@@ -233,7 +271,7 @@ final class Guard
                     $was,
                     $pair->least,
                     $before->palette->colours[$token],
-                    $after->palette->colours[$token],
+                    $after->colour($pair)->toHex(),
                     $after->contrast($pair),
                     $isRefused,
                 );

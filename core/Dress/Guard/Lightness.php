@@ -13,8 +13,10 @@ use Gnomic\Dress\Colour\Oklch;
  */
 final class Lightness
 {
-    /** Halvings of what is left of lightness: then it is nearer than a step of eight bits. */
-    private const HALVINGS = 9;
+    /** How near lightness is found, in no more turns: less than a step of eight bits. */
+    private const CLOSE = 0.0012;
+
+    private const TURNS = 10;
 
     /** How far lightness is from the cube root of luminance at most, for any hue. */
     private const ABOUT = 0.15;
@@ -33,6 +35,7 @@ final class Lightness
         $from = Oklch::of($colour);
         $luminance = $colour->luminance();
         [$low, $high] = self::forbidden($luminance, $wanted);
+        $sure = array_combine([-1, 1], self::forbidden($luminance, $wanted, true));
         $ways = array_filter([-1 => $low, 1 => $high], fn (float $edge): bool => $edge >= 0.0 && $edge <= 1.0);
         // The nearer first, by the cube root that lightness nearly is of luminance.
         $off = fn (float $edge): float => abs($edge ** (1 / 3) - $from->lightness);
@@ -43,7 +46,8 @@ final class Lightness
             if ($off($edge) - self::ABOUT > $least) {
                 continue;
             }
-            $found = self::reached($from, $edge, $way < 0 ? -1 : 1, $wanted);
+            $aim = $sure[$way] >= 0.0 && $sure[$way] <= 1.0 ? $sure[$way] : $edge;
+            $found = self::reached($from, $aim, $way < 0 ? -1 : 1, $wanted);
             if ($found !== null && abs($found->lightness - $from->lightness) < $least) {
                 $best = $found;
             }
@@ -94,12 +98,13 @@ final class Lightness
      * Luminances around one between which all are forbidden.
      *
      * @param  list<array{Backdrop, float}>  $wanted
+     * @param  bool  $isSure  however a screen rounds what is behind
      * @return array{float, float}
      */
-    private static function forbidden(float $luminance, array $wanted): array
+    private static function forbidden(float $luminance, array $wanted, bool $isSure = false): array
     {
         [$low, $high] = [$luminance, $luminance];
-        $all = array_map(fn (array $one): array => $one[0]->forbidden($one[1]), $wanted);
+        $all = array_map(fn (array $one): array => $one[0]->forbidden($one[1], $isSure), $wanted);
         // Each may reach into others.
         foreach ($all as $unused) {
             foreach ($all as [$from, $to]) {
@@ -121,30 +126,46 @@ final class Lightness
     private static function reached(Oklch $from, float $luminance, int $way, array $wanted): ?Oklch
     {
         $about = $luminance ** (1 / 3);
-        $bound = fn (float $lightness): float => $way < 0 ? min($from->lightness, $lightness) : max($from->lightness, $lightness);
-        $near = max(0.0, min(1.0, $bound($about - $way * self::ABOUT)));
-        $far = max(0.0, min(1.0, $bound($about + $way * self::ABOUT)));
-        for ($halving = 0; $halving < self::HALVINGS; $halving++) {
-            $middle = ($near + $far) / 2;
-            $isReached = ($from->withLightness($middle)->luminance() <=> $luminance) * $way >= 0;
-            [$near, $far] = $isReached ? [$near, $middle] : [$middle, $far];
+        // By the cube root, luminance is nearly a straight line: from one guess to the next it is followed, to a little beyond.
+        [$far, $guess] = [$from->lightness, $from->lightness + $about - $from->luminance() ** (1 / 3)];
+        [$last, $atLast, $slope] = [$from->lightness, null, 1.0];
+        for ($turn = 0; $turn < self::TURNS; $turn++) {
+            $guess = max(0.0, min(1.0, $guess));
+            $is = $from->withLightness($guess)->luminance() ** (1 / 3);
+            $beyond = ($is - $about) * $way;
+            if ($beyond >= 0.0) {
+                $far = $guess;
+                if ($beyond < self::CLOSE) {
+                    break;
+                }
+            }
+            $slope = $atLast === null || abs($is - $atLast) < 1e-6 ? $slope
+                : max(0.6, min(1.7, ($guess - $last) / ($is - $atLast)));
+            [$last, $atLast] = [$guess, $is];
+            $guess += ($about - $is + $way * self::CLOSE / 3) * $slope;
         }
+        // A little further on, it is told however a screen rounds what it stands on; where there is no further, it is told at least.
+        $told = null;
         for ($step = 0; $step < self::STEPS; $step++) {
             $tried = $from->withLightness($far + $way * $step * self::STEP);
-            if (self::isTold($tried->toColour()->rounded(), $wanted)) {
-                return $tried;
+            $seen = $tried->toColour()->rounded();
+            if (self::isTold($seen, $wanted)) {
+                $told ??= $tried;
+                if (self::isTold($seen, $wanted, true)) {
+                    return $tried;
+                }
             }
         }
         $end = $from->withLightness($way < 0 ? 0.0 : 1.0);
 
-        return self::isTold($end->toColour(), $wanted) ? $end : null;
+        return $told ?? (self::isTold($end->toColour(), $wanted) ? $end : null);
     }
 
-    /** @param  list<array{Backdrop, float}>  $wanted */
-    public static function isTold(Colour $colour, array $wanted): bool
+    /** @param  list<array{Backdrop, float}>  $wanted @param  bool  $isSure  whether it is so however a screen rounds what it stands on */
+    public static function isTold(Colour $colour, array $wanted, bool $isSure = false): bool
     {
         foreach ($wanted as [$behind, $contrast]) {
-            if ($behind->contrastWith($colour) < $contrast) {
+            if (($isSure ? $behind->sureContrastWith($colour) : $behind->contrastWith($colour)) < $contrast) {
                 return false;
             }
         }

@@ -13,8 +13,8 @@ final readonly class Pair
     public const SIGN = 3.0;
 
     /**
-     * @param  string  $token  of Palette::OVER
-     * @param  'ground'|'surface'  $on
+     * @param  string  $token  of Palette::OVER or Palette::ELSE
+     * @param  'ground'|'surface'|'button'  $on
      * @param  string  $what  is drawn so, in words
      * @param  list<string>  $states  in which it is: the colour is the same in all of them
      */
@@ -34,18 +34,20 @@ final readonly class Pair
         static $all = null;
 
         return $all ??= [
-            new self('ink', 'surface', self::TEXT, 'words on cards'),
-            new self('ink', 'ground', self::TEXT, 'headings, the figure and the place among the cards'),
-            new self('quiet', 'surface', self::TEXT, 'dates and small print on cards'),
+            new self('cardInk', 'surface', self::TEXT, 'words on cards'),
+            new self('ink', 'ground', self::TEXT, 'the figure and the place among the cards'),
+            new self('heading', 'ground', self::TEXT, 'headings'),
+            new self('cardQuiet', 'surface', self::TEXT, 'dates and small print on cards'),
             new self('quiet', 'ground', self::TEXT, 'counts and the line at the foot'),
-            new self('accent', 'surface', self::TEXT, 'names, and what can be pressed on cards', ['at rest', 'under the pointer']),
+            new self('cardAccent', 'surface', self::TEXT, 'names, and what can be pressed on cards', ['at rest', 'under the pointer']),
             new self('accent', 'ground', self::TEXT, 'what can be pressed in head and foot', ['at rest', 'under the pointer', 'chosen']),
-            new self('link', 'surface', self::TEXT, 'links on cards', ['at rest', 'under the pointer']),
+            new self('buttonInk', 'button', self::TEXT, 'words on buttons', ['at rest', 'under the pointer']),
+            new self('cardLink', 'surface', self::TEXT, 'links on cards', ['at rest', 'under the pointer']),
             new self('link', 'ground', self::TEXT, 'links in the foot', ['at rest', 'under the pointer']),
-            new self('rating', 'surface', self::SIGN, 'rating glyphs on cards'),
+            new self('cardRating', 'surface', self::SIGN, 'rating glyphs on cards'),
             new self('rating', 'ground', self::SIGN, 'rating glyphs and the spread in the head'),
             new self('control', 'ground', self::SIGN, 'arrows, dots and edges of buttons', ['at rest', 'under the pointer', 'at an end']),
-            new self('control', 'surface', self::SIGN, 'the ring around what has the focus', ['with the focus']),
+            new self('cardControl', 'surface', self::SIGN, 'the ring around what has the focus', ['with the focus']),
         ];
     }
 }

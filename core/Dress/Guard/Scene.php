@@ -4,23 +4,38 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress\Guard;
 
+use Gnomic\Dress\Colour\Colour;
 use Gnomic\Dress\Palette;
 
 /** Colours with what is behind them, looked at once. */
 final readonly class Scene
 {
-    /** @var array{ground: Backdrop, surface: Backdrop} */
-    private array $behind;
-
-    public function __construct(public Palette $palette)
+    /** @param  array{ground: Backdrop, surface: Backdrop, button: Backdrop}  $behind */
+    private function __construct(public Palette $palette, private array $behind)
     {
-        $this->behind = ['ground' => Backdrop::ground($palette), 'surface' => Backdrop::surface($palette)];
+    }
+
+    public static function of(Palette $palette): self
+    {
+        $ground = Backdrop::ground($palette);
+
+        return new self($palette, [
+            'ground' => $ground,
+            'surface' => $palette->hasCards() ? Backdrop::surface($palette) : $ground,
+            'button' => $palette->colour('button') === null ? $ground : Backdrop::plain($palette->sure('button')),
+        ]);
     }
 
     /** The same with one colour changed of those that lie over. */
     public function with(string $token, string $hex): self
     {
-        return new self($this->palette->with([$token => $hex]));
+        return new self($this->palette->with([$token => $hex]), $this->behind);
+    }
+
+    /** @return list<string> tokens that lie over others and have a colour of their own */
+    public function tokens(): array
+    {
+        return array_values(array_filter(Palette::over(), fn (string $token): bool => $this->palette->colours[$token] !== null));
     }
 
     public function backdrop(Pair $pair): Backdrop
@@ -28,22 +43,32 @@ final readonly class Scene
         return $this->behind[$pair->on];
     }
 
-    public function contrast(Pair $pair): float
+    public function colour(Pair $pair): Colour
     {
-        return $this->backdrop($pair)->contrastWith($this->palette->sure($pair->token));
+        return $pair->token === 'buttonInk' ? $this->palette->buttonInk() : $this->palette->sure($pair->token);
     }
 
-    /** @return list<array{Backdrop, float}> what is behind a token, and the contrast that it needs there */
-    public function wanted(string $token): array
+    public function contrast(Pair $pair): float
     {
-        $wanted = [];
-        foreach (Pair::all() as $pair) {
-            if ($pair->token === $token) {
-                $wanted[] = [$this->behind[$pair->on], $pair->least];
-            }
-        }
+        return $this->backdrop($pair)->contrastWith($this->colour($pair));
+    }
 
-        return $wanted;
+    /** @return list<Pair> those that a token gives the colour to */
+    public function pairs(string $token): array
+    {
+        return array_values(array_filter(
+            Pair::all(),
+            fn (Pair $pair): bool => $this->palette->speaker($pair->token) === $token,
+        ));
+    }
+
+    /**
+     * @param  list<Pair>|null  $pairs  null: all that the token gives the colour to
+     * @return list<array{Backdrop, float}> what is behind a token, and the contrast that it needs there
+     */
+    public function wanted(string $token, ?array $pairs = null): array
+    {
+        return array_map(fn (Pair $pair): array => [$this->behind[$pair->on], $pair->least], $pairs ?? $this->pairs($token));
     }
 
     public function isTold(string $token): bool
@@ -54,14 +79,37 @@ final readonly class Scene
     /** @return list<string> tokens that cannot be distinguished from what is behind them somewhere */
     public function failing(): array
     {
-        return array_values(array_filter(Palette::OVER, fn (string $token): bool => ! $this->isTold($token)));
+        return array_values(array_filter($this->tokens(), fn (string $token): bool => ! $this->isTold($token)));
     }
 
-    /** @param  list<string>  $tokens  whether each has a lightness that would do */
+    /** @param  list<string>  $tokens  whether each has a lightness that would do, on cards and beside them by itself if need be */
     public function isMendable(array $tokens): bool
     {
         foreach ($tokens as $token) {
-            if (! Lightness::isMendable($this->wanted($token))) {
+            if (! Lightness::isMendable($this->wanted($token)) && ! $this->isMendableApart($token)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** The token that says on cards what another says elsewhere, where it may have a colour of its own; null where it may not. */
+    public function onCards(string $token): ?string
+    {
+        $own = 'card'.ucfirst($token);
+
+        return $this->palette->hasCards() && isset(Palette::ELSE[$own]) && $this->palette->colours[$own] === null ? $own : null;
+    }
+
+    private function isMendableApart(string $token): bool
+    {
+        if ($this->onCards($token) === null) {
+            return false;
+        }
+        foreach (['ground', 'surface'] as $on) {
+            $pairs = array_values(array_filter($this->pairs($token), fn (Pair $pair): bool => $pair->on === $on));
+            if (! Lightness::isMendable($this->wanted($token, $pairs))) {
                 return false;
             }
         }

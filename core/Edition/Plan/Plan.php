@@ -23,6 +23,11 @@ use Gnomic\Text\Catalogue;
 /** Everything that a widget shows, decided and in words, for every width; what is left is to write it down. */
 final readonly class Plan
 {
+    /** Width from which on a widget says nothing of the screen, and what a page keeps free beside it on a phone; CSS pixels. */
+    private const COLUMN = 560;
+
+    private const MARGINS = 40;
+
     /** Of a wide place, in CSS pixels. */
     private const USUAL = 1200;
 
@@ -114,10 +119,22 @@ final readonly class Plan
         );
     }
 
+    /** Of all letters and of what is measured by them, where it is so wide. @param  int  $width  CSS pixels */
+    public function scale(int $width): float
+    {
+        return $this->tokens->sizeAt(self::screen($width)) / 100;
+    }
+
+    /** The screen that a widget so wide is taken to be on: a narrow one fills a phone, a wider one may be a column of any. */
+    public static function screen(int $width): int
+    {
+        return $width < self::COLUMN ? $width + self::MARGINS : LookTokens::WIDE;
+    }
+
     /** Where letters are larger or smaller than usual, everything is as in another width. @return int CSS pixels */
     public function unscaled(int $width): int
     {
-        return (int) floor($width / $this->box->scale);
+        return (int) floor($width / $this->scale($width));
     }
 
     /** What stands where at a width in CSS pixels. */

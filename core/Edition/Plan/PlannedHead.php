@@ -9,10 +9,11 @@ use Gnomic\Shape\Parts\Metrics;
 /** How high the head becomes at a width, before anything is drawn; in em. */
 final readonly class PlannedHead
 {
-    /** Size and leading of the heading, with what is kept free below it. */
+    /** Size of the heading where the look does not say. */
     private const HEADING = 1.625;
 
-    private const HEADING_LINE = 1.25 * self::HEADING;
+    /** How much wider capitals are than other letters, about. */
+    private const CAPITALS = 1.25;
 
     /** By how the head stands, in the size of the heading. */
     private const HEADING_BELOW = ['stacked' => 0.31, 'figure' => 0.5];
@@ -82,9 +83,13 @@ final readonly class PlannedHead
             return 0.0;
         }
         $style = $this->plan->headStyle();
+        $tokens = $this->plan->tokens;
+        $size = $tokens->headingAt(Plan::screen($place)) ?? self::HEADING;
+        // What stands between letters makes them wider, and so do capitals.
+        $wide = $size * (1 + 2 * $tokens->headingSpacing / 1000) * ($tokens->headingCase === 'upper' ? self::CAPITALS : 1.0);
         $heading = $head->heading === null ? null : [
-            min($width, self::HEADING * $this->pieces->width($head->heading, true)),
-            self::HEADING_LINE * $this->pieces->lines($head->heading, $width / self::HEADING, true),
+            min($width, $wide * $this->pieces->width($head->heading, true)),
+            $tokens->headingLeading / 100 * $size * $this->pieces->lines($head->heading, $width / $wide, true),
         ];
         $line = $head->line === null ? 0.0 : Metrics::LEADING * $this->pieces->lines($head->line, min($width, Metrics::WIDEST));
         $row = $this->row($width, $place, $style);
@@ -96,7 +101,7 @@ final readonly class PlannedHead
                 + ($line > 0 ? $line + 0.25 : 0.0),
             $style === 'centred' => ($heading[1] ?? 0.0) + $line + ($row[1] ?? 0.0)
                 + 0.375 * max(0, count(array_filter([$heading !== null, $line > 0, $row !== null], fn (bool $is): bool => $is)) - 1),
-            default => ($heading === null ? 0.0 : $heading[1] + self::HEADING * self::HEADING_BELOW[$style])
+            default => ($heading === null ? 0.0 : $heading[1] + $size * self::HEADING_BELOW[$style])
                 + ($line > 0 ? $line + 0.5 : 0.0) + ($row[1] ?? 0.0),
         };
     }

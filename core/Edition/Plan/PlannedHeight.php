@@ -58,7 +58,7 @@ final readonly class PlannedHeight
     public function at(int $width): float
     {
         // Larger letters make all of it larger: it is as in a narrower place, and magnified.
-        $scale = $this->plan->box->scale;
+        $scale = $this->plan->scale($width);
 
         return $scale * $this->unscaled($this->plan->unscaled($width));
     }
@@ -94,7 +94,7 @@ final readonly class PlannedHeight
     /** @return list<float> of each card that is shown at a width, as its own words and parts make it */
     public function cardsAt(int $width): array
     {
-        $scale = $this->plan->box->scale;
+        $scale = $this->plan->scale($width);
 
         return array_map(fn (float $height): float => $height * $scale, $this->unscaledCards($this->plan->unscaled($width)));
     }

@@ -30,7 +30,6 @@ final readonly class CardBox
      * @param  float  $around  above and below the card
      * @param  float  $edge  above and below, of the line around it
      * @param  float  $leading  height of lines of words by their size
-     * @param  float  $scale  of all letters and of what is measured by them
      * @param  bool  $quotes  whether words stand in quotation marks
      * @param  int  $measure  characters, of about half their size each, that a line of words is long at most
      * @param  float  $share  of the width of the card, that is kept free within it at most
@@ -41,7 +40,6 @@ final readonly class CardBox
         public float $around,
         public float $edge,
         public float $leading,
-        public float $scale,
         public bool $quotes = false,
         public int $measure = 68,
         private float $share = INF,
@@ -50,7 +48,7 @@ final readonly class CardBox
 
     public static function usual(): self
     {
-        return new self(self::OPEN, 0.0, 0.0, 0.0, self::LEADING, 1.0);
+        return new self(self::OPEN, 0.0, 0.0, 0.0, self::LEADING);
     }
 
     public static function of(LookTokens $tokens): self
@@ -65,7 +63,6 @@ final readonly class CardBox
             $isBoxed ? self::AROUND : 0.0,
             $edge,
             $tokens->leading / 100,
-            $tokens->size / 100,
             $tokens->quotes === 1,
             $tokens->measure,
         );
@@ -80,7 +77,6 @@ final readonly class CardBox
             0.0,
             1 / Metrics::EM,
             $this->leading,
-            $this->scale,
             $this->quotes,
             $this->measure,
             self::TILE_SHARE,
