@@ -9,6 +9,7 @@ use Gnomic\Dress\LookTokens;
 use Gnomic\Dress\NameTones;
 use Gnomic\Dress\Palette;
 use Gnomic\Dress\Scheme;
+use Gnomic\Edition\Plan\Plan;
 use Gnomic\Memo;
 use WeakMap;
 
@@ -150,6 +151,15 @@ final class LookRules
         return ".act:not(nav *,.card *){{$css}}@media (hover:hover){.act:not(nav *,.card *):hover{text-decoration:underline}}";
     }
 
+    /** Of cards of narrow widgets, where there is other room on them. */
+    private static function narrow(LookTokens $tokens): string
+    {
+        $inset = $tokens->insetNarrow ?? $tokens->inset;
+
+        return ! $tokens->isBoxed() || $inset === $tokens->inset ? ''
+            : '@container (width<'.WidthRules::em(Plan::COLUMN).'){.card{--inset:'.WidthRules::em($inset).'}}';
+    }
+
     /** Of what stands on cards, where its colours are other than elsewhere. */
     private static function onCards(Dressed $look): string
     {
@@ -179,7 +189,7 @@ final class LookRules
     /** What comes after the style of the parts: what of them a look makes otherwise. */
     public static function after(Dressed $look): string
     {
-        return self::heading($look).self::buttons($look).self::onCards($look).(self::LINKS[$look->tokens->links] ?? '');
+        return self::heading($look).self::buttons($look).self::onCards($look).self::narrow($look->tokens).(self::LINKS[$look->tokens->links] ?? '');
     }
 
     /** @return list<string> parts of the style sheet that it needs */

@@ -49,7 +49,7 @@ final readonly class LookTokens
         'angle' => 180, 'picture' => null, 'text' => null, 'headings' => null, 'size' => 100, 'weight' => 700, 'leading' => 153,
         'corner' => 3, 'rule' => 1, 'edge' => 0, 'shadow' => 0, 'gap' => null, 'inset' => 0, 'pictureCorner' => 0, 'pictureEdge' => 0,
         'glyph' => 'star', 'glyphSize' => 100, 'hover' => 'none', 'quotes' => 1, 'head' => 'line',
-        'lines' => 'rows', 'measure' => 68, 'pad' => 28, 'sizeNarrow' => null, 'headingSize' => null, 'headingNarrow' => null,
+        'lines' => 'rows', 'measure' => 68, 'pad' => 28, 'sizeNarrow' => null, 'insetNarrow' => null, 'headingSize' => null, 'headingNarrow' => null,
         'headingLeading' => 125, 'headingCase' => 'written', 'headingSpacing' => 0, 'buttonCorner' => null, 'buttonWeight' => 600,
         'buttonCase' => 'written', 'links' => 'line', 'hang' => 0,
     ];
@@ -126,6 +126,9 @@ final readonly class LookTokens
     /** Of letters on narrow screens, in hundredths of the usual size; null: as on others. */
     public ?int $sizeNarrow;
 
+    /** Between the edge of a card and what is on it where the widget is narrow; null: as elsewhere. */
+    public ?int $insetNarrow;
+
     /** Of headings, in hundredths of the letters around; null: as the head has it. On narrow screens; null: as on others. */
     public ?int $headingSize;
 
@@ -182,6 +185,7 @@ final readonly class LookTokens
         $this->pad = (int) $of->intOrNull('pad');
         $this->measure = (int) $of->intOrNull('measure');
         $this->sizeNarrow = $of->intOrNull('sizeNarrow');
+        $this->insetNarrow = $of->intOrNull('insetNarrow');
         $this->headingSize = $of->intOrNull('headingSize');
         $this->headingNarrow = $of->intOrNull('headingNarrow');
         $this->headingLeading = (int) $of->intOrNull('headingLeading');
@@ -222,7 +226,7 @@ final readonly class LookTokens
             'edge' => NumberSchema::whole(0, 4, about: 'Pixels of the line around a card.'),
             'shadow' => NumberSchema::whole(0, 4, about: 'How high cards stand over the ground.'),
             'gap' => NumberSchema::whole(0, 80, about: 'Pixels between cards; null: as the look or the layout has it.'),
-            'inset' => NumberSchema::whole(0, 48, about: 'Pixels between the edge of a card and what is on it.'),
+            'inset' => NumberSchema::whole(0, 64, about: 'Pixels between the edge of a card and what is on it.'),
             'pictureCorner' => NumberSchema::whole(0, 32, about: 'Pixels that corners of pictures are rounded by.'),
             'pictureEdge' => NumberSchema::whole(0, 4, about: 'Pixels of the line around a picture.'),
             'glyph' => ChoiceSchema::orNull(self::GLYPHS, 'What ratings are drawn with.'),
@@ -238,6 +242,7 @@ final readonly class LookTokens
                 about: 'How long lines of words become at most, in characters, of about half their size each.',
             ),
             'sizeNarrow' => NumberSchema::whole(60, 200, about: 'Size of letters on narrow screens, in hundredths; null: as on others.'),
+            'insetNarrow' => NumberSchema::whole(0, 64, about: 'The same within cards where the widget is narrow; null: as elsewhere.'),
             'headingSize' => NumberSchema::whole(60, 500, about: 'Size of headings, in hundredths of letters; null: as the head has it.'),
             'headingNarrow' => NumberSchema::whole(60, 500, about: 'Size of headings on narrow screens; null: as on others.'),
             'headingLeading' => NumberSchema::whole(80, 220, about: 'Height of lines of headings, in hundredths of their size.'),

@@ -20,7 +20,7 @@ final class PageStylesTest extends TestCase
     private const VIEWS = [[1280, false], [1280, true], [420, false]];
 
     /** Of all values that are compared. */
-    private const RIGHT = 0.95;
+    private const RIGHT = 0.99;
 
     /** @return list<array<string, array<string, array<string, mixed>|null>>> by view and path */
     private static function reference(): array

@@ -50,7 +50,8 @@ async function measured(widget) {
   const px = (value) => Number.parseFloat(value) || 0;
   const left = (element) => {
     const range = document.createRange();
-    range.selectNodeContents(element);
+    const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT, (node) => (node.data.trim() ? 1 : 3));
+    range.selectNodeContents(walker.nextNode() ?? element);
     return [...range.getClientRects()].filter((one) => one.width > 0)[0]?.left ?? element.getBoundingClientRect().left;
   };
   const family = (value) => value.toLowerCase().replaceAll(/["'\s]+/g, ' ').replaceAll(' ,', ',').replaceAll(', ', ',').trim();
@@ -87,8 +88,7 @@ async function measured(widget) {
   }
   if (card && isPainted(style(card))) {
     const its = style(card);
-    const inside = card.firstElementChild;
-    const padding = px(its.paddingLeft) || px(style(inside ?? card).paddingLeft);
+    const padding = left(card) - card.getBoundingClientRect().left - px(its.borderLeftWidth);
     near('room on cards', padding, px(line.paddingLeft), 1.5);
     near('corners of cards', Math.min(32, px(its.borderTopLeftRadius)), px(line.borderTopLeftRadius), 1);
     hue('background of cards', painted(its.backgroundColor), painted(line.backgroundColor));

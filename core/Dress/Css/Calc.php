@@ -6,7 +6,7 @@ namespace Gnomic\Dress\Css;
 
 use Closure;
 
-/** Sums of CSS (Values and Units 4, 10): calc, min, max, clamp, round, abs, sign and what stands in their brackets. */
+/** Sums of CSS (Values and Units 4, 10): calc, min, max, clamp, round, pow and their kin, and what stands in their brackets. */
 final class Calc
 {
     /** Brackets in brackets: deeper ones are no sum that somebody wrote. */
@@ -50,6 +50,10 @@ final class Calc
             };
         }
         [$name, $inside] = $call;
+        $strategy = 'nearest';
+        if ($name === 'round' && preg_match('/^\s*(nearest|up|down|to-zero)\s*,\s*(.*)$/sDi', $inside, $found) === 1) {
+            [$strategy, $inside] = [strtolower($found[1]), $found[2]];
+        }
         $of = [];
         foreach (CssValues::listed($inside) as $one) {
             $of[] = $this->sum($one, $depth);
@@ -66,9 +70,40 @@ final class Calc
             $name === 'clamp' && count($of) === 3 => max($of[0], min($of[1], $of[2])),
             $name === 'abs' && count($of) === 1 => abs($of[0]),
             $name === 'sign' && count($of) === 1 => (float) ($of[0] <=> 0.0),
-            $name === 'round' && count($of) === 2 && $of[1] !== 0.0 => round($of[0] / $of[1]) * $of[1],
+            $name === 'round' && $of !== [] && ($of[1] ?? 1.0) !== 0.0 => self::rounded($strategy, $of[0], abs($of[1] ?? 1.0)),
+            $name === 'mod' && count($of) === 2 && $of[1] !== 0.0 => $of[0] - floor($of[0] / $of[1]) * $of[1],
+            $name === 'rem' && count($of) === 2 && $of[1] !== 0.0 => fmod($of[0], $of[1]),
+            $name === 'hypot' && $of !== [] => sqrt(array_sum(array_map(fn (float $one): float => $one ** 2, $of))),
+            $name === 'log' && count($of) === 2 && $of[0] > 0.0 && $of[1] > 0.0 && $of[1] !== 1.0 => log($of[0], $of[1]),
+            $name === 'pow' && count($of) === 2 => self::finite($of[0] ** $of[1]),
+            count($of) === 1 => self::finite(match ($name) {
+                'sqrt' => sqrt($of[0]),
+                'exp' => exp($of[0]),
+                'log' => $of[0] > 0.0 ? log($of[0]) : NAN,
+                'sin' => sin($of[0]),
+                'cos' => cos($of[0]),
+                'tan' => tan($of[0]),
+                default => NAN,
+            }),
             default => null,
         };
+    }
+
+    private static function rounded(string $strategy, float $value, float $step): float
+    {
+        $steps = $value / $step;
+
+        return $step * match ($strategy) {
+            'up' => ceil($steps),
+            'down' => floor($steps),
+            'to-zero' => (float) (int) $steps,
+            default => floor($steps + 0.5),
+        };
+    }
+
+    private static function finite(float $value): ?float
+    {
+        return is_finite($value) ? $value : null;
     }
 
     /** Terms with spaces around "+" and "-". */

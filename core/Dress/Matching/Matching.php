@@ -58,7 +58,8 @@ final readonly class Matching
     private static function proposals(DOMElement $body, StyledPage $page, Closure $fetch, Viewport $viewport, ?Closure $extremes): array
     {
         $styles = $page->styles($viewport, $fetch);
-        $reading = new Proposing($styles, $body, $page, $fetch);
+        $narrow = $page->styles($viewport->narrow(), $fetch);
+        $reading = new Proposing($styles, $narrow, $body, $page, $fetch);
         $sections = Sections::of($body, $styles, $extremes);
         $tags = self::tags($page, $sections);
 

@@ -15,6 +15,7 @@ final class Notes
     private const NAMES = [
         'border-radius' => ['border-top-left-radius'],
         'padding' => ['padding-left'],
+        'border-bottom-width' => ['border-bottom-width', 'border-bottom-style'],
         'background-color' => ['background-color', 'background-image'],
     ];
 
@@ -36,7 +37,9 @@ final class Notes
     {
         $names = self::NAMES[$property] ?? [$property];
         $winner = null;
+        $isSure = true;
         for ($at = $of; $at instanceof DOMElement; $at = $at->parentNode) {
+            $isSure = $isSure && array_intersect($names, $this->styles->computed($at)->unsure) === [];
             $found = array_values(array_intersect_key($this->styles->computed($at)->winners, array_flip($names)))[0] ?? null;
             // What is inherited was decided further up.
             $isPassedOn = $found === null ? ! isset(BrowserSheet::of($at)[$property]) : strtolower($found->value) === 'inherit';
@@ -46,7 +49,7 @@ final class Notes
             }
         }
         $said = $winner === null ? 'no style sheet sets it; browser default' : $this->used->told($winner);
-        $this->evidence[] = new Evidence($token, $value, $what, $said, true);
+        $this->evidence[] = new Evidence($token, $value, $what, $isSure ? $said : "$said; a rule that was not understood may change it", $isSure);
     }
 
     /** @param  string  $how  in words */

@@ -22,7 +22,7 @@ final class StyleSamples
 
     private const SMALL = ['small', 'time', 'figcaption', 'cite'];
 
-    private const NAMED_SMALL = '/(?:^|[\s_-])(?:muted|quiet|meta|secondary|subtle|caption|lead|date|byline|light)(?:$|[\s_-])/i';
+    private const NAMED_SMALL = '/(?:^|[\s_-])(?:muted|quiet|meta|secondary|subtle|caption|date|byline|postmeta|timestamp)(?:$|[\s_-])/i';
 
     private const BUTTON = '/(?:^|[\s_-])(?:btn|button|cta)(?:$|[\s_-])/i';
 
@@ -31,9 +31,12 @@ final class StyleSamples
     /** @var array<int, array<string, list<DOMElement>>> by element and tag */
     private array $elements = [];
 
+    /** @var array{0?: DOMElement|null} the usual card, once it was looked for */
+    private array $card = [];
+
     /** @param  DOMElement  $body  of the page, where a section has no sample of its own and letters are asked after, not colours */
     public function __construct(
-        private readonly PageStyles $styles,
+        public readonly PageStyles $styles,
         private readonly DOMElement $body,
         private readonly Section $section,
     ) {
@@ -71,9 +74,22 @@ final class StyleSamples
         return in_array(self::tag($text), self::HEADINGS, true) ? $this->section->element : $text;
     }
 
+    /** In the section, or else on the page: letters are asked after, which are the same there. */
     public function heading(): ?DOMElement
     {
-        return $this->first($this->section->element, self::HEADINGS) ?? $this->first($this->body, self::HEADINGS);
+        return $this->headingHere() ?? $this->first($this->body, self::HEADINGS);
+    }
+
+    /** On the very ground of the section. */
+    public function headingHere(): ?DOMElement
+    {
+        return $this->first($this->section->element, self::HEADINGS);
+    }
+
+    /** Whether the font of words is another than what stands around them would have. */
+    public function isOtherThanAround(DOMElement $text): bool
+    {
+        return $this->style($text)->family !== $this->style($this->section->element)->family;
     }
 
     public function picture(): ?DOMElement
@@ -99,16 +115,36 @@ final class StyleSamples
         return $other;
     }
 
-    /** One that a style sheet has painted, in the section or else on the page. */
+    /** One in the section that a style sheet has painted or given an edge; else one elsewhere on the page that is painted. */
     public function button(): ?DOMElement
     {
-        foreach ([$this->section->element, $this->body] as $in) {
-            foreach ($this->within($in, ['a', 'button', 'input', 'span', 'div']) as $element) {
+        return $this->buttonHere() ?? $this->buttonIn($this->body, false);
+    }
+
+    public function buttonHere(): ?DOMElement
+    {
+        return $this->buttonIn($this->section->element, true);
+    }
+
+    /** Whether a button has its colour as paint or in its words. */
+    public function paint(?DOMElement $button): string
+    {
+        return $button !== null && $this->style($button)->background->alpha > 0.5 ? 'background-color' : 'color';
+    }
+
+    private function buttonIn(DOMElement $in, bool $mayBeOpen): ?DOMElement
+    {
+        foreach ([false, true] as $isOpen) {
+            foreach ($isOpen && ! $mayBeOpen ? [] : $this->within($in, ['a', 'button', 'input', 'span', 'div']) as $element) {
                 $isOne = self::tag($element) === 'button' || preg_match(self::BUTTON, $element->getAttribute('class')) === 1
                     || (self::tag($element) === 'input' && in_array($element->getAttribute('type'), ['submit', 'button'], true));
-                $isPainted = $isOne && isset($this->style($element)->winners['background-color'])
-                    && $this->style($element)->background->alpha > 0.5;
-                if ($isPainted && ! $this->isHidden($element)) {
+                if (! $isOne || $this->isHidden($element)) {
+                    continue;
+                }
+                $style = $this->style($element);
+                $isPainted = isset($style->winners['background-color']) && $style->background->alpha > 0.5;
+                $isEdged = isset($style->winners['border-top-color']) && $style->length('border-top-width') > 0 && $this->isSeen($element);
+                if ($isOpen ? $isEdged : $isPainted) {
                     return $element;
                 }
             }
@@ -130,16 +166,58 @@ final class StyleSamples
         return null;
     }
 
-    /** A box among others of its kind, or one that is called so. */
+    /** The usual one among boxes that stand among others of their kind, or that are called so. */
     public function card(): ?DOMElement
     {
-        foreach ($this->within($this->section->element, ['div', 'article', 'li', 'section', 'aside', 'a', 'blockquote']) as $element) {
+        if ($this->card === []) {
+            $this->card = [$this->usualCard()];
+        }
+
+        return $this->card[0] ?? null;
+    }
+
+    private function usualCard(): ?DOMElement
+    {
+        $times = $first = [];
+        foreach ($this->within($this->section->element, ['div', 'article', 'li', 'section', 'aside', 'a', 'blockquote', 'figure']) as $element) {
             $class = $element->getAttribute('class');
-            $next = $element->nextElementSibling;
-            $isOne = self::tag($element) === 'article' || preg_match(self::CARD, $class) === 1
-                || ($class !== '' && $next?->localName === $element->localName && $next?->getAttribute('class') === $class);
-            if ($isOne && self::isBox($this->style($element)) && $this->isSeen($element)) {
+            $isLike = fn (?DOMElement $other): bool => $other !== null && $other->localName === $element->localName
+                && ($other->getAttribute('class') === $class);
+            $isAmong = $class !== '' && ($isLike($element->nextElementSibling) || $isLike($element->previousElementSibling));
+            $isOne = self::tag($element) === 'article' || preg_match(self::CARD, $class) === 1 || $isAmong;
+            $isButton = preg_match(self::BUTTON, $class) === 1 || mb_strlen(trim($element->textContent)) < 3;
+            if (! $isOne || $isButton || ! self::isBox($this->style($element)) || ! $this->isSeen($element)) {
+                continue;
+            }
+            $style = $this->style($element);
+            $kind = implode(' ', [$style->background->toHex(), $style->radius(), $style->length('padding-left'),
+                $style->length('border-top-width'), $style->value('box-shadow')]);
+            $times[$kind] = ($times[$kind] ?? 0) + 1;
+            $first[$kind] ??= $element;
+        }
+        // Of as many, the first.
+        $most = $times === [] ? null : array_search(max($times), $times, true);
+
+        return $most === null || $most === false ? null : $first[$most];
+    }
+
+    /** Where words on a card stand. */
+    public function textOn(DOMElement $card): DOMElement
+    {
+        foreach ($this->within($card, [...self::PARAGRAPHS, 'div', 'span']) as $element) {
+            if (trim($element->textContent) !== '' && $element->getElementsByTagName('a')->length === 0) {
                 return $element;
+            }
+        }
+
+        return $card;
+    }
+
+    public function linkOn(DOMElement $card): ?DOMElement
+    {
+        foreach ($this->within($card, ['a']) as $link) {
+            if ($link->hasAttribute('href') && preg_match(self::BUTTON, $link->getAttribute('class')) !== 1 && ! $this->isHidden($link)) {
+                return $link;
             }
         }
 

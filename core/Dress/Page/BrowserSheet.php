@@ -11,11 +11,16 @@ final class BrowserSheet
 {
     /** Properties that children take over, with what they are at the root. */
     public const INHERITED = ['color' => 'canvastext', 'font-family' => 'Times New Roman', 'font-size' => '16px', 'font-weight' => '400',
-        'font-style' => 'normal', 'line-height' => 'normal', 'color-scheme' => 'normal'];
+        'font-style' => 'normal', 'line-height' => 'normal', 'color-scheme' => 'normal', 'text-transform' => 'none',
+        'letter-spacing' => 'normal'];
 
     /** The others. */
     public const INITIAL = ['background-color' => 'transparent', 'background-image' => 'none', 'box-shadow' => 'none', 'opacity' => '1',
         'display' => 'inline', 'row-gap' => 'normal', 'column-gap' => 'normal', 'text-decoration-line' => 'none',
+        'text-decoration-style' => 'solid', 'text-decoration-thickness' => 'auto', 'width' => 'auto', 'min-width' => 'auto',
+        'max-width' => 'none', 'margin-left' => '0px', 'margin-right' => '0px', 'box-sizing' => 'content-box', 'float' => 'none',
+        'position' => 'static', 'flex-direction' => 'row', 'align-items' => 'normal', 'grid-template-columns' => 'none',
+        'container-type' => 'normal', 'container-name' => 'none',
         'border-top-width' => '3px', 'border-right-width' => '3px', 'border-bottom-width' => '3px', 'border-left-width' => '3px',
         'border-top-style' => 'none', 'border-right-style' => 'none', 'border-bottom-style' => 'none', 'border-left-style' => 'none',
         'border-top-color' => 'currentcolor', 'border-right-color' => 'currentcolor', 'border-bottom-color' => 'currentcolor',
@@ -38,7 +43,8 @@ final class BrowserSheet
     public static function of(DOMElement $element): array
     {
         $tag = strtolower((string) $element->localName);
-        $set = in_array($tag, self::BLOCKS, true) ? ['display' => 'block'] : [];
+        $set = in_array($tag, self::BLOCKS, true) ? ['display' => $tag === 'li' ? 'list-item' : 'block'] : [];
+        $set += self::margins($tag);
         $set += match (true) {
             isset(self::HEADINGS[$tag]) => ['font-size' => self::HEADINGS[$tag], 'font-weight' => 'bold'],
             in_array($tag, ['b', 'strong', 'th'], true) => ['font-weight' => $tag === 'th' ? 'bold' : 'bolder'],
@@ -63,6 +69,18 @@ final class BrowserSheet
         };
 
         return self::attributes($tag, $element) + ($tag === 'th' ? self::padded('1px') : []) + $set;
+    }
+
+    /** @return array<string, string> beside boxes */
+    private static function margins(string $tag): array
+    {
+        return match ($tag) {
+            'body' => ['margin-left' => '8px', 'margin-right' => '8px'],
+            'ul', 'ol', 'menu' => ['padding-left' => '40px'],
+            'blockquote', 'figure' => ['margin-left' => '40px', 'margin-right' => '40px'],
+            'dd' => ['margin-left' => '40px'],
+            default => [],
+        };
     }
 
     /** @return array<string, string> */

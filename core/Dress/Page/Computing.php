@@ -16,6 +16,14 @@ final class Computing
     private const SIZES = ['xx-small' => 9.0, 'x-small' => 10.0, 'small' => 13.0, 'medium' => 16.0, 'large' => 18.0, 'x-large' => 24.0,
         'xx-large' => 32.0, 'xxx-large' => 48.0];
 
+    /** Lengths that are measured by the font, or by what is not known before a page is laid out. */
+    private const MEASURED = '/\d(?:ch|ex|ic|cap|rlh|cqh|cqb|cqmin|cqmax)\b/i';
+
+    /** Properties whose values stay texts. */
+    private const TEXTS = ['background-image', 'box-shadow', 'display', 'font-style', 'text-decoration-line', 'text-decoration-style',
+        'text-decoration-thickness', 'text-transform', 'opacity', 'color-scheme', 'container-type', 'container-name',
+        'grid-template-columns', 'flex-direction', 'align-items', 'float', 'border-bottom-style'];
+
     /** @var array<string, string> by property */
     private array $values;
 
@@ -23,6 +31,15 @@ final class Computing
     private array $winners = [];
 
     private Variables $variables;
+
+    /** @var array<string, string> values before the layer that is read */
+    private array $before = [];
+
+    /** @var array<string, true> properties that are not known for certain */
+    private array $unsure = [];
+
+    /** Pixels of a line, of the element itself once it is known; null: as the font has it. */
+    private ?float $line = null;
 
     private float $size = 16.0;
 
@@ -45,36 +62,82 @@ final class Computing
     ) {
         $this->values = BrowserSheet::of($element);
         $this->colour = Colour::hex('#000');
+        $this->line = $parent?->leading;
     }
 
-    /** @param  list<Declaration>  $declarations  the weakest first */
-    public function of(array $declarations): Computed
+    public function of(Cascaded $cascaded): Computed
     {
-        $own = [];
-        foreach ($declarations as $declaration) {
-            if (str_starts_with($declaration->name, '--')) {
-                $own[$declaration->name] = $declaration->value;
-            }
+        $this->unsure = array_fill_keys(array_filter(
+            $this->parent->unsure ?? [],
+            fn (string $name): bool => str_starts_with($name, '--') && ! isset($this->alone[$name]),
+        ), true);
+        foreach ($cascaded->unsure as $name) {
+            $this->doubt($name);
         }
-        $inherited = array_diff_key($this->parent->variables ?? [], $this->alone);
-        $own = array_filter(
-            $own,
-            fn (string $value): bool => ! in_array(strtolower($value), ['inherit', 'unset', 'revert', 'revert-layer'], true),
+        $this->variables = new Variables(
+            $this->own($cascaded) + array_diff_key($this->parent->variables ?? [], $this->alone) + $this->registered,
         );
-        $this->variables = new Variables($own + $inherited + $this->registered);
-        foreach ($declarations as $declaration) {
-            if (! str_starts_with($declaration->name, '--')) {
-                $this->take($declaration);
+        foreach ($cascaded->groups as $group) {
+            // What "revert-layer" goes back to.
+            $this->before = $this->values;
+            foreach ($group as $declaration) {
+                if (! str_starts_with($declaration->name, '--')) {
+                    $this->take($declaration);
+                }
             }
         }
 
         return $this->computed();
     }
 
+    /** @return array<string, string> custom properties that are set on the element */
+    private function own(Cascaded $cascaded): array
+    {
+        $own = [];
+        foreach ($cascaded->groups as $group) {
+            $before = $own;
+            foreach ($group as $declaration) {
+                $name = $declaration->name;
+                if (! str_starts_with($name, '--')) {
+                    continue;
+                }
+                $word = strtolower($declaration->value);
+                $isBack = in_array($word, ['inherit', 'unset', 'revert', 'revert-layer'], true);
+                if (! $isBack) {
+                    $own[$name] = $declaration->value;
+                } elseif ($word === 'revert-layer' && isset($before[$name])) {
+                    $own[$name] = $before[$name];
+                } else {
+                    unset($own[$name]);
+                }
+            }
+        }
+
+        return $own;
+    }
+
+    /** That a property is not known for certain. */
+    private function doubt(string $name): void
+    {
+        $this->unsure[$name] = true;
+        if (! str_starts_with($name, '--')) {
+            $this->unsure += array_fill_keys(array_keys(Shorthands::of($name, '') ?? []), true);
+        }
+    }
+
     private function take(Declaration $declaration): void
     {
+        // What a screen keeps free around itself is nothing on a desk.
+        if (stripos($declaration->value, 'env(') !== false) {
+            $declaration = $declaration->saying((string) preg_replace('/env\(\s*safe-area-inset-[a-z]+\s*(?:,[^()]*)?\)/i', '0px', $declaration->value));
+        }
         $isVariable = stripos($declaration->value, 'var(') !== false;
         $value = $isVariable ? $this->variables->in($declaration->value) : $declaration->value;
+        foreach ($isVariable ? array_keys($this->unsure) : [] as $name) {
+            if (str_starts_with($name, '--') && str_contains($declaration->value, $name)) {
+                $this->doubt($declaration->name);
+            }
+        }
         if ($declaration->name === 'all') {
             $this->all(strtolower(trim((string) $value)));
 
@@ -90,7 +153,14 @@ final class Computing
                 continue;
             }
             $one = trim($one);
+            if (strtolower($one) === 'revert-layer') {
+                $one = $this->before[$name] ?? 'unset';
+            }
             if (! $this->isValid($name, $one)) {
+                // A function that is not known here may say something all the same.
+                if (str_contains($one, '(')) {
+                    $this->doubt($name);
+                }
                 if (! $isVariable) {
                     continue;
                 }
@@ -130,7 +200,7 @@ final class Computing
                 ['thin', 'medium', 'thick'],
                 true,
             ) || $this->length($value, 16.0, 0.0) !== null,
-            str_ends_with($name, '-gap') => $value === 'normal' || $this->length($value, 16.0, 100.0) !== null,
+            str_ends_with($name, '-gap'), $name === 'letter-spacing' => $value === 'normal' || $this->length($value, 16.0, 100.0) !== null,
             default => $value !== '',
         };
     }
@@ -142,12 +212,14 @@ final class Computing
         $this->size = $this->fontSize();
         $this->colour = $this->textColour();
         $values = [];
-        foreach (['background-image', 'box-shadow', 'display', 'font-style', 'text-decoration-line', 'opacity', 'color-scheme'] as $name) {
+        foreach (self::TEXTS as $name) {
             $values[$name] = $this->specified($name);
         }
         $leading = $this->specified('line-height');
+        $pixels = $this->leading();
+        $this->line = $pixels;
         // A number is taken over as one, a length as what it comes to.
-        $values['line-height'] = is_numeric($leading) ? $leading : '';
+        $values['line-height'] = is_numeric($leading) ? $leading : (string) self::number($leading);
         $lengths = [];
         foreach (Shorthands::SIDES as $side) {
             $isDrawn = ! in_array(strtolower($this->specified("border-$side-style")), ['none', 'hidden'], true);
@@ -163,18 +235,38 @@ final class Computing
             $lengths[$gap] = $this->lengthOf($gap);
         }
 
+        $lengths['margin-left'] = $this->lengthOf('margin-left');
+        $spacing = $this->specified('letter-spacing');
+        $lengths['letter-spacing'] = $this->length($spacing, $this->size, $this->size) ?? 0.0;
+        $box = BoxWidth::of(
+            $this->parent,
+            $this->viewport,
+            $this->specified(...),
+            fn (string $length, float $whole): ?float => $this->length($length, $this->size, $whole),
+            $lengths['padding-left'] + $lengths['padding-right'] + $lengths['border-left-width'] + $lengths['border-right-width'],
+        );
+        foreach ($this->winners as $name => $winner) {
+            if (preg_match(self::MEASURED, $this->values[$name] ?? '') === 1) {
+                $this->doubt($name);
+            }
+        }
+
         return new Computed(
             $this->colour,
             CssColour::read($this->specified('background-color'), $this->colour, $this->isDark) ?? Colour::of(0, 0, 0, 0),
             self::families($this->specified('font-family')),
             $this->size,
             $this->weight(),
-            $this->leading(),
+            $pixels,
             $this->isDark,
             $values,
             $lengths,
             $this->winners,
             $this->variables->all(),
+            $box->pixels,
+            $box->isSure,
+            array_keys($this->unsure),
+            $this->parent,
         );
     }
 
@@ -269,6 +361,13 @@ final class Computing
         }, array_filter(CssValues::listed($value), fn (string $family): bool => $family !== '')));
     }
 
+    /** A sum of mere numbers; null where it is none. */
+    private static function number(string $value): ?float
+    {
+        return ! str_contains($value, '(') ? null
+            : Calc::of($value, fn (string $word): ?float => is_numeric($word) ? (float) $word : null);
+    }
+
     /** CSS pixels; null: as the font has it. */
     private function leading(): ?float
     {
@@ -277,6 +376,7 @@ final class Computing
         return match (true) {
             $value === 'normal' => null,
             is_numeric($value) => (float) $value * $this->size,
+            self::number($value) !== null => self::number($value) * $this->size,
             default => $this->length($value, $this->size, $this->size),
         };
     }
@@ -286,9 +386,21 @@ final class Computing
         $value = strtolower(CssValues::words($this->specified($name))[0] ?? '');
         $value = ['thin' => '1px', 'medium' => '3px', 'thick' => '5px', 'normal' => '0px'][$value] ?? $value;
         // A share of the box is not known before it is laid out; corners beyond half of it are round.
-        $whole = str_ends_with($name, '-radius') ? 100.0 : $this->viewport->width / 2;
+        $whole = str_ends_with($name, '-radius') ? 100.0 : $this->parent->width ?? (float) $this->viewport->width;
 
         return max(0.0, $this->length($value, $this->size, $whole) ?? 0.0);
+    }
+
+    /** Width of the nearest container, or of the screen. */
+    private function container(): float
+    {
+        for ($at = $this->parent; $at !== null; $at = $at->parent) {
+            if (in_array($at->value('container-type'), ['size', 'inline-size'], true)) {
+                return $at->width;
+            }
+        }
+
+        return (float) $this->viewport->width;
     }
 
     /** @param  float  $em  pixels of an em @param  float  $whole  of a hundred per cent */
@@ -313,8 +425,10 @@ final class Computing
                 'cm' => (float) $found[1] * 96 / 2.54,
                 'mm' => (float) $found[1] * 9.6 / 2.54,
                 'ch', 'ex' => (float) $found[1] * $em * 0.5,
-                'lh', 'rlh' => (float) $found[1] * $em * 1.5,
-                'vw', 'dvw', 'svw', 'lvw', 'vi', 'cqw', 'cqi' => (float) $found[1] * $viewport->width / 100,
+                'lh' => (float) $found[1] * ($this->line ?? $em * 1.2),
+                'rlh' => (float) $found[1] * $this->rootSize * 1.2,
+                'vw', 'dvw', 'svw', 'lvw', 'vi' => (float) $found[1] * $viewport->width / 100,
+                'cqw', 'cqi' => (float) $found[1] * $this->container() / 100,
                 'vh', 'dvh', 'svh', 'lvh', 'vb' => (float) $found[1] * $viewport->height / 100,
                 'vmin' => (float) $found[1] * min($viewport->width, $viewport->height) / 100,
                 'vmax' => (float) $found[1] * max($viewport->width, $viewport->height) / 100,

@@ -15,6 +15,7 @@ final readonly class Declaration
     /**
      * @param  string  $name  in lower case, but for custom properties
      * @param  int|null  $line  null: in the page itself
+     * @param  string  $address  against which what it names is found; empty: the page's own
      */
     public function __construct(
         public string $name,
@@ -22,11 +23,18 @@ final readonly class Declaration
         public bool $isImportant,
         public string $sheet,
         public ?int $line,
+        public string $address = '',
     ) {
     }
 
+    /** The same with another value. */
+    public function saying(string $value): self
+    {
+        return new self($this->name, $value, $this->isImportant, $this->sheet, $this->line, $this->address);
+    }
+
     /** @return list<self> of a block; what is no declaration is left out, as CSS wants it */
-    public static function all(string $block, string $sheet, ?int $line): array
+    public static function all(string $block, string $sheet, ?int $line, string $address = ''): array
     {
         $all = [];
         foreach (CssValues::split($block, ';') as $text) {
@@ -45,7 +53,7 @@ final readonly class Declaration
             }
             $isImportant = preg_match('/!\s*important$/iD', $value) === 1;
             $value = $isImportant ? rtrim((string) preg_replace('/!\s*important$/iD', '', $value)) : $value;
-            $all[] = new self(str_starts_with($name, '--') ? $name : strtolower($name), $value, $isImportant, $sheet, $line);
+            $all[] = new self(str_starts_with($name, '--') ? $name : strtolower($name), $value, $isImportant, $sheet, $line, $address);
         }
 
         return $all;

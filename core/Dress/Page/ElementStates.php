@@ -23,7 +23,7 @@ final class ElementStates
         $tag = strtolower((string) $element->localName);
 
         return match ($name) {
-            'root', 'scope' => ! $element->parentNode instanceof DOMElement,
+            'root' => ! $element->parentNode instanceof DOMElement,
             'link', 'any-link' => in_array($tag, ['a', 'area'], true) && $element->hasAttribute('href'),
             'first-child' => $element->previousElementSibling === null,
             'last-child' => $element->nextElementSibling === null,
@@ -44,7 +44,7 @@ final class ElementStates
         };
     }
 
-    /** "nth-child" and its kin, "not" of several and "lang" by what stands in their brackets. */
+    /** "nth-child" and its kin, and "lang", by what stands in their brackets. */
     public static function isCounted(FunctionNode $node, DOMElement $element): bool
     {
         $name = strtolower($node->getName());
@@ -57,14 +57,33 @@ final class ElementStates
             return false;
         }
         try {
-            [$step, $offset] = array_map(
-                fn (mixed $number): int => is_numeric($number) ? (int) $number : 0,
-                Parser::parseSeries($node->getArguments()),
-            );
+            $series = Parser::parseSeries($node->getArguments());
         } catch (ExceptionInterface) {
             return false;
         }
-        $steps = self::place($element, str_ends_with($name, 'of-type'), str_contains($name, 'last')) - $offset;
+
+        return self::isAt($series, self::place($element, str_ends_with($name, 'of-type'), str_contains($name, 'last')));
+    }
+
+    /** @param  string  $series  "2n + 1", "odd", "3" @param  int  $place  from 1 */
+    public static function isInSeries(string $series, int $place): bool
+    {
+        $series = strtolower((string) preg_replace('/\s+/', '', $series));
+        $series = ['odd' => '2n+1', 'even' => '2n'][$series] ?? $series;
+        if (preg_match('/^(?:([+-]?\d*)n)?([+-]?\d+)?$/D', $series, $found) !== 1 || $series === '') {
+            return false;
+        }
+        $step = $found[1] ?? '';
+        $step = str_contains($series, 'n') ? (in_array($step, ['', '+'], true) ? 1 : ($step === '-' ? -1 : (int) $step)) : 0;
+
+        return self::isAt([$step, (int) ($found[2] ?? 0)], $place);
+    }
+
+    /** @param  array<mixed>  $series  a step and an offset */
+    private static function isAt(array $series, int $place): bool
+    {
+        [$step, $offset] = array_map(fn (mixed $number): int => is_numeric($number) ? (int) $number : 0, array_values($series));
+        $steps = $place - $offset;
 
         return $step === 0 ? $steps === 0 : $steps % $step === 0 && $steps / $step >= 0;
     }

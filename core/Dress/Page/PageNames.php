@@ -31,6 +31,7 @@ final class PageNames
     /** Whether one of the selectors of a list may match something; where that is not sure, it may. */
     public function mayMatch(string $selectors): bool
     {
+        $selectors = EscapedNames::hidden($selectors);
         // What stands in brackets need not be there, and holds commas.
         if (str_contains($selectors, '(') || str_contains($selectors, '[')) {
             $before = '';
@@ -59,21 +60,9 @@ final class PageNames
         ) {
             return false; // of a part that is no element, or of another state
         }
-        if (str_contains($selector, '\\')) {
-            $selector = (string) preg_replace_callback('/\\\\(?:([0-9a-f]{1,6})\s?|(.))/i', fn (array $one): string => $one[1] !== ''
-                ? "\0".mb_chr((int) hexdec($one[1])) : "\0".($one[2] ?? ''), $selector);
-            preg_match_all('/[.#](?:[\w\x80-\xff-]|\0[\s\S])+/', $selector, $found);
-            foreach ($found[0] as $name) {
-                if (! isset($this->names[str_replace("\0", '', $name)])) {
-                    return false;
-                }
-            }
-
-            return true;
-        }
         preg_match_all('/([.#:]?)([\w\x80-\xff-]+|\*)/', $selector, $found, PREG_SET_ORDER);
         foreach ($found as [, $kind, $name]) {
-            if ($kind !== ':' && ! isset($this->names[$kind === '' ? strtolower($name) : $kind.$name])) {
+            if ($kind !== ':' && ! isset($this->names[$kind === '' ? strtolower($name) : $kind.EscapedNames::shown($name)])) {
                 return false;
             }
         }

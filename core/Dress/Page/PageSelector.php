@@ -19,51 +19,106 @@ use Symfony\Component\CssSelector\Parser\Parser;
  */
 final class PageSelector
 {
+    /** What "has" calls the element that it is asked of. */
+    public const ANCHOR = 'gnomic-anchor';
+
+    /** What stands for a pseudo-class with brackets, with its number. */
+    private const FUNCTION = 'gnomic-function-';
+
     /** Questions to elements until one selector is answered. */
     private const MOST_STEPS = 3_000;
 
     /** And until all of a page are: what is left then is not asked any more. */
     private const MOST_IN_ALL = 4_000_000;
 
+    /** Functions in functions. */
+    private const DEEP = 12;
+
     private static int $steps = 0;
 
     private static int $inAll = 0;
 
+    private static int $depth = 0;
+
+    private ?DOMElement $scope = null;
+
+    private ?DOMElement $anchor = null;
+
+    /**
+     * @param  array<string, SelectorFunction>  $functions  by what stands for them in the tree
+     * @param  bool  $isWhole  whether all of it was understood; else it may match more than it would
+     * @param  bool  $looksAside  whether it begins at siblings of the element that "has" is asked of
+     */
     private function __construct(
         private readonly NodeInterface $tree,
+        private readonly array $functions,
         public readonly Specificity $specificity,
-        public readonly string $key,
+        public readonly bool $isWhole,
+        public readonly bool $looksAside,
     ) {
     }
 
-    /** @return list<self> of a list; those that are of no element, or of a kind that is not known, are left out */
+    /** @return list<self> of a list; those that are of no element are left out */
     public static function all(string $list): array
     {
         /** @var Parser|null $parser */
         static $parser = null;
         $parser ??= new Parser;
         $all = [];
-        foreach (CssValues::listed($list) as $selector) {
+        if (self::$depth >= self::DEEP) {
+            return [];
+        }
+        self::$depth++;
+        foreach (CssValues::listed(EscapedNames::hidden($list)) as $selector) {
+            [$plain, $functions, $isWhole] = self::taken($selector);
             try {
-                $parsed = $parser->parse(self::known($selector));
+                $parsed = $parser->parse($plain);
             } catch (ExceptionInterface) {
                 continue;
             }
             foreach ($parsed as $one) {
                 if ($one->getPseudoElement() === null) {
-                    $all[] = new self($one->getTree(), $one->getSpecificity(), self::keyOf($one->getTree()));
+                    $specificity = $one->getSpecificity();
+                    foreach ($functions as $function) {
+                        // What stands for it was counted as a class.
+                        $specificity = $specificity->plus($function->specificity)->plus(new Specificity(0, -1, 0));
+                    }
+                    $all[] = new self(
+                        $one->getTree(),
+                        $functions,
+                        $specificity,
+                        $isWhole,
+                        preg_match('/^:'.self::ANCHOR.'\s*[+~]/', $plain) === 1,
+                    );
                 }
             }
         }
+        self::$depth--;
 
         return $all;
     }
 
-    public function matches(DOMElement $element): bool
+    /** @param  DOMElement|null  $scope  what ":scope" stands for; null: the root */
+    public function matches(DOMElement $element, ?DOMElement $scope = null): bool
     {
         self::$steps = 0;
-        $is = self::$inAll < self::MOST_IN_ALL && self::is($this->tree, $element);
+        $is = self::$inAll < self::MOST_IN_ALL && $this->holds($element, $scope);
         self::$inAll += self::$steps;
+
+        return $is;
+    }
+
+    /**
+     * The same as a part of another.
+     *
+     * @param  DOMElement|null  $anchor  that "has" is asked of
+     */
+    public function holds(DOMElement $element, ?DOMElement $scope, ?DOMElement $anchor = null): bool
+    {
+        [$before, $from] = [$this->scope, $this->anchor];
+        [$this->scope, $this->anchor] = [$scope, $anchor];
+        $is = $this->is($this->tree, $element);
+        [$this->scope, $this->anchor] = [$before, $from];
 
         return $is;
     }
@@ -80,41 +135,63 @@ final class PageSelector
         self::$inAll += $elements;
     }
 
-    /** What the parser does not know, by what it knows. */
-    private static function known(string $selector): string
+    /**
+     * What the parser does not know, by what it knows.
+     *
+     * @return array{string, array<string, SelectorFunction>, bool} the selector, what was taken out of it, and whether all of it is known
+     */
+    private static function taken(string $selector): array
     {
         $selector = (string) preg_replace('/(\[[^\]"\']*(?:"[^"]*"|\'[^\']*\')?)\s+[is]\]/i', '$1]', $selector);
-        $selector = (string) preg_replace('/:(?:-webkit-|-moz-)any\(/', ':is(', $selector);
+        $functions = [];
+        $isWhole = true;
+        $from = 0;
+        while (preg_match('/(?<!:):([\w-]+)\(/', $selector, $found, PREG_OFFSET_CAPTURE, $from) === 1) {
+            [$name, $at] = [strtolower($found[1][0]), $found[0][1]];
+            $open = $at + strlen($found[0][0]);
+            $close = self::closing($selector, $open);
+            $argument = substr($selector, $open, $close - $open);
+            $isOther = $name === 'lang' || (str_starts_with($name, 'nth-') && preg_match('/\sof\s/i', $argument) !== 1);
+            if ($isOther) {
+                $from = $open;
 
-        // "not" of several is "not" of each.
-        return (string) preg_replace_callback('/:not\((?=[^()]*[,\s>+~][^()]*\))([^()]*)\)/', self::each(...), $selector);
+                continue;
+            }
+            $function = SelectorFunction::of($name, $argument);
+            $put = '';
+            if ($function === null) {
+                $isWhole = false;
+            } else {
+                $key = self::FUNCTION.count($functions);
+                $functions[$key] = $function;
+                $put = ":$key";
+            }
+            $selector = substr($selector, 0, $at).$put.substr($selector, $close + 1);
+            $from = $at + strlen($put);
+        }
+
+        return [$selector, $functions, $isWhole];
     }
 
-    /** @param  array<string>  $not  matched, and what stands in its brackets */
-    private static function each(array $not): string
+    private static function closing(string $selector, int $at): int
     {
-        $simple = array_filter(CssValues::listed($not[1] ?? ''), fn (string $one): bool => preg_match('/[\s>+~]/', $one) !== 1);
+        $depth = 1;
+        $length = strlen($selector);
+        for (; $at < $length; $at++) {
+            $depth += match ($selector[$at]) {
+                '(' => 1,
+                ')' => -1,
+                default => 0,
+            };
+            if ($depth === 0) {
+                return $at;
+            }
+        }
 
-        return implode('', array_map(fn (string $one): string => ":not($one)", $simple));
+        return $length;
     }
 
-    /** The name by which an element that it may match is found: "#id", ".class", "div" or "*". */
-    private static function keyOf(NodeInterface $node): string
-    {
-        return match (true) {
-            $node instanceof Node\CombinedSelectorNode => self::keyOf($node->getSubSelector()),
-            $node instanceof Node\HashNode => '#'.$node->getId(),
-            $node instanceof Node\ClassNode => '.'.$node->getName(),
-            $node instanceof Node\ElementNode => strtolower($node->getElement() ?? '*'),
-            $node instanceof Node\SelectorNode => self::keyOf($node->getTree()),
-            $node instanceof Node\AttributeNode, $node instanceof Node\PseudoNode, $node instanceof Node\FunctionNode,
-            $node instanceof Node\NegationNode, => self::keyOf($node->getSelector()),
-            $node instanceof Node\MatchingNode, $node instanceof Node\SpecificityAdjustmentNode => self::keyOf($node->selector),
-            default => '*',
-        };
-    }
-
-    private static function is(NodeInterface $node, DOMElement $element): bool
+    private function is(NodeInterface $node, DOMElement $element): bool
     {
         // Combinators may be tried in very many ways; what is not found soon, nobody wrote for this element.
         if (++self::$steps > self::MOST_STEPS) {
@@ -122,36 +199,43 @@ final class PageSelector
         }
 
         return match (true) {
-            $node instanceof Node\SelectorNode => $node->getPseudoElement() === null && self::is($node->getTree(), $element),
+            $node instanceof Node\SelectorNode => $node->getPseudoElement() === null && $this->is($node->getTree(), $element),
             $node instanceof Node\ElementNode => $node->getElement() === null
                 || strtolower($node->getElement()) === strtolower((string) $element->localName),
-            $node instanceof Node\ClassNode => self::is($node->getSelector(), $element)
-                && in_array($node->getName(), Pieces::of($element->getAttribute('class')), true),
-            $node instanceof Node\HashNode => $element->getAttribute('id') === $node->getId() && self::is($node->getSelector(), $element),
-            $node instanceof Node\AttributeNode => self::is($node->getSelector(), $element) && self::hasAttribute($node, $element),
-            $node instanceof Node\PseudoNode => self::is($node->getSelector(), $element)
-                && ElementStates::is(strtolower($node->getIdentifier()), $element),
-            $node instanceof Node\FunctionNode => self::is($node->getSelector(), $element) && ElementStates::isCounted($node, $element),
-            $node instanceof Node\NegationNode => self::is(
-                $node->getSelector(),
-                $element,
-            ) && ! self::is($node->getSubSelector(), $element),
-            $node instanceof Node\MatchingNode, $node instanceof Node\SpecificityAdjustmentNode => self::is($node->selector, $element)
-                && array_filter($node->arguments, fn (NodeInterface $one): bool => self::is($one, $element)) !== [],
-            $node instanceof Node\CombinedSelectorNode => self::is($node->getSubSelector(), $element)
-                && self::isCombined($node, $element),
+            $node instanceof Node\ClassNode => $this->is($node->getSelector(), $element)
+                && in_array(EscapedNames::shown($node->getName()), Pieces::of($element->getAttribute('class')), true),
+            $node instanceof Node\HashNode => $element->getAttribute('id') === EscapedNames::shown($node->getId()) && $this->is($node->getSelector(), $element),
+            $node instanceof Node\AttributeNode => $this->is($node->getSelector(), $element) && self::hasAttribute($node, $element),
+            $node instanceof Node\PseudoNode => $this->is($node->getSelector(), $element)
+                && $this->isState(strtolower($node->getIdentifier()), $element),
+            $node instanceof Node\FunctionNode => $this->is($node->getSelector(), $element) && ElementStates::isCounted($node, $element),
+            $node instanceof Node\CombinedSelectorNode => $this->is($node->getSubSelector(), $element)
+                && $this->isCombined($node, $element),
             default => false,
         };
     }
 
-    private static function isCombined(Node\CombinedSelectorNode $node, DOMElement $element): bool
+    private function isState(string $name, DOMElement $element): bool
+    {
+        if (isset($this->functions[$name])) {
+            return $this->functions[$name]->matches($element, $this->scope);
+        }
+
+        return match ($name) {
+            self::ANCHOR => $this->anchor !== null && $element->isSameNode($this->anchor),
+            'scope' => $this->scope === null ? ElementStates::is('root', $element) : $element->isSameNode($this->scope),
+            default => ElementStates::is($name, $element),
+        };
+    }
+
+    private function isCombined(Node\CombinedSelectorNode $node, DOMElement $element): bool
     {
         $of = $node->getSelector();
         $combinator = trim($node->getCombinator());
         $isSibling = $combinator === '+' || $combinator === '~';
         $other = $isSibling ? $element->previousElementSibling : $element->parentNode;
         while ($other instanceof DOMElement) {
-            if (self::is($of, $other)) {
+            if ($this->is($of, $other)) {
                 return true;
             }
             if ($combinator === '>' || $combinator === '+') {
@@ -169,7 +253,7 @@ final class PageSelector
             return false;
         }
         $is = $element->getAttribute($node->getAttribute());
-        $wanted = (string) $node->getValue();
+        $wanted = EscapedNames::shown((string) $node->getValue());
 
         return match ($node->getOperator()) {
             'exists' => true,

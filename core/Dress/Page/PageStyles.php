@@ -7,15 +7,22 @@ namespace Gnomic\Dress\Page;
 use DOMElement;
 use Gnomic\Text\Pieces;
 use SplObjectStorage;
+use Symfony\Component\CssSelector\Node\Specificity;
 
 /** The cascade of a page (CSS Cascading and Inheritance 5), for the elements that are asked after and those that they are in. */
 final class PageStyles
 {
-    /** @var array<string, list<array{int, PageSelector}>> by the name that an element needs */
+    /** @var array<string, list<int>> places of rules by a name that an element needs */
     private array $index = [];
+
+    /** @var array<int, list<PageSelector>> by place of the rule, read when it is first asked */
+    private array $selectors = [];
 
     /** @var SplObjectStorage<DOMElement, Computed> */
     private SplObjectStorage $computed;
+
+    /** @var array<int, true> places of rules that were asked and not understood, or whose condition is not sure */
+    private array $doubtful = [];
 
     /**
      * @param  list<StyleRule>  $rules
@@ -30,8 +37,8 @@ final class PageStyles
     ) {
         $this->computed = new SplObjectStorage;
         foreach ($rules as $place => $rule) {
-            foreach (PageSelector::all($rule->selector) as $selector) {
-                $this->index[$selector->key][] = [$place, $selector];
+            foreach (SelectorKeys::of($rule->selector) as $key) {
+                $this->index[$key][] = $place;
             }
         }
     }
@@ -59,10 +66,16 @@ final class PageStyles
                 $this->registered,
                 $this->alone,
             );
-            $this->computed[$one] = $computing->of($this->cascaded($one));
+            $this->computed[$one] = $computing->of($this->cascaded($one, $parent));
         }
 
         return $this->computed[$element];
+    }
+
+    /** How many rules were asked that are not understood, or hold at widths that nobody knows before the page is laid out. */
+    public function doubtful(): int
+    {
+        return count($this->doubtful);
     }
 
     private function root(DOMElement $element): ?Computed
@@ -72,15 +85,23 @@ final class PageStyles
         return $root !== null && $this->computed->contains($root) ? $this->computed[$root] : null;
     }
 
-    /** @return list<Declaration> those that hold for an element, the weakest first */
-    private function cascaded(DOMElement $element): array
+    /** What holds for an element. */
+    private function cascaded(DOMElement $element, ?Computed $parent): Cascaded
     {
         $matched = [];
+        $doubtful = [];
         foreach ($this->names($element) as $name) {
-            foreach ($this->index[$name] ?? [] as [$place, $selector]) {
-                $is = $matched[$place] ?? null;
-                if (($is === null || $selector->specificity->compareTo($is) > 0) && $selector->matches($element)) {
-                    $matched[$place] = $selector->specificity;
+            foreach ($this->index[$name] ?? [] as $place) {
+                if (isset($matched[$place]) || isset($doubtful[$place])) {
+                    continue;
+                }
+                [$specificity, $isSure] = $this->matched($place, $element, $parent);
+                if (! $isSure) {
+                    $doubtful[$place] = true;
+                    $this->doubtful[$place] = true;
+                }
+                if ($specificity !== null) {
+                    $matched[$place] = $specificity;
                 }
             }
         }
@@ -91,32 +112,68 @@ final class PageStyles
             $one,
         ] <=> [0, 0, $two];
         usort($places, $by(1));
-        $normal = $important = [];
-        foreach ($places as $place) {
-            foreach ($this->rules[$place]->declarations() as $declaration) {
-                if (! $declaration->isImportant) {
-                    $normal[] = $declaration;
-                }
-            }
-        }
         $own = Declaration::all($element->getAttribute('style'), 'style attribute', null);
+        $groups = [...$this->groups($places, false), self::chosen($own, false)];
         // What is important in an earlier layer is stronger.
         usort($places, $by(-1));
-        foreach ($places as $place) {
-            foreach ($this->rules[$place]->declarations() as $declaration) {
-                if ($declaration->isImportant) {
-                    $important[] = $declaration;
+        $unsure = array_merge([], ...array_map(
+            fn (int $place): array => array_column($this->rules[$place]->declarations(), 'name'),
+            array_keys($doubtful),
+        ));
+
+        return new Cascaded([...$groups, ...$this->groups($places, true), self::chosen($own, true)], array_values(array_unique($unsure)));
+    }
+
+    /** @return array{Specificity|null, bool} null where a rule does not hold; and whether all of it was understood */
+    private function matched(int $place, DOMElement $element, ?Computed $parent): array
+    {
+        $rule = $this->rules[$place];
+        $best = null;
+        $isWhole = true;
+        $roots = $rule->context->scope === null ? [null] : $rule->context->scope->rootsFor($element);
+        foreach ($roots === [] ? [] : $this->selectors[$place] ??= PageSelector::all($rule->selector) as $selector) {
+            if ($best !== null && $selector->isWhole && $selector->specificity->compareTo($best) <= 0) {
+                continue;
+            }
+            foreach ($roots as $root) {
+                if ($selector->matches($element, $root)) {
+                    $isWhole = $isWhole && $selector->isWhole;
+                    $best = $selector->isWhole ? $selector->specificity : $best;
+                    break;
                 }
             }
         }
-        $isImportant = fn (Declaration $one): bool => $one->isImportant;
+        foreach ($best === null ? [] : $rule->context->containers as $condition) {
+            $answer = Containers::answer($condition, $parent, $this->viewport);
+            $isWhole = $isWhole && $answer->isSure;
+            $best = $answer->holds ? $best : null;
+        }
 
-        return [
-            ...$normal,
-            ...array_filter($own, fn (Declaration $one): bool => ! $one->isImportant),
-            ...$important,
-            ...array_filter($own, $isImportant),
-        ];
+        return [$best, $isWhole];
+    }
+
+    /**
+     * @param  list<int>  $places  of rules, in their order
+     * @return list<list<Declaration>> layer by layer
+     */
+    private function groups(array $places, bool $areImportant): array
+    {
+        $groups = [];
+        foreach ($places as $place) {
+            $rule = $this->rules[$place];
+            $groups[$rule->layer] = [...$groups[$rule->layer] ?? [], ...self::chosen($rule->declarations(), $areImportant)];
+        }
+
+        return array_values($groups);
+    }
+
+    /**
+     * @param  list<Declaration>  $declarations
+     * @return list<Declaration>
+     */
+    private static function chosen(array $declarations, bool $areImportant): array
+    {
+        return array_values(array_filter($declarations, fn (Declaration $one): bool => $one->isImportant === $areImportant));
     }
 
     /** @return list<string> */

@@ -24,10 +24,10 @@ final class SheetReader
 
     /** Properties that are computed; a rule that has none of them is passed over. */
     private const RELEVANT = '/(?:^|[;{\s])(?:--|color|background|font|border|padding|line-height|all\s*:|box-shadow|opacity|gap|row-gap'
-        .'|column-gap|display|text-decoration)/i';
+        .'|column-gap|display|text-|letter-spacing|margin|width|min-|max-|inline-size|container|float|box-sizing|flex|grid|position)/i';
 
-    /** Comments, strings and addresses; a string that is not closed ends with its line. */
-    private const WHOLE = '~/\*(?:[^*]++|\*(?!/))*+(?:\*/|$)|"(?:[^"\\\\\n]++|\\\\.)*+(?:"|(?=\n)|$)'
+    /** Comments, strings, addresses, and what older pages hide their rules by; a string that is not closed ends with its line. */
+    private const WHOLE = '~\\\\.|<!--|-->|/\*(?:[^*]++|\*(?!/))*+(?:\*/|$)|"(?:[^"\\\\\n]++|\\\\.)*+(?:"|(?=\n)|$)'
         .'|\'(?:[^\'\\\\\n]++|\\\\.)*+(?:\'|(?=\n)|$)|url\([^)"\']*+\)~s';
 
     /** @var list<StyleRule> */
@@ -48,7 +48,7 @@ final class SheetReader
     private int $nameless = 0;
 
     /**
-     * @param  Closure(string): (array{css: string, name: string}|null)  $import  fetches a sheet by its address; null where it cannot be
+     * @param  Closure(string): (array{css: string, name: string, address: string}|null)  $import  fetches a sheet by its address; null where it cannot be
      *     had
      * @param  PageNames  $names  of the page's elements, classes and identifiers
      */
@@ -56,11 +56,15 @@ final class SheetReader
     {
     }
 
-    /** @param  string  $name  of the sheet, for people @param  string  $media  queries under which it holds */
-    public function read(string $css, string $name, string $media = ''): void
+    /**
+     * @param  string  $name  of the sheet, for people
+     * @param  string  $address  against which what it names is found
+     * @param  string  $media  queries under which it holds
+     */
+    public function read(string $css, string $name, string $address = '', string $media = ''): void
     {
         if ($this->viewport->matches($media)) {
-            $this->block(SheetBlock::sheet(self::tidy($css), $name, '', 0));
+            $this->block(SheetBlock::sheet(self::tidy($css), RuleContext::sheet($name, $address, ''), 0));
         }
     }
 
@@ -92,6 +96,9 @@ final class SheetReader
 
         // What ends rules is no end within a string.
         return (string) preg_replace_callback(self::WHOLE, fn (array $one): string => match (true) {
+            $one[0] === '<!--', $one[0] === '-->' => ' ',
+            // An escaped sign is none; one that ends rules would be taken for it all the same.
+            $one[0][0] === '\\' => strtr($one[0], '{};', '___'),
             $one[0][0] === '/' => str_repeat("\n", substr_count($one[0], "\n")).' ',
             strlen($one[0]) < 2 || ($one[0][0] !== 'u' && $one[0][-1] !== $one[0][0]) => Declaration::BROKEN,
             strpbrk($one[0], '{};') !== false => strtr($one[0], '{};', '   '),
@@ -119,7 +126,7 @@ final class SheetReader
             if ($stop >= $end || $css[$stop] !== '{') {
                 if ($prelude !== '' && $prelude[0] === '@') {
                     $this->statement($prelude, $in);
-                } elseif ($in->parent !== null && $prelude !== '') {
+                } elseif ($in->context->parent !== null && $prelude !== '') {
                     $own .= $prelude.';';
                 }
                 // A brace that closes nothing belongs to the rule behind it, which is none by that.
@@ -130,7 +137,7 @@ final class SheetReader
             }
             // The value of a custom property may be a block of its own.
             $close = self::closing($css, $stop, $end);
-            if ($in->parent !== null && preg_match('/^--[\w-]+\s*:/', $prelude) === 1) {
+            if ($in->context->parent !== null && preg_match('/^--[\w-]+\s*:/', $prelude) === 1) {
                 $at = $close + 1;
 
                 continue;
@@ -140,11 +147,19 @@ final class SheetReader
 
                 continue;
             }
+            // What a rule says stands in order with what is nested in it (CSS Nesting 1, 4).
+            $this->own($in, $own, $line);
+            $own = '';
             $this->rule($prelude, $in->inner($stop + 1, $close, $line));
             $at = $close + 1;
         }
-        if ($in->parent !== null && $own !== '') {
-            $this->keep($in->parent, $own, $in->layer, $in->name, $line);
+        $this->own($in, $own, $line);
+    }
+
+    private function own(SheetBlock $in, string $own, int $line): void
+    {
+        if ($in->context->parent !== null && $own !== '') {
+            $this->keep($in->context->parent, $own, $in->context, $line);
         }
     }
 
@@ -154,48 +169,51 @@ final class SheetReader
             return;
         }
         if ($prelude[0] === '@') {
-            $layer = $this->group($prelude, $body);
-            if ($layer !== null) {
-                $scope = preg_match('/^@scope\s*\(([^)]+)\)/i', $prelude, $found) === 1 ? $found[1] : $body->parent;
-                $this->block($body->under($layer, $scope));
+            $context = $this->group($prelude, $body);
+            if ($context !== null) {
+                $this->block($body->under($context));
             }
 
             return;
         }
-        $selector = $body->parent === null ? $prelude : self::nested($body->parent, $prelude);
+        $selector = $body->context->parent === null ? $prelude : self::nested($body->context->parent, $prelude);
+        if ($body->context->parent === null && $body->context->scope !== null) {
+            $selector = str_replace('&', ':where(:scope)', $selector);
+        }
         // Rules nested in themselves grow without end; nobody's selector is that long.
         if (strlen($selector) > self::LONGEST) {
             return;
         }
         if ($body->hasBlocks()) {
-            $this->block($body->under($body->layer, $selector));
+            $this->block($body->under($body->context->inRule($selector)));
         } else {
-            $this->keep($selector, $body->text(), $body->layer, $body->name, $body->line);
+            $this->keep($selector, $body->text(), $body->context, $body->line);
         }
     }
 
-    private function keep(string $selector, string $block, string $layer, string $name, int $line): void
+    private function keep(string $selector, string $block, RuleContext $context, int $line): void
     {
         if (preg_match(self::RELEVANT, $block) === 1 && $this->names->mayMatch($selector)) {
-            $this->rules[] = new StyleRule($selector, $block, $layer.'~', $name, $line);
+            $this->rules[] = new StyleRule($selector, $block, $context->layer.'~', $context, $line);
         }
     }
 
-    /** @return string|null layer of what stands in a rule that groups others; null where nothing of it holds */
-    private function group(string $prelude, SheetBlock $body): ?string
+    /** @return RuleContext|null of what stands in a rule that groups others; null where nothing of it holds */
+    private function group(string $prelude, SheetBlock $body): ?RuleContext
     {
         preg_match('/^@([\w-]+)\s*(.*)$/sD', $prelude, $found);
         [$rule, $of] = $found === [] ? ['', ''] : [strtolower($found[1]), trim($found[2])];
         if ($rule === 'property') {
             $this->register($of, $body->text());
         }
+        $context = $body->context;
 
         return match ($rule) {
-            'media' => $this->viewport->matches($of) ? $body->layer : null,
-            'supports' => $this->viewport->supports($of) ? $body->layer : null,
-            'container' => $this->viewport->contains($of) ? $body->layer : null,
-            'layer' => $this->layer($body->layer, $of === '' ? 'nameless '.++$this->nameless : $of),
-            'scope' => $body->layer,
+            'media' => $this->viewport->matches($of) ? $context : null,
+            'supports' => $this->viewport->supports($of) ? $context : null,
+            'container' => $context->inContainer($of),
+            'layer' => $context->inLayer($this->layer($context->layer, $of === '' ? 'nameless '.++$this->nameless : $of)),
+            'scope' => $context->inScope($of),
             default => null,
         };
     }
@@ -213,7 +231,7 @@ final class SheetReader
 
     private function statement(string $statement, SheetBlock $in): void
     {
-        $layer = $in->layer;
+        $layer = $in->context->layer;
         if (preg_match('/^@layer\s+(.+)$/sDi', $statement, $found) === 1) {
             foreach (CssValues::listed($found[1]) as $name) {
                 $this->layer($layer, $name);
@@ -234,7 +252,8 @@ final class SheetReader
         }
         $sheet = $this->viewport->matches($rest) ? ($this->import)($found[1]) : null;
         if ($sheet !== null) {
-            $this->block(SheetBlock::sheet(self::tidy($sheet['css']), $sheet['name'], $inner, $in->depth + 1));
+            $context = RuleContext::sheet($sheet['name'], $sheet['address'], $inner);
+            $this->block(SheetBlock::sheet(self::tidy($sheet['css']), $context, $in->depth + 1));
         }
     }
 

@@ -92,15 +92,41 @@ final class Shorthands
                 $name,
                 $found,
             ) === 1 => self::border($found[1] ?? '', $isName ? null : $words, $isName ? ($words[0] ?? '') : ''),
-            $name === 'text-decoration' => [
-                'text-decoration-line' => $isName ? $value : (
-                    preg_match('/\b(underline|none|overline|line-through)\b/i', $value, $found) === 1 ? strtolower($found[1]) : 'none'
-                ),
+            $name === 'text-decoration' => $isName ? $all(
+                ['text-decoration-line', 'text-decoration-style', 'text-decoration-thickness']
+            ) : self::decoration($value),
+            $name === 'margin' => $isName ? $all(['margin-right', 'margin-left']) : array_intersect_key(
+                self::four('margin-%s', $words) ?? [],
+                ['margin-right' => 1, 'margin-left' => 1],
+            ),
+            $name === 'margin-inline' => ['margin-left' => $words[0] ?? '', 'margin-right' => $words[1] ?? $words[0] ?? ''],
+            $name === 'margin-inline-start' => ['margin-left' => $value],
+            $name === 'margin-inline-end' => ['margin-right' => $value],
+            preg_match('/^(min-|max-)?inline-size$/D', $name, $found) === 1 => [($found[1] ?? '').'width' => $value],
+            $name === 'container' => $isName ? $all(['container-name', 'container-type']) : [
+                'container-name' => CssValues::parted($value, '/')[0],
+                'container-type' => CssValues::parted($value, '/')[1] ?? 'normal',
             ],
+            $name === 'flex-flow' => ['flex-direction' => preg_match('/\b(?:row|column)(?:-reverse)?\b/', $value, $found) === 1
+                ? $found[0] : ($isWide ? $value : 'row')],
+            $name === 'grid-template', $name === 'grid' => ['grid-template-columns' => $isWide ? $value
+                : CssValues::parted($value, '/')[1] ?? 'none'],
             default => [$name => $value],
         };
 
         return $set;
+    }
+
+    /** @return array<string, string> */
+    private static function decoration(string $value): array
+    {
+        $find = fn (string $pattern, string $else): string => preg_match($pattern, $value, $found) === 1 ? strtolower($found[0]) : $else;
+
+        return [
+            'text-decoration-line' => $find('/\b(?:underline|none|overline|line-through)\b/i', 'none'),
+            'text-decoration-style' => $find('/\b(?:solid|double|dotted|dashed|wavy)\b/i', 'solid'),
+            'text-decoration-thickness' => $find('/(?<![\w#.-])(?:\.?\d[\d.]*(?:px|em|rem|%)|from-font)/i', 'auto'),
+        ];
     }
 
     /** @return list<string> */

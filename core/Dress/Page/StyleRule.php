@@ -14,14 +14,13 @@ final class StyleRule
      * @param  string  $selector  a list of them
      * @param  string  $block  what stands in its braces
      * @param  string  $layer  sorts cascade layers in their order; those in none come last
-     * @param  string  $sheet  name of the sheet, for people
      * @param  int  $line  of the selector
      */
     public function __construct(
         public readonly string $selector,
         private readonly string $block,
         public readonly string $layer,
-        public readonly string $sheet,
+        public readonly RuleContext $context,
         public readonly int $line,
     ) {
     }
@@ -29,6 +28,6 @@ final class StyleRule
     /** @return list<Declaration> */
     public function declarations(): array
     {
-        return $this->declarations ??= Declaration::all($this->block, $this->sheet, $this->line);
+        return $this->declarations ??= Declaration::all($this->block, $this->context->sheet, $this->line, $this->context->address);
     }
 }

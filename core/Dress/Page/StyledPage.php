@@ -79,7 +79,7 @@ final readonly class StyledPage
         $import = function (string $href) use (&$at, $fetch): ?array {
             $sheet = $fetch(Address::resolved($href, $at));
 
-            return $sheet === null ? null : ['css' => $sheet['css'], 'name' => $sheet['name']];
+            return $sheet;
         };
         $reader = new SheetReader($viewport, $names, $import);
         foreach ($this->sheets() as $sheet) {
@@ -91,7 +91,7 @@ final readonly class StyledPage
             ] : $fetch($sheet['href']);
             if ($found !== null) {
                 $at = $found['address'];
-                $reader->read($found['css'], $found['name'], $sheet['media']);
+                $reader->read($found['css'], $found['name'], $at, $sheet['media']);
             }
         }
 

@@ -17,6 +17,8 @@ final readonly class Viewport
     /** Conditions in conditions: deeper ones are nothing that somebody wrote. */
     private const DEEP = 12;
 
+    public const NARROW = 390;
+
     /** @param  int  $width  CSS pixels */
     public function __construct(public int $width = 1280, public int $height = 800, public bool $isDark = false)
     {
@@ -25,6 +27,12 @@ final readonly class Viewport
     public function dark(): self
     {
         return new self($this->width, $this->height, true);
+    }
+
+    /** The screen of a phone, for whoever prefers the same. */
+    public function narrow(): self
+    {
+        return new self(self::NARROW, $this->height, $this->isDark);
     }
 
     /** @param  string  $media  a list of queries; empty: always */

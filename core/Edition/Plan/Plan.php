@@ -24,7 +24,7 @@ use Gnomic\Text\Catalogue;
 final readonly class Plan
 {
     /** Width from which on a widget says nothing of the screen, and what a page keeps free beside it on a phone; CSS pixels. */
-    private const COLUMN = 560;
+    public const COLUMN = 560;
 
     private const MARGINS = 40;
 
@@ -52,6 +52,7 @@ final readonly class Plan
         public array $ranges,
         public array $layouts,
         public Fitting $fitting,
+        private ?Fitting $narrow,
         public Font $font,
         public string $all,
         public int $further,
@@ -91,6 +92,13 @@ final readonly class Plan
             $ranges,
             self::layouts($shape, $ranges),
             new Fitting($shape, $cards, $ranges, $heights, $box),
+            self::narrow($tokens, fn (CardBox $box): Fitting => new Fitting(
+                $shape,
+                $cards,
+                $ranges,
+                new CardHeights($cards, $shape, $input->font, $box),
+                $box,
+            )),
             $input->font,
             $all,
             count($input->pages()),
@@ -99,6 +107,20 @@ final readonly class Plan
             $isFlush,
             Choices::of($chosen, $input->words, count($cards)),
         );
+    }
+
+    /** @param  callable(CardBox): Fitting  $fitting */
+    private static function narrow(LookTokens $tokens, callable $fitting): ?Fitting
+    {
+        $isOther = $tokens->isBoxed() && ($tokens->insetNarrow ?? $tokens->inset) !== $tokens->inset;
+
+        return $isOther ? $fitting(CardBox::of($tokens, true)) : null;
+    }
+
+    /** How words fit where there is other room on the cards of narrow widgets. @param  int  $width  as unscaled() has it */
+    public function fittingAt(int $width): Fitting
+    {
+        return $width < self::COLUMN ? $this->narrow ?? $this->fitting : $this->fitting;
     }
 
     public function layout(): Layout

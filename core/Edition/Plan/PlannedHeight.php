@@ -105,10 +105,11 @@ final readonly class PlannedHeight
         $range = $this->plan->at($width);
         $space = $this->plan->shape->space($width);
         $of = $range->layout->cardWidth($space, $range->arrangement->columns, $range->arrangement->cards);
-        $fixed = $this->plan->fitting->level($range);
+        $fitting = $this->plan->fittingAt($width);
+        $fixed = $fitting->level($range);
         $heights = [];
-        $clamps = $this->plan->fitting->clamps($range);
-        foreach (array_slice($this->plan->fitting->heights($range), 0, $range->arrangement->cards) as $place => $height) {
+        $clamps = $fitting->clamps($range);
+        foreach (array_slice($fitting->heights($range), 0, $range->arrangement->cards) as $place => $height) {
             $clamp = $clamps[$place];
             $own = Metrics::EM * $height->at($of / Metrics::EM, $clamp->lines, $range->without, $fixed !== null, $clamp->isCut);
             $heights[] = max($own, $fixed === null ? 0.0 : Metrics::EM * ($fixed + 2 * $this->plan->box->around));

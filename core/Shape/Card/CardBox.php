@@ -51,11 +51,12 @@ final readonly class CardBox
         return new self(self::OPEN, 0.0, 0.0, 0.0, self::LEADING);
     }
 
-    public static function of(LookTokens $tokens): self
+    /** @param  bool  $isNarrow  whether it is of narrow widgets */
+    public static function of(LookTokens $tokens, bool $isNarrow = false): self
     {
         $edge = $tokens->edge / Metrics::EM;
         $isBoxed = $tokens->isBoxed();
-        $inset = $tokens->inset / Metrics::EM;
+        $inset = ($isBoxed && $isNarrow ? $tokens->insetNarrow ?? $tokens->inset : $tokens->inset) / Metrics::EM;
 
         return new self(
             $isBoxed ? $inset : $tokens->pad / Metrics::EM,
