@@ -32,7 +32,12 @@ final readonly class Growing
         return 'clamp('.$percent($ends[0]).','.$percent($start).self::screens($slope).','.$percent($ends[1]).')';
     }
 
-    /** A font-size of what stands in letters of this size. @param  float  $narrow  of it, on narrow screens @param  float  $wide  on others */
+    /**
+     * A font-size of what stands in letters of this size.
+     *
+     * @param  float  $narrow  of it, on narrow screens
+     * @param  float  $wide  on others
+     */
     public function times(float $narrow, float $wide): string
     {
         $em = fn (float $size): string => WidthRules::number($size).'em';

@@ -189,7 +189,8 @@ final class LookRules
     /** What comes after the style of the parts: what of them a look makes otherwise. */
     public static function after(Dressed $look): string
     {
-        return self::heading($look).self::buttons($look).self::onCards($look).self::narrow($look->tokens).(self::LINKS[$look->tokens->links] ?? '');
+        return self::heading($look).self::buttons($look).self::onCards($look).self::narrow($look->tokens)
+            .(self::LINKS[$look->tokens->links] ?? '');
     }
 
     /** @return list<string> parts of the style sheet that it needs */

@@ -39,6 +39,9 @@ final readonly class LookTokens
         'line' => 'by a line', 'thick' => 'by a thick line', 'dotted' => 'by a dotted line', 'pointed' => 'by a line under the pointer',
     ];
 
+    /** Size of words on cards, in that of the letters around them: what TypeScale has as usual. */
+    public const WORDS = 1.0625;
+
     /** Width of screens, in CSS pixels, that sizes of narrow ones are of, and that the others are of; between them they grow. */
     public const NARROW = 390;
 
@@ -49,7 +52,8 @@ final readonly class LookTokens
         'angle' => 180, 'picture' => null, 'text' => null, 'headings' => null, 'size' => 100, 'weight' => 700, 'leading' => 153,
         'corner' => 3, 'rule' => 1, 'edge' => 0, 'shadow' => 0, 'gap' => null, 'inset' => 0, 'pictureCorner' => 0, 'pictureEdge' => 0,
         'glyph' => 'star', 'glyphSize' => 100, 'hover' => 'none', 'quotes' => 1, 'head' => 'line',
-        'lines' => 'rows', 'measure' => 68, 'pad' => 28, 'sizeNarrow' => null, 'insetNarrow' => null, 'headingSize' => null, 'headingNarrow' => null,
+        'lines' => 'rows', 'measure' => 68, 'pad' => 28, 'sizeNarrow' => null, 'insetNarrow' => null,
+        'headingSize' => null, 'headingNarrow' => null,
         'headingLeading' => 125, 'headingCase' => 'written', 'headingSpacing' => 0, 'buttonCorner' => null, 'buttonWeight' => 600,
         'buttonCase' => 'written', 'links' => 'line', 'hang' => 0,
     ];
@@ -256,7 +260,7 @@ final readonly class LookTokens
             'buttonWeight' => NumberSchema::whole(300, 900, about: 'Weight of words on painted buttons.'),
             'buttonCase' => ChoiceSchema::orNull(self::CASES, 'How capitals stand on painted buttons.'),
             'links' => ChoiceSchema::orNull(self::LINKS, 'How links are told from other words.'),
-            'hang' => NumberSchema::whole(0, 1, about: 'Whether painted cards hang out, so that words on them stand on the page\'s lines.'),
+            'hang' => NumberSchema::whole(0, 1, about: 'Whether what is painted hangs out, so that words stand on the page\'s lines.'),
         ];
     }
 

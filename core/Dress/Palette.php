@@ -121,7 +121,12 @@ final readonly class Palette
 
         return match (true) {
             in_array($token, self::OVER, true) => TextSchema::matchingOrNull(self::OPAQUE, $such, 7, $about),
-            isset(self::ELSE[$token]) || in_array($token, self::CLOSED, true) => TextSchema::matchingOrNull(self::OPAQUE_OR_NONE, $such.$none, 7, $about),
+            isset(self::ELSE[$token]), in_array($token, self::CLOSED, true) => TextSchema::matchingOrNull(
+                self::OPAQUE_OR_NONE,
+                $such.$none,
+                7,
+                $about,
+            ),
             self::mayBeMissing($token) => TextSchema::matchingOrNull(self::ANY_OR_NONE, $such.$none, 9, $about),
             default => TextSchema::matchingOrNull(self::ANY, "$such, or \"#1d233380\" where it lets through", 9, $about),
         };
@@ -158,7 +163,11 @@ final readonly class Palette
         $button = $this->colour('button');
         $white = Colour::hex('#fff');
 
-        return $this->colour('buttonInk') ?? ($button === null ? $this->sure('accent') : ($button->contrastWith($white) >= 4.5 ? $white : Colour::hex('#000')));
+        return $this->colour('buttonInk') ?? match (true) {
+            $button === null => $this->sure('accent'),
+            $button->contrastWith($white) >= 4.5 => $white,
+            default => Colour::hex('#000'),
+        };
     }
 
     /** Whether cards are painted. */

@@ -49,7 +49,8 @@ final class Notes
             }
         }
         $said = $winner === null ? 'no style sheet sets it; browser default' : $this->used->told($winner);
-        $this->evidence[] = new Evidence($token, $value, $what, $isSure ? $said : "$said; a rule that was not understood may change it", $isSure);
+        $said .= $isSure ? '' : '; a rule that was not understood may change it';
+        $this->evidence[] = new Evidence($token, $value, $what, $said, $isSure);
     }
 
     /** @param  string  $how  in words */

@@ -57,7 +57,8 @@ final readonly class PaletteReading
         $palette['heading'] = $heading === null || $its === null || $its->toHex() === $palette['ink'] ? null
             : $this->put('heading', $its, $heading, 'color', 'headings');
         $accent = $this->accent();
-        $palette['accent'] = $accent === null ? $palette['ink'] : $this->put('accent', $this->seen($accent[0]), ...array_slice($accent, 1));
+        $palette['accent'] = $accent === null ? $palette['ink']
+            : $this->put('accent', $this->seen($accent[0]), $accent[1], $accent[2], $accent[3]);
         $link = $this->samples->link();
         $palette['link'] = $link === null ? $palette['ink']
             : $this->put('link', $this->seen($this->samples->style($link)->colour), $link, 'color', 'links');

@@ -26,6 +26,8 @@ final class StyleSamples
 
     private const BUTTON = '/(?:^|[\s_-])(?:btn|button|cta)(?:$|[\s_-])/i';
 
+    private const BOXES = ['div', 'article', 'li', 'section', 'aside', 'a', 'blockquote', 'figure'];
+
     private const CARD = '/(?:^|[\s_-])(?:card|tile|panel|box|teaser|quote|testimonial|review)(?:$|[\s_-])/i';
 
     /** @var array<int, array<string, list<DOMElement>>> by element and tag */
@@ -179,13 +181,13 @@ final class StyleSamples
     private function usualCard(): ?DOMElement
     {
         $times = $first = [];
-        foreach ($this->within($this->section->element, ['div', 'article', 'li', 'section', 'aside', 'a', 'blockquote', 'figure']) as $element) {
+        foreach ($this->within($this->section->element, self::BOXES) as $element) {
             $class = $element->getAttribute('class');
             $isLike = fn (?DOMElement $other): bool => $other !== null && $other->localName === $element->localName
                 && ($other->getAttribute('class') === $class);
             $isAmong = $class !== '' && ($isLike($element->nextElementSibling) || $isLike($element->previousElementSibling));
             $isOne = self::tag($element) === 'article' || preg_match(self::CARD, $class) === 1 || $isAmong;
-            $isButton = preg_match(self::BUTTON, $class) === 1 || mb_strlen(trim($element->textContent)) < 3;
+            $isButton = preg_match(self::BUTTON, $class) === 1 || trim($element->textContent) === '';
             if (! $isOne || $isButton || ! self::isBox($this->style($element)) || ! $this->isSeen($element)) {
                 continue;
             }

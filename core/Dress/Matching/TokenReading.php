@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Gnomic\Dress\Matching;
 
 use DOMElement;
+use Gnomic\Dress\LookTokens;
 use Gnomic\Dress\Page\Computed;
 use Gnomic\Dress\Page\PageStyles;
-use Gnomic\Shape\Lines\TypeScale;
 
 /** Reads what is no colour from a section: sizes of letters on wide screens and on narrow ones, cards, buttons, links. */
 final class TokenReading
@@ -51,8 +51,9 @@ final class TokenReading
             $this->capitals('buttonCase', $button, 'buttons');
         }
         $picture = $this->samples->picture();
-        if ($picture !== null && $this->samples->style($picture)->radius() > 0) {
-            $this->put('pictureCorner', self::bound($this->samples->style($picture)->radius(), 0, 32), $picture, 'border-radius', 'pictures');
+        $round = $picture === null ? 0.0 : $this->samples->style($picture)->radius();
+        if ($picture !== null && $round > 0) {
+            $this->put('pictureCorner', self::bound($round, 0, 32), $picture, 'border-radius', 'pictures');
         }
         $this->links();
 
@@ -64,7 +65,7 @@ final class TokenReading
     {
         $of = $this->samples->sized();
         $text = $this->samples->style($of);
-        $size = fn (Computed $style): float => self::bound(100 * $style->size / 16 / TypeScale::USUAL, 60, 200);
+        $size = fn (Computed $style): float => self::bound(100 * $style->size / 16 / LookTokens::WORDS, 60, 200);
         $this->put('size', $size($text), $of, 'font-size', 'text');
         $this->scale = (int) $this->tokens['size'] / 100;
         $narrow = $size($this->narrow->computed($of));
@@ -178,7 +179,8 @@ final class TokenReading
             default => 1.0,
         };
         $isLined = $edge > 0 || $style->value('text-decoration-line') === 'underline';
-        $isDotted = in_array($edge > 0 ? $style->value('border-bottom-style') : $style->value('text-decoration-style'), ['dotted', 'dashed'], true);
+        $drawn = $style->value($edge > 0 ? 'border-bottom-style' : 'text-decoration-style');
+        $isDotted = in_array($drawn, ['dotted', 'dashed'], true);
         $links = match (true) {
             ! $isLined => 'pointed',
             $isDotted => 'dotted',

@@ -53,7 +53,7 @@ final readonly class BoxWidth
 
         return match ($display) {
             'block', 'flow-root', 'list-item', 'inline-block', 'table-cell', 'table-td' => true,
-            'grid' => $columns === 'none' || $columns === '1fr' || $columns === '100%' || $columns === 'minmax(0,1fr)' || $columns === 'minmax(0, 1fr)',
+            'grid' => in_array(str_replace(' ', '', $columns), ['none', '1fr', '100%', 'minmax(0,1fr)'], true),
             'flex' => str_starts_with(strtolower($parent->value('flex-direction')), 'column')
                 && in_array(strtolower($parent->value('align-items')), ['normal', 'stretch'], true),
             default => false,

@@ -19,6 +19,8 @@ final class Computing
     /** Lengths that are measured by the font, or by what is not known before a page is laid out. */
     private const MEASURED = '/\d(?:ch|ex|ic|cap|rlh|cqh|cqb|cqmin|cqmax)\b/i';
 
+    private const SAFE_AREA = '/env\(\s*safe-area-inset-[a-z]+\s*(?:,[^()]*)?\)/i';
+
     /** Properties whose values stay texts. */
     private const TEXTS = ['background-image', 'box-shadow', 'display', 'font-style', 'text-decoration-line', 'text-decoration-style',
         'text-decoration-thickness', 'text-transform', 'opacity', 'color-scheme', 'container-type', 'container-name',
@@ -129,7 +131,7 @@ final class Computing
     {
         // What a screen keeps free around itself is nothing on a desk.
         if (stripos($declaration->value, 'env(') !== false) {
-            $declaration = $declaration->saying((string) preg_replace('/env\(\s*safe-area-inset-[a-z]+\s*(?:,[^()]*)?\)/i', '0px', $declaration->value));
+            $declaration = $declaration->saying((string) preg_replace(self::SAFE_AREA, '0px', $declaration->value));
         }
         $isVariable = stripos($declaration->value, 'var(') !== false;
         $value = $isVariable ? $this->variables->in($declaration->value) : $declaration->value;

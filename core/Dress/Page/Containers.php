@@ -9,7 +9,10 @@ use Gnomic\Text\Pieces;
 /** Answers conditions of "@container" (CSS Containment 3) for what stands in an element, by the width that its containers have. */
 final class Containers
 {
-    /** @param  string  $condition  as it was written: "card (min-width: 30rem)" @param  Computed|null  $parent  of the element that is asked of */
+    /**
+     * @param  string  $condition  as it was written: "card (min-width: 30rem)"
+     * @param  Computed|null  $parent  of the element that is asked of
+     */
     public static function answer(string $condition, ?Computed $parent, Viewport $viewport): Answer
     {
         $name = null;
@@ -32,7 +35,9 @@ final class Containers
         $holds = (new Viewport($width, $viewport->height, $viewport->isDark))->contains($condition);
 
         // How high a container is, nobody knows before it is laid out.
-        return new Answer($holds, $container->isWidthSure && preg_match('/height|block-size|aspect-ratio|orientation|scroll-state/i', $condition) !== 1);
+        $isOfHeight = preg_match('/height|block-size|aspect-ratio|orientation|scroll-state/i', $condition) === 1;
+
+        return new Answer($holds, $container->isWidthSure && ! $isOfHeight);
     }
 
     /** A custom property and what it must be, alone; of others nobody asks. */

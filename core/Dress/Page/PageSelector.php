@@ -204,7 +204,8 @@ final class PageSelector
                 || strtolower($node->getElement()) === strtolower((string) $element->localName),
             $node instanceof Node\ClassNode => $this->is($node->getSelector(), $element)
                 && in_array(EscapedNames::shown($node->getName()), Pieces::of($element->getAttribute('class')), true),
-            $node instanceof Node\HashNode => $element->getAttribute('id') === EscapedNames::shown($node->getId()) && $this->is($node->getSelector(), $element),
+            $node instanceof Node\HashNode => $element->getAttribute('id') === EscapedNames::shown($node->getId())
+                && $this->is($node->getSelector(), $element),
             $node instanceof Node\AttributeNode => $this->is($node->getSelector(), $element) && self::hasAttribute($node, $element),
             $node instanceof Node\PseudoNode => $this->is($node->getSelector(), $element)
                 && $this->isState(strtolower($node->getIdentifier()), $element),

@@ -37,7 +37,8 @@ final readonly class RuleScope
     {
         $roots = [];
         for ($at = $element; $at instanceof DOMElement; $at = $at->parentNode) {
-            if ($this->roots !== null && self::isAny($this->roots, $at, null) && $this->isOpen($element, $at) && $this->isWithinOuter($at)) {
+            $isRoot = $this->roots !== null && self::isAny($this->roots, $at, null);
+            if ($isRoot && $this->isOpen($element, $at) && $this->isWithinOuter($at)) {
                 $roots[] = $at;
             }
         }

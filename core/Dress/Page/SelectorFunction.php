@@ -69,7 +69,8 @@ final readonly class SelectorFunction
             'not' => ! $this->isAny($element, $scope),
             'has' => $this->has($element, $scope),
             'dir' => self::direction($element) === $this->argument,
-            'nth-child', 'nth-last-child' => $this->isAny($element, $scope) && ElementStates::isInSeries($this->argument, $this->place($element, $scope)),
+            'nth-child', 'nth-last-child' => $this->isAny($element, $scope)
+                && ElementStates::isInSeries($this->argument, $this->place($element, $scope)),
             default => false,
         };
     }

@@ -48,8 +48,8 @@ final class SheetReader
     private int $nameless = 0;
 
     /**
-     * @param  Closure(string): (array{css: string, name: string, address: string}|null)  $import  fetches a sheet by its address; null where it cannot be
-     *     had
+     * @param  Closure(string): (array{css: string, name: string, address: string}|null)  $import  fetches a sheet by its address; null
+     *     where it cannot be had
      * @param  PageNames  $names  of the page's elements, classes and identifiers
      */
     public function __construct(private readonly Viewport $viewport, private readonly PageNames $names, private readonly Closure $import)

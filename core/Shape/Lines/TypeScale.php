@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Shape\Lines;
 
+use Gnomic\Dress\LookTokens;
+
 /**
  * Sizes of words by how much was said: few words stand large, a paragraph at a size that is read on. A step is 0 for a paragraph, 1 for
  * some sentences, 2 for one short sentence; narrow cards have smaller ones. Common practice of setting quotations; the figures are ours.
@@ -13,7 +15,7 @@ final readonly class TypeScale
     public const STEPS = [0, 1, 2];
 
     /** Of a paragraph where a layout has no reason for another, in em. */
-    public const USUAL = 1.0625;
+    public const USUAL = LookTokens::WORDS;
 
     /** How long a text in one line may be for the last step and for the one before it, in its own size. */
     private const SHORT = 30.0;

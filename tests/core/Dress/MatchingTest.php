@@ -74,7 +74,8 @@ final class MatchingTest extends TestCase
         );
         $tokens = $matching->proposals[0]->look->tokens;
         self::assertCount(1, $matching->proposals, 'a card is no section');
-        self::assertSame([12, 18, 2, 24, 2, 0], [$tokens->corner, $tokens->inset, $tokens->edge, $tokens->gap, $tokens->shadow, $tokens->rule]);
+        self::assertSame(94, $tokens->size, 'words are as large as those of the page, and what is measured by them is the page\'s own');
+        self::assertSame([12, 19, 2, 26, 2, 0], [$tokens->corner, $tokens->inset, $tokens->edge, $tokens->gap, $tokens->shadow, $tokens->rule]);
         self::assertSame('#fff8f0', $matching->proposals[0]->look->light->colours['surface']);
     }
 
