@@ -14,7 +14,8 @@ use Tests\TestCase;
 /** Computed styles against Chromium's own getComputedStyle(), on pages of very different make. */
 final class PageStylesTest extends TestCase
 {
-    private const SELECTORS = ['body', 'h2', 'p a', 'button', '.card'];
+    private const SELECTORS = ['body', 'h2', 'p a', 'button', '.card', '#c1', '#c2', '#c3', '#c4', '#c5', '#c6', '#c7', '#c8', '#c9', '#c10',
+        '#c11', '#c12', '#c13', '#c14', '#c15', '#c16', '#c17', '#c18'];
 
     /** How pages are seen: how wide, and whether dark. */
     private const VIEWS = [[1280, false], [1280, true], [420, false]];

@@ -54,13 +54,37 @@ async function measured(widget) {
     range.selectNodeContents(walker.nextNode() ?? element);
     return [...range.getClientRects()].filter((one) => one.width > 0)[0]?.left ?? element.getBoundingClientRect().left;
   };
-  const family = (value) => value.toLowerCase().replaceAll(/["'\s]+/g, ' ').replaceAll(' ,', ',').replaceAll(', ', ',').trim();
+  const family = (value) =>
+    value
+      .toLowerCase()
+      .replaceAll(/["'\s]+/g, ' ')
+      .replaceAll(' ,', ',')
+      .replaceAll(', ', ',')
+      .trim();
   const rows = [];
   const row = (name, wanted, is, isRight) => rows.push({ row: name, wanted, is, isRight });
   const near = (name, wanted, is, by) => row(name, wanted, is, Math.abs(wanted - is) <= by);
   const same = (name, wanted, is) => row(name, wanted, is, JSON.stringify(wanted) === JSON.stringify(is));
   const hue = (name, wanted, is) =>
     row(name, wanted, is, (wanted[3] === 0 && is[3] === 0) || wanted.every((one, at) => Math.abs(one - is[at]) <= 4));
+  // What could not be read on the page itself is mended, and is another.
+  const over = ([r, g, b, a], [x, y, z]) => [r, g, b].map((one, at) => (one * a) / 255 + [x, y, z][at] * (1 - a / 255));
+  const ground = (element) => {
+    const chain = [];
+    for (let at = element; at; at = at.parentElement) chain.unshift(painted(style(at).backgroundColor));
+    return chain.reduce((under, one) => over(one, under), [255, 255, 255]);
+  };
+  const light = (colour) => {
+    const [r, g, b] = colour.map((one) =>
+      one / 255 <= 0.04045 ? one / 255 / 12.92 : ((one / 255 + 0.055) / 1.055) ** 2.4,
+    );
+    return 0.2126 * r + 0.7152 * g + 0.0722 * b + 0.05;
+  };
+  const isRead = (element) => {
+    const under = ground(element);
+    const [one, two] = [light(under), light(over(painted(style(element).color), under))];
+    return Math.max(one, two) / Math.min(one, two) >= 4.5;
+  };
   const isPainted = (of) => painted(of.backgroundColor)[3] > 5 || px(of.borderLeftWidth) > 0 || of.boxShadow !== 'none';
 
   const words = root.querySelector('.words p');
@@ -76,10 +100,18 @@ async function measured(widget) {
   hue('colour of words on the page', painted(page.color), painted(style(root.querySelector('.g')).color));
   const leading = (of) => (of.lineHeight === 'normal' ? 0 : px(of.lineHeight) / px(of.fontSize));
   if (leading(page) > 0) near('height of lines', leading(page), leading(ours), 0.03);
+  const link = text.querySelector('a');
+  const its = root.querySelector('.foot a, .by a');
+  if (link && its) {
+    const [one, two] = [style(link), style(its)];
+    const isLined = (of) => of.textDecorationLine === 'underline' || px(of.borderBottomWidth) > 0;
+    same('lines under links', isLined(one), isLined(two));
+    if (isRead(link) && !isPainted(line)) hue('colour of links', painted(one.color), painted(two.color));
+  }
   if (heading) {
     const [theirs, its] = [style(heading), style(head)];
     near('size of headings', px(theirs.fontSize), px(its.fontSize), 0.03 * px(theirs.fontSize));
-    hue('colour of headings', painted(theirs.color), painted(its.color));
+    if (isRead(heading)) hue('colour of headings', painted(theirs.color), painted(its.color));
     same('family of headings', family(theirs.fontFamily), family(its.fontFamily));
     same('weight of headings', theirs.fontWeight, its.fontWeight);
     if (leading(theirs) > 0) near('height of lines of headings', leading(theirs), leading(its), 0.03);
@@ -93,6 +125,8 @@ async function measured(widget) {
     near('corners of cards', Math.min(32, px(its.borderTopLeftRadius)), px(line.borderTopLeftRadius), 1);
     hue('background of cards', painted(its.backgroundColor), painted(line.backgroundColor));
     near('edge of cards', px(its.borderTopWidth), px(line.borderTopWidth), 0.6);
+    const onCard = card.querySelector('p') ?? card;
+    if (isRead(onCard)) hue('colour of words on cards', painted(style(onCard).color), painted(ours.color));
     same('shadow of cards', its.boxShadow !== 'none', line.boxShadow !== 'none');
   }
   return rows;

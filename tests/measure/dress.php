@@ -28,7 +28,15 @@ foreach (['bootstrap/dist/css/bootstrap.css', 'bulma/css/bulma.css', 'uikit/dist
 }
 file_put_contents("$folder/all.css", substr(str_repeat($css, 2), 0, 2_000_000));
 $html = (string) file_get_contents("$root/tests/against/pages/sections.html");
-file_put_contents("$folder/page.html", str_replace('</head>', '<link rel="stylesheet" href="all.css"></head>', $html));
+// Three hundred boxes of classes that those sheets know, some in others.
+$boxes = '';
+foreach (range(1, 100) as $box) {
+    $boxes .= '<div class="card box uk-card mb'.($box % 5).' col-md-'.(1 + $box % 12).' p-'.($box % 6).' uk-width-1-'.(1 + $box % 6)
+        .'"><div class="card-body content pa3"><h3 class="title is-4 f4">Box</h3><p class="text-muted">Words <a href="/b">here</a>.</p>'
+        .'<div class="columns row"><button class="btn btn-primary button">Go</button></div></div></div>';
+}
+$html = str_replace(['</head>', '</body>'], ['<link rel="stylesheet" href="all.css"></head>', "<main>$boxes</main></body>"], $html);
+file_put_contents("$folder/page.html", $html);
 unset($css, $html);
 $before = memory_get_usage();
 $from = hrtime(true);

@@ -75,13 +75,17 @@ final class LoadedPage
     /** @return array{string, string}|null */
     private function lookedAt(string $address): ?array
     {
-        // What is relative to a style sheet is not known to be.
-        $isWhole = preg_match('~^(?:https?:)?/~i', $address) === 1;
-        if ($this->folder !== null || ! $isWhole || $this->pictures++ >= self::PICTURES || $this->left() <= 0) {
+        $whole = Address::resolved($address, $this->page->base());
+        if ($this->pictures++ >= self::PICTURES || $this->left() <= 0) {
             return null;
         }
         try {
-            $answer = $this->fetcher->within($this->left())->get(Address::resolved($address, $this->page->base()));
+            if ($this->folder !== null) {
+                $path = self::path($whole);
+
+                return $path === null ? null : PictureFiles::extremes((string) file_get_contents($path));
+            }
+            $answer = $this->fetcher->within($this->left())->get($whole);
 
             return $answer->isOk() ? PictureFiles::extremes($answer->body) : null;
         } catch (FetchFailed|PictureIsWrong) {
@@ -149,10 +153,17 @@ final class LoadedPage
 
     private function beside(string $address, string $name): ?string
     {
-        $path = realpath(rawurldecode((string) parse_url($address, PHP_URL_PATH)));
-        $isBeside = str_starts_with($address, LoadPage::FILES) && $path !== false && is_file($path);
+        $path = self::path($address);
 
-        return $isBeside ? (string) file_get_contents($path) : $this->without($name, 'it does not lie beside the page');
+        return $path === null ? $this->without($name, 'it does not lie beside the page') : (string) file_get_contents($path);
+    }
+
+    /** @return string|null of a file beside a page that is one */
+    private static function path(string $address): ?string
+    {
+        $path = realpath(rawurldecode((string) parse_url($address, PHP_URL_PATH)));
+
+        return str_starts_with($address, LoadPage::FILES) && $path !== false && is_file($path) ? $path : null;
     }
 
     private function without(string $name, string $why): null

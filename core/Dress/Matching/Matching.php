@@ -40,34 +40,50 @@ final readonly class Matching
 
             return new self([], $doubts === [] ? ['This page has no body, so no look can be read from it.'] : $doubts);
         }
-        $proposals = self::proposals($body, $page, $fetch, $viewport, $extremes);
+        $doubtful = 0;
+        $proposals = self::proposals($body, $page, $fetch, $viewport, $extremes, $doubtful);
         if (! $viewport->isDark) {
             // A page that is dark for those who prefer it so proposes both.
-            $dark = self::proposals($body, $page, $fetch, $viewport->dark(), $extremes);
+            $dark = self::proposals($body, $page, $fetch, $viewport->dark(), $extremes, $doubtful);
             $proposals = array_map(fn (Proposal $one): Proposal => $one->withDark($dark), $proposals);
         }
 
-        return new self($proposals, self::doubts($page));
+        $told = $doubtful === 0 ? [] : [
+            ($doubtful === 1 ? 'One rule was not understood' : "$doubtful rules were not understood")
+                .'; what rests on '.($doubtful === 1 ? 'it' : 'them').' is not sure.',
+        ];
+
+        return new self($proposals, [...self::doubts($page), ...$told]);
     }
 
     /**
      * @param  Closure(string): (array{css: string, name: string, address: string}|null)  $fetch
      * @param  (Closure(string): (array{string, string}|null))|null  $extremes
+     * @param  int  $doubtful  grows to how many rules were not understood
      * @return list<Proposal>
      */
-    private static function proposals(DOMElement $body, StyledPage $page, Closure $fetch, Viewport $viewport, ?Closure $extremes): array
-    {
+    private static function proposals(
+        DOMElement $body,
+        StyledPage $page,
+        Closure $fetch,
+        Viewport $viewport,
+        ?Closure $extremes,
+        int &$doubtful,
+    ): array {
         $styles = $page->styles($viewport, $fetch);
         $narrow = $page->styles($viewport->narrow(), $fetch);
         $reading = new Proposing($styles, $narrow, $body, $page, $fetch);
         $sections = Sections::of($body, $styles, $extremes);
         $tags = self::tags($page, $sections);
 
-        return array_map(
+        $proposals = array_map(
             fn (Section $section, int $place): Proposal => $reading->proposal($section, $tags[$place] ?? []),
             $sections,
             array_keys($sections),
         );
+        $doubtful = max($doubtful, $styles->doubtful(), $narrow->doubtful());
+
+        return $proposals;
     }
 
     /**

@@ -12,6 +12,7 @@ use Gnomic\Dress\Css\CssValues;
 use Gnomic\Dress\Page\Computed;
 use Gnomic\Dress\Page\PageStyles;
 use Gnomic\Entry\Html;
+use Gnomic\Text\Address;
 use Gnomic\Text\Pieces;
 use Gnomic\Text\Words;
 
@@ -153,11 +154,20 @@ final readonly class Section
                 [$ground, $to] = self::gradient($call[1], $ground, $to, $style);
             } elseif ($call[0] === 'url' && ! str_contains($call[1], 'data:')) {
                 // A picture may be of any colour, as long as nobody has looked at it.
-                [$ground, $to, $image] = [Colour::hex('#000'), Colour::hex('#fff'), trim($call[1], " \"'")];
+                $image = self::address(trim($call[1], " \"'"), $style);
+                [$ground, $to] = [Colour::hex('#000'), Colour::hex('#fff')];
             }
         }
 
         return new self($element, $ground, $to !== null && $to->toHex() === $ground->toHex() ? null : $to, $image, $style, $element);
+    }
+
+    /** What a style sheet names is found from where the sheet is; what the page names, from where the page is. */
+    private static function address(string $named, Computed $style): string
+    {
+        $from = $style->winners['background-image']->address ?? '';
+
+        return $from === '' ? $named : Address::resolved($named, $from);
     }
 
     /** @return array{Colour, Colour|null} */

@@ -11,7 +11,8 @@ use Gnomic\Dress\Page\StyledPage;
 /** Says where a value was decided, and how often the same custom property or value is used in the page's style sheets. */
 final class UsedBy
 {
-    private ?string $css = null;
+    /** @var array<string, int> by what was asked after */
+    private array $times = [];
 
     /** @param  Closure(string): (array{css: string, name: string, address: string}|null)  $fetch */
     public function __construct(private readonly StyledPage $page, private readonly Closure $fetch)
@@ -35,15 +36,16 @@ final class UsedBy
         if (strlen($needle) < 3) {
             return 0;
         }
-        if ($this->css === null) {
-            $this->css = '';
-            foreach ($this->page->sheets() as $sheet) {
-                $this->css .= $sheet['href'] === null ? $sheet['css'] : (($this->fetch)($sheet['href'])['css'] ?? '');
-            }
+        if (isset($this->times["$needle $isVariable"])) {
+            return $this->times["$needle $isVariable"];
+        }
+        $pattern = '/var\(\s*'.preg_quote($needle, '/').'(?![\w-])/';
+        $times = 0;
+        foreach ($this->page->sheets() as $sheet) {
+            $css = $sheet['href'] === null ? (string) $sheet['css'] : ($this->fetch)($sheet['href'])['css'] ?? '';
+            $times += $isVariable ? (int) preg_match_all($pattern, $css) : substr_count($css, $needle);
         }
 
-        return $isVariable
-            ? (int) preg_match_all('/var\(\s*'.preg_quote($needle, '/').'(?![\w-])/', $this->css)
-            : substr_count($this->css, $needle);
+        return $this->times["$needle $isVariable"] = $times;
     }
 }

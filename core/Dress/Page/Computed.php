@@ -13,7 +13,7 @@ final readonly class Computed
      * @param  array<string, string>  $values  of other properties, as texts
      * @param  array<string, float>  $lengths  borders that are drawn, corners, paddings, gaps
      * @param  array<string, Declaration>  $winners  what decided each property, where a style sheet did
-     * @param  array<string, string>  $variables  custom properties
+     * @param  Variables  $variables  custom properties
      * @param  float  $width  of its content @param  bool  $isWidthSure  whether that is known without laying the page out
      * @param  list<string>  $unsure  properties that rules set which were not understood
      * @param  self|null  $parent  null of the root
@@ -29,7 +29,7 @@ final readonly class Computed
         public array $values,
         public array $lengths,
         public array $winners,
-        public array $variables,
+        public Variables $variables,
         public float $width = 0.0,
         public bool $isWidthSure = false,
         public array $unsure = [],

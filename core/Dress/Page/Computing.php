@@ -26,6 +26,12 @@ final class Computing
         'text-decoration-thickness', 'text-transform', 'opacity', 'color-scheme', 'container-type', 'container-name',
         'grid-template-columns', 'flex-direction', 'align-items', 'float', 'border-bottom-style'];
 
+    /** Declarations that are kept as they were read. */
+    private const KEPT = 4_000;
+
+    /** @var array<string, array<string, string|null>> as read() has them */
+    private static array $read = [];
+
     /** @var array<string, string> by property */
     private array $values;
 
@@ -76,9 +82,11 @@ final class Computing
         foreach ($cascaded->unsure as $name) {
             $this->doubt($name);
         }
-        $this->variables = new Variables(
-            $this->own($cascaded) + array_diff_key($this->parent->variables ?? [], $this->alone) + $this->registered,
-        );
+        $own = $this->own($cascaded);
+        // What sets none has those of its parent.
+        $above = $this->parent?->variables;
+        $this->variables = $own === [] && $above !== null && $this->alone === []
+            ? $above : new Variables($own, $above, $this->alone, $this->registered);
         foreach ($cascaded->groups as $group) {
             // What "revert-layer" goes back to.
             $this->before = $this->values;
@@ -145,32 +153,56 @@ final class Computing
 
             return;
         }
-        $set = $value === null ? null : Shorthands::of($declaration->name, trim($value));
-        if ($set === null && $isVariable) {
-            // What turns out wrong only by its variables is as if it were unset.
-            $set = array_fill_keys(array_keys(Shorthands::of($declaration->name, '') ?? []), 'unset');
+        foreach ($this->read($declaration->name, $value === null ? null : trim($value), $isVariable) as $name => $one) {
+            if ($one === null || $one[0] === '?') {
+                // A function that is not known here may say something all the same.
+                $this->doubt($name);
+                $one = $one === null ? null : substr($one, 1);
+            }
+            if ($one !== null) {
+                $this->values[$name] = $one === 'revert-layer' ? $this->before[$name] ?? 'unset' : $one;
+                $this->winners[$name] = $declaration;
+            }
         }
+    }
+
+    /**
+     * What a declaration sets, once for all elements that it holds for.
+     *
+     * @param  string|null  $value  with its variables put in; null where that cannot be
+     * @param  bool  $isVariable  whether it had some: what turns out wrong only by them is as if it were unset
+     * @return array<string, string|null> by longhand; null where it is not understood, "?unset" where it is not and had variables
+     */
+    private function read(string $property, ?string $value, bool $isVariable): array
+    {
+        $key = "$property $isVariable $value";
+        if (isset(self::$read[$key])) {
+            return self::$read[$key];
+        }
+        $set = $value === null ? null : Shorthands::of($property, $value);
+        if ($set === null && $isVariable) {
+            $set = array_fill_keys(array_keys(Shorthands::of($property, '') ?? []), 'unset');
+        }
+        $read = [];
         foreach ($set ?? [] as $name => $one) {
             if (! isset(BrowserSheet::INHERITED[$name]) && ! isset(BrowserSheet::INITIAL[$name])) {
                 continue;
             }
             $one = trim($one);
-            if (strtolower($one) === 'revert-layer') {
-                $one = $this->before[$name] ?? 'unset';
+            $isKnown = $this->isValid($name, $one);
+            if ($isKnown) {
+                $read[$name] = strtolower($one) === 'revert-layer' ? 'revert-layer' : $one;
+            } elseif ($isVariable) {
+                $read[$name] = str_contains($one, '(') ? '?unset' : 'unset';
+            } elseif (str_contains($one, '(')) {
+                $read[$name] = null;
             }
-            if (! $this->isValid($name, $one)) {
-                // A function that is not known here may say something all the same.
-                if (str_contains($one, '(')) {
-                    $this->doubt($name);
-                }
-                if (! $isVariable) {
-                    continue;
-                }
-                $one = 'unset';
-            }
-            $this->values[$name] = $one;
-            $this->winners[$name] = $declaration;
         }
+        if (count(self::$read) >= self::KEPT) {
+            self::$read = [];
+        }
+
+        return self::$read[$key] = $read;
     }
 
     private function all(string $value): void
@@ -227,7 +259,8 @@ final class Computing
             $isDrawn = ! in_array(strtolower($this->specified("border-$side-style")), ['none', 'hidden'], true);
             $lengths["border-$side-width"] = $isDrawn ? $this->lengthOf("border-$side-width") : 0.0;
             $lengths["padding-$side"] = $this->lengthOf("padding-$side");
-            $colour = CssColour::read($this->specified("border-$side-color"), $this->colour, $this->isDark);
+            $named = $this->specified("border-$side-color");
+            $colour = strtolower($named) === 'currentcolor' ? null : CssColour::read($named, $this->colour, $this->isDark);
             $values["border-$side-color"] = ($colour ?? $this->colour)->toHex();
         }
         foreach (Shorthands::CORNERS as $corner) {
@@ -264,7 +297,7 @@ final class Computing
             $values,
             $lengths,
             $this->winners,
-            $this->variables->all(),
+            $this->variables,
             $box->pixels,
             $box->isSure,
             array_keys($this->unsure),
@@ -408,6 +441,9 @@ final class Computing
     /** @param  float  $em  pixels of an em @param  float  $whole  of a hundred per cent */
     private function length(string $value, float $em, float $whole): ?float
     {
+        if (str_ends_with($value, 'px') && is_numeric($pixels = substr($value, 0, -2))) {
+            return (float) $pixels;
+        }
         $viewport = $this->viewport;
 
         return Calc::of($value, fn (string $word): ?float => preg_match(

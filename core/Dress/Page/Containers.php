@@ -46,7 +46,7 @@ final class Containers
         if (preg_match('/^\s*(not\s+)?style\(\s*(--[\w-]+)\s*(?::\s*(.*?))?\s*\)\s*$/siD', $condition, $found) !== 1) {
             return new Answer(false, false);
         }
-        $is = $container->variables[$found[2]] ?? null;
+        $is = $container->variables->value($found[2]);
         $holds = isset($found[3]) ? $is !== null && trim($is) === $found[3] : $is !== null;
 
         return new Answer($holds !== ($found[1] !== ''), true);

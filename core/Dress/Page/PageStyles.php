@@ -12,10 +12,10 @@ use Symfony\Component\CssSelector\Node\Specificity;
 /** The cascade of a page (CSS Cascading and Inheritance 5), for the elements that are asked after and those that they are in. */
 final class PageStyles
 {
-    /** @var array<string, list<int>> places of rules by a name that an element needs */
+    /** @var array<string, array<int, string>> by a name that an element needs: selectors that need it, by the place of their rule */
     private array $index = [];
 
-    /** @var array<int, list<PageSelector>> by place of the rule, read when it is first asked */
+    /** @var array<string, array<int, list<PageSelector>>> the same, read when they are first asked */
     private array $selectors = [];
 
     /** @var SplObjectStorage<DOMElement, Computed> */
@@ -37,8 +37,8 @@ final class PageStyles
     ) {
         $this->computed = new SplObjectStorage;
         foreach ($rules as $place => $rule) {
-            foreach (SelectorKeys::of($rule->selector) as $key) {
-                $this->index[$key][] = $place;
+            foreach (SelectorKeys::of($rule->selector) as $key => $selectors) {
+                $this->index[$key][$place] = $selectors;
             }
         }
     }
@@ -91,16 +91,14 @@ final class PageStyles
         $matched = [];
         $doubtful = [];
         foreach ($this->names($element) as $name) {
-            foreach ($this->index[$name] ?? [] as $place) {
-                if (isset($matched[$place]) || isset($doubtful[$place])) {
-                    continue;
-                }
-                [$specificity, $isSure] = $this->matched($place, $element, $parent);
+            foreach ($this->index[$name] ?? [] as $place => $selectors) {
+                $read = $this->selectors[$name][$place] ??= PageSelector::all($selectors);
+                [$specificity, $isSure] = $this->matched($this->rules[$place], $read, $element, $parent);
                 if (! $isSure) {
                     $doubtful[$place] = true;
                     $this->doubtful[$place] = true;
                 }
-                if ($specificity !== null) {
+                if ($specificity !== null && (! isset($matched[$place]) || $specificity->compareTo($matched[$place]) > 0)) {
                     $matched[$place] = $specificity;
                 }
             }
@@ -124,14 +122,16 @@ final class PageStyles
         return new Cascaded([...$groups, ...$this->groups($places, true), self::chosen($own, true)], array_values(array_unique($unsure)));
     }
 
-    /** @return array{Specificity|null, bool} null where a rule does not hold; and whether all of it was understood */
-    private function matched(int $place, DOMElement $element, ?Computed $parent): array
+    /**
+     * @param  list<PageSelector>  $selectors  of the rule, those that may be of this element
+     * @return array{Specificity|null, bool} null where a rule does not hold; and whether all of it was understood
+     */
+    private function matched(StyleRule $rule, array $selectors, DOMElement $element, ?Computed $parent): array
     {
-        $rule = $this->rules[$place];
         $best = null;
         $isWhole = true;
         $roots = $rule->context->scope === null ? [null] : $rule->context->scope->rootsFor($element);
-        foreach ($roots === [] ? [] : $this->selectors[$place] ??= PageSelector::all($rule->selector) as $selector) {
+        foreach ($roots === [] ? [] : $selectors as $selector) {
             if ($best !== null && $selector->isWhole && $selector->specificity->compareTo($best) <= 0) {
                 continue;
             }
@@ -161,7 +161,7 @@ final class PageStyles
         $groups = [];
         foreach ($places as $place) {
             $rule = $this->rules[$place];
-            $groups[$rule->layer] = [...$groups[$rule->layer] ?? [], ...self::chosen($rule->declarations(), $areImportant)];
+            $groups[$rule->layer] = [...$groups[$rule->layer] ?? [], ...$rule->chosen($areImportant)];
         }
 
         return array_values($groups);
@@ -183,8 +183,14 @@ final class PageStyles
         foreach (Pieces::of($element->getAttribute('class')) as $class) {
             $names[] = ".$class";
         }
+        foreach ($element->attributes ?? [] as $attribute) {
+            $names[] = '['.strtolower($attribute->nodeName);
+        }
         if ($element->hasAttribute('id')) {
             $names[] = '#'.$element->getAttribute('id');
+        }
+        if (! $element->parentNode instanceof DOMElement) {
+            $names[] = ':root';
         }
 
         return array_values(array_unique($names));

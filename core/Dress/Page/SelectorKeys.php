@@ -12,16 +12,27 @@ final class SelectorKeys
     /** The signs of the last compound, from where no combinator follows. */
     private const LAST = '/[^\s>+~]+$/D';
 
-    /** @return list<string> "#id", ".class", "div" or "*", of each selector of a list one */
+    /** An attribute that the last compound asks for. */
+    private const ATTRIBUTE = '/\[\s*([a-z][\w-]*)\s*(?:[~|^$*]?=\s*(?:"[^"]*"|\'[^\']*\'|[^\]\s]*)\s*[is]?\s*)?\](?::[\w-]+)*$/iD';
+
+    /** @return array<string, string> by "#id", ".class", "div", "[href", ":root" or "*": those selectors of a list that need it */
     public static function of(string $list): array
     {
-        return array_values(array_unique(array_map(self::key(...), CssValues::listed(EscapedNames::hidden($list)))));
+        $keys = [];
+        foreach (CssValues::listed(EscapedNames::hidden($list)) as $selector) {
+            $keys[self::key($selector)][] = $selector;
+        }
+
+        return array_map(fn (array $selectors): string => implode(',', $selectors), $keys);
     }
 
     private static function key(string $selector): string
     {
         if (preg_match(self::LAST, rtrim(self::withoutBrackets($selector)), $found) !== 1) {
-            return '*';
+            return preg_match(self::ATTRIBUTE, $selector, $named) === 1 ? '['.strtolower($named[1]) : '*';
+        }
+        if (preg_match('/:root(?![\w-])/', $found[0]) === 1) {
+            return ':root';
         }
         // A state has nothing that an element is found by.
         $compound = (string) preg_replace('/:+[\w-]+/', '', $found[0]);
@@ -35,7 +46,7 @@ final class SelectorKeys
             $key = $sign === '.' ? ".$name" : ($key === '*' ? strtolower($name) : $key);
         }
 
-        return $key;
+        return $key === '*' && preg_match(self::ATTRIBUTE, $selector, $named) === 1 ? '['.strtolower($named[1]) : $key;
     }
 
     private static function withoutBrackets(string $selector): string

@@ -10,6 +10,9 @@ final class StyleRule
     /** @var list<Declaration>|null */
     private ?array $declarations = null;
 
+    /** @var array<int, list<Declaration>> by whether they are important */
+    private array $chosen = [];
+
     /**
      * @param  string  $selector  a list of them
      * @param  string  $block  what stands in its braces
@@ -23,6 +26,15 @@ final class StyleRule
         public readonly RuleContext $context,
         public readonly int $line,
     ) {
+    }
+
+    /** @return list<Declaration> those that are important, or those that are not */
+    public function chosen(bool $areImportant): array
+    {
+        return $this->chosen[(int) $areImportant] ??= array_values(array_filter(
+            $this->declarations(),
+            fn (Declaration $one): bool => $one->isImportant === $areImportant,
+        ));
     }
 
     /** @return list<Declaration> */

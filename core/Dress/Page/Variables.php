@@ -21,19 +21,24 @@ final class Variables
     /** @var array<string, true> those that are being resolved */
     private array $open = [];
 
-    /** @param  array<string, string>  $values  as they were declared */
-    public function __construct(private readonly array $values)
-    {
+    /**
+     * @param  array<string, string>  $values  as they were declared on the element
+     * @param  self|null  $above  of its parent
+     * @param  array<string, bool>  $alone  those that children do not take over
+     * @param  array<string, string>  $registered  values where nobody sets them
+     */
+    public function __construct(
+        private readonly array $values,
+        private readonly ?self $above = null,
+        private readonly array $alone = [],
+        private readonly array $registered = [],
+    ) {
     }
 
-    /** @return array<string, string> all that are valid, resolved */
-    public function all(): array
+    /** The value of one, with others put in; null where it has none that is valid. */
+    public function value(string $name): ?string
     {
-        foreach (array_keys($this->values) as $name) {
-            $this->named($name);
-        }
-
-        return array_filter($this->resolved, fn (?string $value): bool => $value !== null);
+        return $this->named($name);
     }
 
     /** A value with its variables put in; null where one has neither value nor fallback. */
@@ -60,8 +65,13 @@ final class Variables
         if (array_key_exists($name, $this->resolved)) {
             return $this->resolved[$name];
         }
-        $value = $this->values[$name] ?? null;
-        if ($value === null || isset($this->open[$name]) || strtolower($value) === 'initial') {
+        if (! isset($this->values[$name])) {
+            $above = $this->above === null || isset($this->alone[$name]) ? null : $this->above->named($name);
+
+            return $above ?? $this->registered[$name] ?? null;
+        }
+        $value = $this->values[$name];
+        if (isset($this->open[$name]) || strtolower($value) === 'initial') {
             return null;
         }
         $this->open[$name] = true;
