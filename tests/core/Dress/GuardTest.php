@@ -129,6 +129,26 @@ final class GuardTest extends TestCase
         self::assertLessThan(0.95, $mended->sure('ground')->alpha, 'as much of the picture as can be is still seen');
     }
 
+    public function test_white_cards_stand_on_a_dark_band(): void
+    {
+        $palette = self::palette(['ground' => '#10273a', 'surface' => '#ffffff', 'ink' => '#dde6ee', 'accent' => '#7cc4ff']);
+        [$mended] = Guard::mended($palette, 'light');
+        self::assertSame([], Guard::failing($mended));
+        self::assertSame(['#10273a', '#ffffff', '#dde6ee', '#7cc4ff'], [$mended->colours['ground'], $mended->colours['surface'],
+            $mended->colours['ink'], $mended->colours['accent']], 'what can be told where it is stays');
+        self::assertLessThan(0.6, Oklch::of($mended->sure('cardInk'))->lightness);
+        self::assertNotNull($mended->colours['cardAccent']);
+    }
+
+    /** Colours that were below by a hair while gradients were mixed without their alpha. */
+    public function test_a_gradient_that_lets_through_is_mixed_as_browsers_mix_it(): void
+    {
+        // At a quarter of the way: alpha 0.75 * 1 + 0.25 * 0, and black alone (CSS Images 4, 3.1).
+        $palette = self::palette(['ground' => '#000000', 'groundTo' => '#ffffff00', 'behind' => '#000000', 'ink' => '#ffffff',
+            'quiet' => '#ffffff', 'accent' => '#ffffff', 'rating' => '#ffffff', 'link' => '#ffffff', 'control' => '#ffffff']);
+        self::assertSame([], Guard::failing($palette), 'white that is not there lightens nothing');
+    }
+
     public function test_eyes_of_another_kind_are_spoken_of(): void
     {
         self::assertSame([], Guard::byOtherEyes(self::palette()));
