@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use App\Host\Folder;
+use Gnomic\Json\Value;
 use Gnomic\Text\Catalogue;
+use Gnomic\Text\LanguageLookup;
+use Gnomic\Text\Letters;
 
 /** The languages that widgets speak to visitors: one file each, in resources/words. */
 final class Catalogues
@@ -13,16 +16,22 @@ final class Catalogues
     /** For those who ask for a language that there is none of. */
     private const USUAL = 'en';
 
-    /** @var array<string, Catalogue>|null */
-    private ?array $catalogues = null;
+    /** @var array<string, array<mixed>>|null as the files have them, by language */
+    private ?array $files = null;
+
+    /** @var array<string, Catalogue> those that were asked for: a message takes as long to be read as a file */
+    private array $read = [];
 
     public function __construct(private readonly string $folder)
     {
     }
 
+    /** The usual one where there is none of a language. */
     public function of(string $language): Catalogue
     {
-        return $this->all()[$language] ?? $this->all()[self::USUAL];
+        $known = isset($this->files()[$language]) ? $language : $this->lookup()->language($language) ?? self::USUAL;
+
+        return $this->read[$known] ??= Catalogue::read($this->files()[$known] ?? null);
     }
 
     /**
@@ -38,17 +47,48 @@ final class Catalogues
         return $ofSite === [] && $ofWidget === [] ? $catalogue : $catalogue->instead([...$ofSite, ...$ofWidget]);
     }
 
+    /** @param  list<string>|null  $languages  among which; null: all */
+    public function lookup(?array $languages = null): LanguageLookup
+    {
+        $also = array_map(fn (array $file): array => Value::texts($file['also'] ?? []), $this->files());
+
+        return new LanguageLookup($languages === null ? $also : array_replace(
+            array_fill_keys($languages, []),
+            array_intersect_key($also, array_flip($languages)),
+        ));
+    }
+
+    /** @return array<string, string> what each calls itself, by language */
+    public function names(): array
+    {
+        return array_map(fn (array $file): string => Value::text($file['name'] ?? ''), $this->files());
+    }
+
     /** @return array<string, Catalogue> by language */
     public function all(): array
     {
-        if ($this->catalogues === null) {
-            $this->catalogues = [];
-            foreach (Folder::paths("$this->folder/*.json") as $file) {
-                $catalogue = Catalogue::read(json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR));
-                $this->catalogues[$catalogue->language] = $catalogue;
+        return array_map(fn (string $language): Catalogue => $this->of($language), array_combine($this->languages(), $this->languages()));
+    }
+
+    /** @return list<string> */
+    public function languages(): array
+    {
+        return array_keys($this->files());
+    }
+
+    /** @return array<string, array<mixed>> */
+    private function files(): array
+    {
+        if ($this->files === null) {
+            $this->files = [];
+            foreach (Folder::paths("$this->folder/*.json") as $path) {
+                $file = json_decode((string) file_get_contents($path), true, 8, JSON_THROW_ON_ERROR);
+                foreach (is_array($file) ? [$file, ...(isset($file['letters']) ? [Letters::others($file)] : [])] : [] as $one) {
+                    $this->files[Value::text($one['language'] ?? '')] = $one;
+                }
             }
         }
 
-        return $this->catalogues;
+        return $this->files;
     }
 }

@@ -139,7 +139,9 @@ final readonly class RatingPicture
             ['count' => $overall->count, 'sources' => $overall->sources, 'places' => $words->counted($overall->sources)],
         );
 
-        return [$figure, $base, $overall->mean === null ? $base : $figure.$words->say('figures.ofFive').', '.$base];
+        $said = $words->say('figures.ofFive', ['value' => $figure]);
+
+        return [$figure, $base, $overall->mean === null ? $base : $said.$words->say('list.comma').$base];
     }
 
     /** @return array{ground: string, ink: string, quiet: string, rating: string} */

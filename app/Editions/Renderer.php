@@ -13,6 +13,7 @@ use Gnomic\Edition\Input\VariantInput;
 use Gnomic\Edition\Plan\Plan;
 use Gnomic\Edition\Plan\PlannedHeight;
 use Gnomic\Edition\Plan\Room;
+use Gnomic\Text\LanguageLookup;
 
 /** Inputs to the files of an edition: the one way for the command line and what goes out. */
 final class Renderer
@@ -61,7 +62,23 @@ final class Renderer
             self::room($plan),
             $input->placement === null && ($input->choice?->isByLanguage() ?? false),
             $ways,
+            self::also($input),
         );
+    }
+
+    /** @return array<string, string> names of variants by tags of pages that mean their language without being it */
+    private static function also(EditionInput $input): array
+    {
+        $languages = $names = [];
+        foreach ($input->variants as $name => $variant) {
+            $words = $variant->words;
+            if ($variant->chosen->way === null && ($name === '' || $name === strtolower($words->language))) {
+                $languages[$words->language] = $words->also;
+                $names[$words->language] ??= $name;
+            }
+        }
+
+        return array_map(fn (string $language): string => $names[$language], (new LanguageLookup($languages))->others());
     }
 
     /**

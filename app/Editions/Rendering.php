@@ -15,6 +15,7 @@ final readonly class Rendering
      * @param  string|null  $choice  what the element on the page chooses by; null where there is one for all
      * @param  array<string, string>  $ways  documents of what visitors may choose, by file name
      * @param  bool  $isByLanguage  whether it chooses by the language of the page alone, which its address says
+     * @param  array<string, string>  $also  names of variants by further tags of pages that get them
      * @param  array<string, array<string, string>>  $further  files beside the edition that never change, by folder and name
      * @param  array{length: string, short: string, phone: int, wide: int, pictured: bool}|null  $room  that it takes; and whether its
      *      rating is there
@@ -32,6 +33,7 @@ final readonly class Rendering
         public ?array $room = null,
         public bool $isByLanguage = false,
         public array $ways = [],
+        public array $also = [],
     ) {
     }
 
@@ -50,6 +52,10 @@ final readonly class Rendering
         $files = ['widget.html' => $this->fragment, 'document.html' => $this->document] + $this->told + $this->ways + $this->everything;
         foreach ($this->others as $name => $fragment) {
             $files[($this->isByLanguage ? 'open' : 'at').".$name.html"] = $fragment;
+        }
+        // Tags of pages that mean one of these languages.
+        foreach ($this->isByLanguage ? $this->also : [] as $tag => $name) {
+            $files["open.$tag.html"] ??= $this->others[$name] ?? $this->fragment;
         }
         if ($this->choice !== null) {
             $files[$this->isByLanguage ? 'choose.html' : 'decide.html'] = $this->choice;

@@ -19,10 +19,14 @@ return [
         ['\.png', ['overall.png'], 'image/png'],
         ['/?', ['document.html'], 'text/html'],
         // What the element asks for, in the language of its page; without one, pages that hold an earlier script in themselves.
-        ['/open\.([a-z]{2,3})\.html', ['open.$2.html', 'decide.html', 'widget.html'], 'text/html'],
+        [
+            '/open\.([a-z]{2,3})((?:-[a-z0-9]{2,8}){0,2})\.html',
+            ['open.$2$3.html', 'open.$2.html', 'decide.html', 'widget.html'],
+            'text/html',
+        ],
         ['/open\.html', ['choose.html', 'decide.html', 'widget.html'], 'text/html'],
         ['/(all(?:\.[1-9][0-9]{0,5})?)\.html', ['$2.html'], 'text/html'],
-        ['/(by\.[a-z0-9.]{1,60})\.html', ['$2.html'], 'text/html'],
+        ['/(by\.[a-z0-9.-]{1,60})\.html', ['$2.html'], 'text/html'],
         ['/at\.([a-z0-9.-]{1,60})\.html', ['at.$2.html', 'open.$2.html'], 'text/html'],
     ],
     // Behind a key: what an edition has beside it and never changes.

@@ -80,7 +80,12 @@ final readonly class Dress
             'css' => TextSchema::orNull(self::CSS, 'Rules of your own, for the parts of the widget.'),
             'words' => ListSchema::of(ObjectSchema::of([
                 'key' => TextSchema::matching('^[a-z]+\\.[a-zA-Z]+$', 'the key of a text such as "more.button"', 60),
-                'language' => TextSchema::matchingOrNull('^[a-z]{2,3}$', 'a language such as "fr"', 3, 'Null: in all of them.'),
+                'language' => TextSchema::matchingOrNull(
+                    '^[a-z]{2,3}(-[A-Za-z]{2,4})?$',
+                    'a language such as "fr" or "pt-BR"',
+                    8,
+                    'Null: in all of them.',
+                ),
                 'says' => TextSchema::of(1, 400, 'ICU MessageFormat.'),
             ], ['key', 'says']), 200, about: 'What visitors read instead of the usual words.'),
         ], about: 'How it looks.');

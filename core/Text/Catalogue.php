@@ -23,15 +23,19 @@ final readonly class Catalogue
     /** What is said at once, and is said again of the same entry on another page, or of others: more than a page has. */
     private const REMEMBERED = 2000;
 
+    /** Stands for what is put in, and is in no text. */
+    private const PLACE = "\u{E000}";
+
     private Formats $formats;
 
     private Memo $said;
 
     /**
-     * @param  string  $language  primary subtag of BCP 47: the language it is asked by
+     * @param  string  $language  BCP 47: the language it is asked by
      * @param  string  $locale  BCP 47, by which numbers and days are written
      * @param  array<string, string>  $messages  in ICU MessageFormat, by key
      * @param  bool  $spellsNumbers  whether small numbers stand as words
+     * @param  list<string>  $also  further tags that mean it, by CLDR's likely subtags
      */
     public function __construct(
         public string $language,
@@ -39,6 +43,7 @@ final readonly class Catalogue
         public string $name,
         private array $messages,
         private bool $spellsNumbers = false,
+        public array $also = [],
     ) {
         $this->formats = new Formats($locale);
         $this->said = new Memo(self::REMEMBERED);
@@ -68,6 +73,7 @@ final readonly class Catalogue
             $text('name'),
             $messages,
             is_array($json) && ($json['spellsNumbers'] ?? false) === true,
+            array_values(array_filter(is_array($json) && is_array($json['also'] ?? null) ? $json['also'] : [], is_string(...))),
         );
     }
 
@@ -85,6 +91,20 @@ final readonly class Catalogue
         });
     }
 
+    /**
+     * What stands before and behind something that is put into a message, which stands for itself between them.
+     *
+     * @param  string  $name  of what is put in
+     * @param  array<string, string|int|float>  $with
+     * @return array{string, string}
+     */
+    public function around(string $key, string $name, array $with = []): array
+    {
+        $parts = explode(self::PLACE, $this->say($key, [$name => self::PLACE] + $with), 2);
+
+        return [$parts[0], $parts[1] ?? ''];
+    }
+
     /** "12 November 2026". */
     public function day(DateTimeImmutable $date, DateTimeZone $zone): string
     {
@@ -94,7 +114,7 @@ final readonly class Catalogue
     /** "November 2026". */
     public function month(DateTimeImmutable $date, DateTimeZone $zone): string
     {
-        return $this->date($date, $zone, 'LLLL y');
+        return $this->date($date, $zone, $this->formats->pattern('yMMMM'));
     }
 
     /** "4.6", with a comma where the language has one; no needless decimals unless so many are wanted. */
@@ -127,7 +147,7 @@ final readonly class Catalogue
     public function instead(array $words): self
     {
         $messages = $this->messages;
-        foreach ([null, $this->language] as $language) {
+        foreach (array_unique([null, Pieces::before($this->language, '-'), $this->language]) as $language) {
             foreach ($words as $one) {
                 if ($one['language'] === $language && $this->wrong($one['key'], $one['says']) === null) {
                     $messages[$one['key']] = $one['says'];
@@ -135,7 +155,7 @@ final readonly class Catalogue
             }
         }
 
-        return new self($this->language, $this->locale, $this->name, $messages, $this->spellsNumbers);
+        return new self($this->language, $this->locale, $this->name, $messages, $this->spellsNumbers, $this->also);
     }
 
     /** Why words cannot stand for a message, in words; null where they can. */

@@ -6,6 +6,7 @@ namespace Gnomic\Text;
 
 use DateTimeZone;
 use IntlDateFormatter;
+use IntlDatePatternGenerator;
 use MessageFormatter;
 use NumberFormatter;
 
@@ -22,6 +23,9 @@ final class Formats
 
     /** @var array<string, IntlDateFormatter> by zone and pattern */
     private array $dates = [];
+
+    /** @var array<string, string> by skeleton */
+    private array $patterns = [];
 
     /** @var array<string, NumberFormatter> by style and decimals */
     private array $numbers = [];
@@ -45,8 +49,16 @@ final class Formats
             IntlDateFormatter::LONG,
             IntlDateFormatter::NONE,
             $zone,
-            pattern: $pattern,
+            // As the country counts its years.
+            IntlDateFormatter::TRADITIONAL,
+            $pattern,
         );
+    }
+
+    /** @param  string  $skeleton  what of a date is wanted, of ICU @return string the pattern by which the locale writes that */
+    public function pattern(string $skeleton): string
+    {
+        return $this->patterns[$skeleton] ??= (string) (new IntlDatePatternGenerator($this->locale))->getBestPattern($skeleton);
     }
 
     public function number(int $least, int $most): NumberFormatter

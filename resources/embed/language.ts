@@ -1,3 +1,8 @@
-/** The language of the page around an element, as its markup says: the primary subtag of BCP 47; "und", undetermined, where it does not. */
+/**
+ * The language of the page around an element, as its markup says: "pt", "pt-br", "zh-hant", without what else BCP 47 may add; "und",
+ * undetermined, where it does not.
+ */
 export const languageAround = (element: Element): string =>
-  /^[a-z]{2,3}(?![a-z])/i.exec(element.closest('[lang]')?.getAttribute('lang') ?? '')?.[0].toLowerCase() ?? 'und';
+  /^[a-z]{2,3}(?![a-z])(-[a-z]{4}(?![a-z\d])|-[a-z]{2}(?![a-z\d]))?/i
+    .exec(element.closest('[lang]')?.getAttribute('lang') ?? '')?.[0]
+    .toLowerCase() ?? 'und';

@@ -2,7 +2,7 @@
 <!DOCTYPE html>
 <html lang="{{ $words->language }}">
 <head><meta charset="utf-8"><meta name="robots" content="noindex"><title>{{ $name }}</title>@if ($rules !== '')<style>{!! $rules !!}</style>@endif</head>
-<body>
+<body data-said="{{ $words->say('more.said', ['count' => count($plan->cards)]) }}">
 @if ($plan->standApart())<div class="cards {{ $page }}">@endif
 @include('widget::items')
 @if ($plan->standApart())</div>@endif

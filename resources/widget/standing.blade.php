@@ -4,7 +4,7 @@
 @if ($plan->head->channels !== [])
 <ul class="channels quiet">
 @foreach ($plan->head->channels as $channel)
-<li>{!! $glyphs->rating($tokens, $channel->twentieths, null) !!} @if ($channel->url !== null && $plan->layout()::most() !== 0)<a href="{{ $channel->url }}" target="_blank" rel="{{ $plan->shape->rel }}">@include('widget::called')</a>@else<span>@include('widget::called')</span>@endif <b>{{ $channel->figure }}<span class="unseen">{{ $words->say('figures.ofFive') }}</span></b> {{ $channel->base }}</li>
+<li>{!! $glyphs->rating($tokens, $channel->twentieths, null) !!} @if ($channel->url !== null && $plan->layout()::most() !== 0)<a href="{{ $channel->url }}" target="_blank" rel="{{ $plan->shape->rel }}">@include('widget::called')</a>@else<span>@include('widget::called')</span>@endif <b><span class="unseen">{{ $words->around('figures.ofFive', 'value')[0] }}</span>{{ $channel->figure }}<span class="unseen">{{ $words->around('figures.ofFive', 'value')[1] }}</span></b> {{ $channel->base }}</li>
 @endforeach
 </ul>
 @endif

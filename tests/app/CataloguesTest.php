@@ -19,12 +19,9 @@ final class CataloguesTest extends TestCase
     /** @return array{locale: string, messages: array<string, string>} */
     private static function file(string $language): array
     {
-        return json_decode(
-            (string) file_get_contents(dirname(__DIR__, 2)."/resources/words/$language.json"),
-            true,
-            8,
-            JSON_THROW_ON_ERROR,
-        );
+        $catalogue = (new Catalogues(dirname(__DIR__, 2).'/resources/words'))->all()[$language];
+
+        return ['locale' => $catalogue->locale, 'messages' => $catalogue->messages()];
     }
 
     /** @return iterable<string, array{string}> */
@@ -39,7 +36,7 @@ final class CataloguesTest extends TestCase
     private static function arguments(string $message): array
     {
         // Besides the branches of a plural, which name none, "{" is followed by a name and "," or "}".
-        preg_match_all('/\{(\w+)\s*[,}]/', (string) preg_replace('/(=\d+|zero|one|two|few|many|other)\s*\{\}/', '', $message), $found);
+        preg_match_all('/\{(\w+)\s*[,}]/', (string) preg_replace('/\b(?:highest|lowest|liked|longest|other)\s*\{\w+\}|(=\d+|zero|one|two|few|many|other)\s*\{\}/u', '', $message), $found);
         $names = array_values(array_unique($found[1]));
         sort($names);
 

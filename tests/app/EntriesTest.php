@@ -134,7 +134,7 @@ final class EntriesTest extends TestCase
             array_column($held, 'heldFor'),
         );
         $this->ask('post', '/entries/marks', ['ids' => ['the-dome:low'], 'held' => false])->assertJson(['changed' => ['the-dome:low']]);
-        self::assertStringContainsString('2 of 5', $this->file('held000001'));
+        self::assertStringContainsString('2 out of 5', $this->file('held000001'));
         $this->ask('put', '/rules', ['hold' => ['starsBelow' => 6]])->assertUnprocessable();
     }
 

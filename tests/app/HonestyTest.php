@@ -100,7 +100,7 @@ final class HonestyTest extends TestCase
         EntryRecord::query()->where('source', 'the-dome')->where('hidden', false)->limit(2)->update(['held' => true]);
         app(Outbox::class)->site($this->mine, 'Hidden');
         self::assertSame([187, 187], $this->offered());
-        self::assertStringContainsString('5 more count in the figures', $this->file('all.html'));
+        self::assertStringContainsString('5 more count towards the rating', $this->file('all.html'));
         self::assertStringNotContainsString('5 more count', $this->file('all.1.html'));
 
         $widget = Widget::query()->firstOrFail();

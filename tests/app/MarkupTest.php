@@ -33,7 +33,7 @@ final class MarkupTest extends TestCase
     use AtADay;
 
     private const MARKS = [
-        'rating' => '9.2 of 10',
+        'rating' => '9.2 out of 10',
         'title' => 'The rings',
         'words' => 'Sharp as a sticker',
         'name' => 'Ines Marlow',

@@ -187,7 +187,7 @@ export async function serve(
             'preview',
             /^(by|all)\b/.test(rest)
               ? `current/${rest}`
-              : /^open\.\w+\.html$/.test(rest)
+              : /^open\.[\w-]+\.html$/.test(rest)
                 ? 'current/widget.html'
                 : rest,
           ),

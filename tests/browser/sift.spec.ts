@@ -173,7 +173,7 @@ test('the honest line speaks the language of the page, and leads to everything @
   const ratings = await page
     .locator('article .rating .glyphs')
     .evaluateAll((all) => all.map((glyphs) => glyphs.getAttribute('aria-label') ?? ''));
-  expect(ratings.some((rating) => /^[12] of 5/.test(rating))).toBe(true);
+  expect(ratings.some((rating) => /^[12] out of 5/.test(rating))).toBe(true);
   await expectAccessible(page);
 });
 

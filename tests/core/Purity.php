@@ -24,8 +24,8 @@ final class Purity
     /** PHP's own: values, errors, and parsers that are handed what they read. */
     private const CLASSES = ['BackedEnum', 'Closure', 'Countable', 'DateInterval', 'DateTimeImmutable', 'DateTimeInterface', 'DateTimeZone',
         'DomainException', 'DOMDocument', 'DOMElement', 'DOMNode', 'DOMNodeList', 'DOMText', 'DOMXPath', 'Error', 'Exception', 'Generator',
-        'IntlBreakIterator', 'IntlChar', 'IntlDateFormatter', 'InvalidArgumentException', 'Iterator', 'IteratorAggregate', 'JsonException',
-        'JsonSerializable', 'LengthException', 'Locale', 'LogicException', 'MessageFormatter', 'Normalizer', 'NumberFormatter', 'Override',
+        'IntlBreakIterator', 'IntlChar', 'IntlDateFormatter', 'IntlDatePatternGenerator', 'InvalidArgumentException', 'Iterator', 'IteratorAggregate', 'JsonException',
+        'JsonSerializable', 'LengthException', 'Locale', 'LogicException', 'MessageFormatter', 'Normalizer', 'NumberFormatter', 'Override', 'Transliterator',
         'OutOfBoundsException', 'OutOfRangeException', 'RangeException', 'RuntimeException', 'SensitiveParameter', 'SimpleXMLElement',
         'SplObjectStorage', 'SplPriorityQueue', 'SplQueue', 'stdClass', 'Stringable', 'Throwable', 'Traversable', 'TypeError', 'UConverter',
         'UnexpectedValueException', 'UnitEnum', 'ValueError', 'WeakMap', 'XMLReader', 'XMLWriter', 'ArrayIterator', 'ArrayAccess'];

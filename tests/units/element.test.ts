@@ -55,14 +55,14 @@ const paths = (): string[] => asked.map(({ what }) => what);
 
 test('takes the variant in the language of the page, and never the usual one besides', async () => {
   interfaceAnswers({
-    'GET /w/dome4visit/open.de.html': choice('de'),
+    'GET /w/dome4visit/open.de-ch.html': choice('de'),
     'GET /w/dome4visit.html': edition('Clear skies.'),
     'GET /w/dome4visit/at.de.html': edition('Klarer Himmel.'),
   });
   document.documentElement.lang = 'de-CH';
   const element = put('dome4visit');
   await until(() => expect(shown(element)).toBe('Klarer Himmel.'));
-  expect(paths()).toEqual(['GET /w/dome4visit/open.de.html', 'GET /w/dome4visit/at.de.html']);
+  expect(paths()).toEqual(['GET /w/dome4visit/open.de-ch.html', 'GET /w/dome4visit/at.de.html']);
 });
 
 test('takes the usual one where none fits', async () => {

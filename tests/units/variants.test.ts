@@ -36,8 +36,30 @@ describe('the variant that fits', () => {
 
 test('the language around an element is that of the nearest that says one', () => {
   document.body.innerHTML = '<main lang="DE-AT"><section lang="en-GB"><p></p></section><i lang="english"></i></main>';
-  expect(languageAround(document.querySelector('p')!)).toBe('en');
-  expect(languageAround(document.querySelector('main')!)).toBe('de');
+  expect(languageAround(document.querySelector('p')!)).toBe('en-gb');
+  expect(languageAround(document.querySelector('main')!)).toBe('de-at');
   expect(languageAround(document.querySelector('i')!)).toBe('und');
   expect(languageAround(document.body)).toBe('und');
+  document.body.innerHTML =
+    '<p lang="zh-Hant-HK"></p><p lang="es-419"></p><p lang="sr-Latn"></p><p lang="ca-valencia"></p>';
+  const tags = [...document.querySelectorAll('p')].map(languageAround);
+  expect(tags).toEqual(['zh-hant', 'es', 'sr-latn', 'ca']);
+});
+
+test('a language is looked up by its country and script (RFC 4647, CLDR)', () => {
+  const chosen = (language: string): string =>
+    fitting(JSON.stringify({ languages: ['de', 'nb', 'zh-hant', 'pt-br', 'pt'], visits: 1, pages: [] }), language, '/');
+  expect(['de-at', 'no', 'nn', 'zh-tw', 'zh-hk', 'zh', 'pt-br', 'pt-pt', 'pt', 'it', 'und'].map(chosen)).toEqual([
+    'de',
+    'nb',
+    'nb',
+    'zh-hant',
+    'zh-hant',
+    '',
+    'pt-br',
+    'pt',
+    'pt',
+    '',
+    '',
+  ]);
 });

@@ -14,7 +14,6 @@ use App\Placing\SiteScript;
 use Gnomic\Json\Value;
 use Gnomic\Place\Check\AllowedHosts;
 use Gnomic\Text\Address;
-use Gnomic\Text\Catalogue;
 use Gnomic\Text\Echoed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -34,10 +33,11 @@ final class SiteController
             'counts' => $site->counts,
             'tag' => $codes->site($site),
             'languages' => $site->spoken(),
-            'offered' => array_values(array_map(
-                fn (Catalogue $catalogue): array => ['key' => $catalogue->language, 'name' => $catalogue->name],
-                $catalogues->all(),
-            )),
+            'offered' => array_map(
+                fn (string $language, string $name): array => ['key' => $language, 'name' => $name],
+                $catalogues->languages(),
+                $catalogues->names(),
+            ),
         ]);
     }
 

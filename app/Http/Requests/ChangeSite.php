@@ -20,7 +20,7 @@ final class ChangeSite extends Asked
             'allowed.*' => ['string', 'max:300'],
             'counts' => ['sometimes', 'boolean'],
             'languages' => ['sometimes', 'array', 'min:1'],
-            'languages.*' => ['string', 'distinct', Rule::in(array_keys($catalogues->all()))],
+            'languages.*' => ['string', 'distinct', Rule::in($catalogues->languages())],
         ];
     }
 }

@@ -13,7 +13,7 @@ final class KeepWords extends Asked
         return [
             'own' => ['present', 'array', 'max:200'],
             'own.*.key' => ['required', 'string', 'max:60'],
-            'own.*.language' => ['present', 'nullable', 'string', 'max:3'],
+            'own.*.language' => ['present', 'nullable', 'string', 'max:8'],
             'own.*.says' => ['required', 'string', 'max:400'],
         ];
     }

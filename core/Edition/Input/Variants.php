@@ -9,6 +9,8 @@ use Gnomic\Sift\Clauses\InLanguages;
 use Gnomic\Sift\Clauses\WithLabels;
 use Gnomic\Sift\Order;
 use Gnomic\Sift\Shuffle;
+use Gnomic\Text\LanguageLookup;
+use Gnomic\Text\Pieces;
 
 /**
  * What a widget shows differently from page to page or from visit to visit, made ahead: in the language of the page, by its
@@ -54,7 +56,8 @@ final readonly class Variants
         }
         $shuffles = $brief->criteria->order === Order::Shuffled && $brief->criteria->shuffle === Shuffle::Visit;
         $room = $shuffles ? intdiv(self::MOST, 2) : self::MOST; // a shuffle of one order would be none
-        $languages = array_slice(array_values(array_unique($wanted)), 0, $room - 1);
+        // Files have names in small letters.
+        $languages = array_slice(array_values(array_unique(array_map(strtolower(...), $wanted))), 0, $room - 1);
         $all = array_column(WithLabels::byPage($brief->criteria), 'page');
         $pages = array_slice($all, 0, intdiv($room, count($languages) + 1) - 1);
         $visits = $shuffles ? min(self::MOST_VISITS, intdiv(self::MOST, (count($languages) + 1) * (count($pages) + 1))) : 1;
@@ -93,6 +96,7 @@ final readonly class Variants
             array_keys($this->pages),
         );
         $pageFirst = InLanguages::pageFirst($this->brief->criteria);
+        $spoken = new LanguageLookup(array_fill_keys($this->spoken, []));
         foreach ([null, ...$this->languages] as $language) {
             foreach ([null, ...array_keys($this->pages)] as $page) {
                 for ($visit = 1; $visit <= $this->visits; $visit++) {
@@ -104,12 +108,12 @@ final readonly class Variants
                         ),
                     );
                     if ($name !== '') {
-                        $words = $language !== null && in_array($language, $this->spoken, true) ? $language : $this->usual;
+                        $words = $language === null ? $this->usual : $spoken->language($language) ?? $this->usual;
                         $others[] = new Variant(
                             $name,
                             $page === null ? $this->brief : $briefs[$page],
                             $words,
-                            $pageFirst ? $language : null,
+                            $pageFirst && $language !== null ? Pieces::before($language, '-') : null,
                             $visit,
                             $page === null && $visit === 1 ? $language : null,
                         );

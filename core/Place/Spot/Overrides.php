@@ -50,9 +50,9 @@ final readonly class Overrides
             'subject' => TextSchema::orNull(200, 'Key of the subject that entries are about.'),
             'labels' => ListSchema::of(TextSchema::of(1, 100), 20, about: 'Labels of which entries have any.'),
             'language' => TextSchema::matchingOrNull(
-                '^[a-z]{2,3}$',
-                'a language such as "de"',
-                3,
+                '^[a-z]{2,3}(-[A-Za-z]{2,4})?$',
+                'a language such as "de" or "pt-BR"',
+                8,
                 'Of the entries and the words around them.',
             ),
             'most' => NumberSchema::whole(1, 100, about: 'Entries; null: as many as the widget.', nullable: true),

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Gnomic\Shape\Lines;
 
 use Gnomic\Text\Pieces;
+use IntlBreakIterator;
 
 /**
  * A text whose words are measured once, to be asked how many lines it takes at any width. Lines are filled greedily, as browsers do;
- * they may break at blanks, behind hyphens, and around each character of the scripts that are written without blanks (UAX #14,
- * classes ID and CJ). A word wider than the line is broken anywhere.
+ * they may break at blanks, behind hyphens, around each character of the scripts that are written without blanks (UAX #14, classes ID
+ * and CJ), and where a dictionary knows words of Thai and its neighbours to end. A word wider than the line is broken anywhere.
  */
 final readonly class Paragraph
 {
@@ -18,6 +19,9 @@ final readonly class Paragraph
 
     /** Where lines may break: not at blanks that hold words together. */
     private const BLANKS = '/(?:(?![\x{A0}\x{202F}\x{2007}])\s)+/u';
+
+    /** Scripts whose words nothing parts. */
+    private const UNPARTED = '/[\p{sc:Thai}\p{sc:Lao}\p{sc:Khmer}\p{sc:Myanmar}]/u';
 
     private const WIDE = '\p{sc:Han}\p{sc:Hiragana}\p{sc:Katakana}\p{sc:Hangul}\x{3000}-\x{303F}\x{FF00}-\x{FFEF}\x{1F000}-\x{1FAFF}';
 
@@ -109,10 +113,34 @@ final readonly class Paragraph
         if (preg_match('/[-\/\x80-\xFF]/', $word) !== 1) {
             return [$word];
         }
+        if (preg_match(self::UNPARTED, $word) === 1) {
+            return self::byDictionary($word);
+        }
         $wide = self::WIDE;
         $around = "/(?<=[-\x{2010}-\x{2014}\/])(?=\S)|(?<=[$wide])(?![\p{M}\p{P}])|(?=[$wide])(?<![\p{Ps}\p{Pi}])/u";
 
         $pieces = Pieces::of($word, $around);
+
+        return $pieces === [] ? [$word] : $pieces;
+    }
+
+    /** @return list<string> where ICU's dictionaries know words to end that nothing parts (UAX #14, class SA) */
+    private static function byDictionary(string $word): array
+    {
+        /** @var IntlBreakIterator|null $breaks */
+        static $breaks = null;
+        $breaks ??= IntlBreakIterator::createLineInstance('th');
+        if ($breaks === null || ! $breaks->setText($word)) {
+            return [$word];
+        }
+        $pieces = [];
+        $from = 0;
+        foreach ($breaks as $to) {
+            if (is_int($to) && $to > $from) {
+                $pieces[] = substr($word, $from, $to - $from);
+                $from = $to;
+            }
+        }
 
         return $pieces === [] ? [$word] : $pieces;
     }

@@ -18,12 +18,15 @@ export default function more(root: ShadowRoot, signal: AbortSignal, host: string
   const { from = '', how } = part.dataset;
   const last = 1 + Number(part.dataset['pages']);
   let at = 1;
+  /** How many came with the last page, in words. */
+  let said = '';
 
   /** Cards, alone where they follow those that are there, else in a place of their own. */
   const fetched = async (page: number): Promise<HTMLElement[]> => {
     const { content } = await parsed(`${host}${from}${page}.html`, signal);
     if (!content) throw new TypeError('No page');
     adoptStyles(root, content);
+    said = content.querySelector('body')?.dataset['said'] ?? '';
     return [...content.querySelectorAll<HTMLElement>('body > .cards, body > .item')].map((one) =>
       document.importNode(one, true),
     );
@@ -34,7 +37,7 @@ export default function more(root: ShadowRoot, signal: AbortSignal, host: string
   const arrive = (items: HTMLElement[], focus: boolean): void => {
     // Once asked for, all are shown, however little room there is.
     cards.classList.add('all');
-    status.textContent = (part.dataset['said'] ?? '').replace('{count}', `${items.length}`);
+    status.textContent = said;
     if (items[0] && focus) {
       items[0].tabIndex = -1;
       items[0].focus({ preventScroll: true });

@@ -86,7 +86,7 @@ test('glyphs that say it all stand alone, a number stands where they do not, and
   await expect(ratings.locator('svg.glyphs')).toHaveCount(3);
   expect(
     await ratings.locator('svg.glyphs').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label'))),
-  ).toEqual(['5 of 5', '4.6 of 5', '1 of 5']);
+  ).toEqual(['5 out of 5', '4.6 out of 5', '1 out of 5']);
   expect(
     await ratings.locator('use').evaluateAll((all) => [...new Set(all.map((one) => one.getAttribute('href')))]),
   ).toEqual(['#y5', '#n5']);
@@ -147,7 +147,8 @@ test('where a list is scanned, ratings stand in a column of their own at its edg
       expect(above, `above the words at ${width}`).toBeGreaterThanOrEqual(0);
     }
     // Also where a number that glyphs do not say stands under them.
-    expect(new Set(await higher(width)).size, `one as well foretold as the other at ${width}`).toBe(1);
+    const off = await higher(width);
+    expect(Math.max(...off) - Math.min(...off), `one as well foretold as the other at ${width}`).toBeLessThanOrEqual(1);
   }
   expect(Math.max(...(await higher(800)).map(Math.abs))).toBeLessThanOrEqual(1);
 });

@@ -212,7 +212,7 @@ final class HonestyTest extends TestCase
         self::assertSame('initials', $everything->shape->names->value);
         self::assertSame(['rating', 'words'], $everything->shape->card, 'no more than the cards show');
         self::assertSame(
-            '1 more counts in the figures and is not shown by the owner of this site.',
+            '1 more counts towards the rating but is hidden by the owner of this site.',
             Honesty::note(Sifting::of($everything->criteria, $entries, self::on())->tally, 2, self::words()),
         );
         self::assertSame(
@@ -224,7 +224,7 @@ final class HonestyTest extends TestCase
             range(0, 119),
         );
         self::assertSame(
-            'The newest 100 of 118. 2 more count in the figures and are not shown by the owner of this site.',
+            'The newest 100 of 118. 2 more count towards the rating but are hidden by the owner of this site.',
             Honesty::note(Sifting::of($everything->criteria, $many, self::on())->tally, 100, self::words()),
         );
     }

@@ -118,7 +118,7 @@ final class ShapeTest extends TestCase
         self::assertSame('See all (3 entries)', $plan->honest->all);
         $card = $plan->cards[0];
         self::assertSame(
-            ['9.2 of 10', 92, 'the Dome', '12 November 2026', '2026-11-12'],
+            ['9.2 out of 10', 92, 'the Dome', '12 November 2026', '2026-11-12'],
             [
                 $card->part(RatingPart::class)?->text,
                 $card->part(RatingPart::class)?->twentieths,
