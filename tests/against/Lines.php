@@ -111,12 +111,12 @@ final class Lines
         $paths = new DOMXPath($document);
         $tag = $document->createElement('gnomic-widget');
         $tag->setAttribute('key', 'here');
-        $place = $paths->query(self::PLACE)?->item(0) ?? $paths->query(self::TEXT)?->item(0)
-            ?? throw new RuntimeException("$page has no place for a widget.");
-        if ($place instanceof DOMElement && $place->hasAttribute('data-place')) {
+        $place = self::first($paths, self::PLACE);
+        if ($place !== null) {
             $place->appendChild($tag);
         } else {
-            $place->parentNode?->insertBefore($tag, $place->nextSibling);
+            $text = self::first($paths, self::TEXT) ?? throw new RuntimeException("$page has no place for a widget.");
+            $text->parentNode?->insertBefore($tag, $text->nextSibling);
         }
         foreach (Matching::of($loaded->page, $loaded->fetch(...), new Viewport)->proposals as $proposal) {
             if ($proposal->tags === ['here']) {
@@ -125,5 +125,13 @@ final class Lines
         }
 
         throw new RuntimeException("$page proposes nothing for its widget.");
+    }
+
+    private static function first(DOMXPath $paths, string $path): ?DOMElement
+    {
+        $found = $paths->query($path);
+        $first = $found === false ? null : $found->item(0);
+
+        return $first instanceof DOMElement ? $first : null;
     }
 }

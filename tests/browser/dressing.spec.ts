@@ -23,6 +23,8 @@ test('a widget is dressed as the dark band of a page, stands on it in the proof,
   await part(page, 'Read the page');
   const sections = page.getByRole('radiogroup', { name: 'Section of the page' });
   await expect(sections.getByRole('radio')).toHaveCount(3);
+  // Each is shown by its picture, cropped from the page.
+  await expect(sections.locator('.picture:not(.waits)')).toHaveCount(3);
   // The proof is the owner's page, scripts taken out, in the page's own font.
   await expect(inProof(page, 'h1')).toHaveText('Harrow Lane Planetarium');
   await sections.getByRole('radio', { name: /Heard in the foyer/ }).click();
@@ -112,8 +114,12 @@ test('moves, a kept look, words and rules of their own @long', async ({ page }) 
   ]);
   expect(file.suggestedFilename()).toBe('own-quillmoor-linen.tokens.json');
   await part(page, 'Words');
-  await page.getByLabel('Instead of').selectOption({ label: 'Next (carousel.next)' });
-  await page.getByLabel('Visitors read').fill('Another voice');
+  await page.getByLabel('Search words').fill('next');
+  await page.getByLabel(/^Beside/).selectOption({ label: 'português (Brasil)' });
+  await expect(page.getByText('Próximo')).toBeVisible();
+  await page.getByLabel(/^Beside/).selectOption({ label: 'no other language' });
+  await page.getByRole('button', { name: 'Change “Next”' }).click();
+  await page.getByLabel('Visitors read instead of Next').fill('Another voice');
   await part(page, 'Say so');
   await expect(inProof(page, 'button.next')).toHaveAttribute('aria-label', 'Another voice');
   await expectAccessible(page, { except: ['landmark-unique'], part: '.work > :not(.proofs)' });
@@ -126,6 +132,12 @@ test('moves, a kept look, words and rules of their own @long', async ({ page }) 
   await expect.poll(() => styleOf(page, '.name', 'letter-spacing')).toBe('2px');
   await expectAccessible(page, { except: ['landmark-unique'], part: '.work > :not(.proofs)' });
   await part(page, 'Single tokens');
+  // White cards are hidden by one press.
+  const cards = page.getByRole('button', { name: 'No cards', exact: true }).first();
+  await expect.poll(() => styleOf(page, '.card', 'background-color')).not.toBe('rgba(0, 0, 0, 0)');
+  await cards.click();
+  await expect.poll(() => styleOf(page, '.card', 'background-color')).toBe('rgba(0, 0, 0, 0)');
+  await expect(cards).toHaveAttribute('aria-pressed', 'true');
   await page.getByLabel('Rating glyphs').selectOption({ label: 'hearts' });
   await expect(page.locator('.sentence')).toContainText('Quillmoor linen with changes of its own');
   await expectAccessible(page, { except: ['landmark-unique'], part: '.work > :not(.proofs)' });

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Editions\Catalogues;
 use App\Http\Requests\KeepWords;
+use App\Http\Requests\ShowWords;
 use App\Models\Site;
 use App\Outbox\Outbox;
 use Gnomic\Json\Value;
@@ -17,11 +18,26 @@ use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
 final class WordsController
 {
     /** The words that visitors read, and those that a site has instead. */
-    public function show(Site $site, Catalogues $catalogues): JsonResponse
+    public function show(ShowWords $request, Site $site, Catalogues $catalogues): JsonResponse
     {
+        return $this->told($site, $catalogues, Value::textOrNull($request->given()['language'] ?? null));
+    }
+
+    /** @param  string|null  $beside  language whose words are told as well */
+    private function told(Site $site, Catalogues $catalogues, ?string $beside = null): JsonResponse
+    {
+        $names = $catalogues->names();
+
         return new JsonResponse([
+            'language' => $site->spoken()[0],
             'usual' => (object) $catalogues->of($site->spoken()[0])->messages(),
+            'beside' => $beside === null ? null : (object) $catalogues->of($beside)->messages(),
             'own' => $site->words ?? [],
+            'languages' => array_map(
+                fn (string $key, string $name): array => ['key' => $key, 'name' => $name],
+                array_keys($names),
+                array_values($names),
+            ),
         ]);
     }
 
@@ -47,6 +63,6 @@ final class WordsController
             $outbox->site($site, 'The words for visitors were changed');
         });
 
-        return $this->show($site->refresh(), $catalogues);
+        return $this->told($site->refresh(), $catalogues);
     }
 }

@@ -2,7 +2,7 @@
 // owner point at another place. It talks to the studio around it by messages alone.
 
 interface Asked {
-  gnomic: 'show' | 'pick';
+  gnomic: 'show' | 'pick' | 'crop';
   fragment: string;
   /** Key of the widget, by which its tag is found. */
   key: string;
@@ -91,6 +91,18 @@ function show(asked: Asked): void {
   });
 }
 
+/** A part of the page alone, as a picture of it: scrolled to, and as high as it is; nothing in it can be pressed or heard. */
+function crop({ at }: Asked): void {
+  const part = found(at) ?? document.body;
+  document.documentElement.style.overflow = 'hidden';
+  document.documentElement.inert = true;
+  requestAnimationFrame(() => {
+    const { top, height } = part.getBoundingClientRect();
+    scrollTo(0, part === document.body ? 0 : top + scrollY);
+    tell({ cropped: Math.round(height) });
+  });
+}
+
 const measure = (): void => {
   const box = widget?.getBoundingClientRect();
   tell({ height: document.documentElement.scrollHeight, top: (box?.top ?? 0) + scrollY, own: box?.height ?? 0 });
@@ -155,6 +167,7 @@ addEventListener('message', (event: MessageEvent<Asked>) => {
     isPointing = event.data.isPointed ?? false;
     show(event.data);
   }
+  if (event.data.gnomic === 'crop') crop(event.data);
   isPicking = event.data.gnomic === 'pick';
   document.documentElement.style.cursor = isPicking ? 'crosshair' : '';
 });

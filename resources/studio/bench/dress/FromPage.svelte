@@ -8,6 +8,7 @@
   import Situation from '../../parts/Situation.svelte';
   import type { Bench } from '../bench.svelte';
   import { tokenName } from './names';
+  import SectionPicture from './SectionPicture.svelte';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
@@ -96,16 +97,8 @@
   {#each [...read.doubts, ...read.problems] as said (said)}<p class="small attention">{said}</p>{/each}
   <div class="sections" role="radiogroup" aria-label="Section of the page">
     {#each read.sections as one (one.path)}
-      <button
-        class="plain"
-        role="radio"
-        aria-checked={chosen === one.path}
-        onclick={() => wear(one)}
-        style:background={String(
-          one.evidence.find(({ token }) => token === (one.isDark ? 'dark.behind' : 'light.behind'))?.value ?? '#fff',
-        )}
-        style:color={one.isDark ? '#fff' : '#000'}
-      >
+      <button class="plain" role="radio" aria-checked={chosen === one.path} onclick={() => wear(one)}>
+        {#if read.hasPage}<SectionPicture address={read.address} at={one.path} />{/if}
         <span class="swatches" aria-hidden="true"
           >{#each colours(one).filter(([token]) => token !== 'behind') as [token, value] (token)}<i
               style:background={value}

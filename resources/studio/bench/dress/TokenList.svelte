@@ -3,7 +3,7 @@
   import type { Bench } from '../bench.svelte';
   import Select from '../shape/Select.svelte';
   import ColourField from './ColourField.svelte';
-  import { COLOURS, tokenName } from './names';
+  import { COLOURS, GROUPS, letsThrough, none, tokenName } from './names';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
@@ -41,14 +41,21 @@
     {#each schemes as scheme (scheme)}
       <fieldset>
         <legend>{scheme === 'light' ? 'Colours on light' : 'Colours on dark'}</legend>
-        {#each Object.entries(COLOURS) as [token, name] (token)}
-          <ColourField
-            label={name}
-            about={bench.offered?.dress.colours[token] ?? ''}
-            value={look?.[scheme][token] ?? null}
-            isOwn={brief.dress[scheme][token as keyof WholeBrief['dress']['light']] !== null}
-            onchange={(value) => bench.change(({ dress }) => Object.assign(dress[scheme], { [token]: value }))}
-          />
+        {#each GROUPS as [group, tokens] (group)}
+          <div class="group" role="group" aria-label={group}>
+            <p class="small quiet">{group}</p>
+            {#each tokens as token (token)}
+              <ColourField
+                label={COLOURS[token] ?? token}
+                about={bench.offered?.dress.colours[token] ?? ''}
+                value={look?.[scheme][token] ?? null}
+                isOpen={letsThrough(token)}
+                none={none(token)}
+                isOwn={brief.dress[scheme][token as keyof WholeBrief['dress']['light']] !== null}
+                onchange={(value) => bench.change(({ dress }) => Object.assign(dress[scheme], { [token]: value }))}
+              />
+            {/each}
+          </div>
         {/each}
       </fieldset>
     {/each}
@@ -86,7 +93,12 @@
                 set(token, event.currentTarget.value === '' ? null : event.currentTarget.valueAsNumber);
               else event.currentTarget.reportValidity();
             }}
-          /></label
+          />
+          {#if ['edge', 'shadow', 'rule', 'pictureEdge'].includes(token)}
+            <button class="plain small link" aria-pressed={is(token) === 0} onclick={() => set(token, 0)}
+              >None<span class="unseen">: {tokenName(token)}</span></button
+            >
+          {/if}</label
         >
       {:else}
         <label class="token wide"
@@ -130,6 +142,16 @@
     display: flex;
     flex-wrap: wrap;
     gap: 6px 18px;
+  }
+  .group {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 18px;
+    align-items: end;
+  }
+  .group p {
+    flex: 0 0 100%;
+    margin: 4px 0 0;
   }
   legend {
     font-weight: 600;

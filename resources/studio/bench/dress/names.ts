@@ -12,7 +12,36 @@ export const COLOURS: Record<string, string> = {
   control: 'Controls',
   behind: 'Page background',
   behindTo: 'Page background, gradient to',
+  heading: 'Headings',
+  button: 'Buttons',
+  buttonInk: 'Text on buttons',
+  buttonLine: 'Edge of buttons',
+  cardInk: 'Text on cards',
+  cardQuiet: 'Small print on cards',
+  cardAccent: 'Accent on cards',
+  cardRating: 'Ratings on cards',
+  cardLink: 'Links on cards',
+  cardControl: 'Focus ring on cards',
 };
+
+/** Those that may let through what is behind them. */
+const OPEN = ['ground', 'groundTo', 'surface', 'line', 'behind', 'behindTo'];
+
+/** What is said where there is none of a colour; undefined where there is always one. */
+export function none(token: string): string | undefined {
+  if (token === 'ground' || token === 'surface' || token === 'line') return '#ffffff00';
+  return ['ink', 'quiet', 'accent', 'rating', 'link', 'control', 'behind'].includes(token) ? undefined : 'none';
+}
+
+export const letsThrough = (token: string): boolean => OPEN.includes(token);
+
+/** What colours are of, in the order of the list. */
+export const GROUPS: [string, string[]][] = [
+  ['Behind', ['ground', 'groundTo', 'behind', 'behindTo']],
+  ['Words and signs', ['ink', 'heading', 'quiet', 'accent', 'rating', 'link', 'control']],
+  ['Cards', ['surface', 'line', 'cardInk', 'cardQuiet', 'cardAccent', 'cardRating', 'cardLink', 'cardControl']],
+  ['Buttons', ['button', 'buttonInk', 'buttonLine']],
+];
 
 const TOKENS: Record<string, string> = {
   angle: 'Angle of the gradient',
@@ -38,6 +67,18 @@ const TOKENS: Record<string, string> = {
   lines: 'Lines stand',
   measure: 'Line length at most, characters',
   pad: 'Above and below cards, px',
+  sizeNarrow: 'Text size on phones, %',
+  insetNarrow: 'Within cards on phones, px',
+  headingSize: 'Heading size, %',
+  headingNarrow: 'Heading size on phones, %',
+  headingLeading: 'Heading line height, %',
+  headingCase: 'Capitals in headings',
+  headingSpacing: 'Letter spacing of headings, ‰',
+  buttonCorner: 'Corners of buttons, px',
+  buttonWeight: 'Button weight',
+  buttonCase: 'Capitals on buttons',
+  links: 'Links are told',
+  hang: 'Painted edges hang out of the column',
 };
 
 export const tokenName = (token: string): string => COLOURS[token] ?? TOKENS[token] ?? token;
