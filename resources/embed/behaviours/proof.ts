@@ -18,6 +18,8 @@ interface Asked {
 }
 
 let widget: HTMLElement | undefined;
+/** What of the page is shown alone. */
+let cropped: string | undefined;
 let isPicking = false;
 let isPointing = false;
 
@@ -92,18 +94,21 @@ function show(asked: Asked): void {
 }
 
 /** A part of the page alone, as a picture of it: scrolled to, and as high as it is; nothing in it can be pressed or heard. */
-function crop({ at }: Asked): void {
-  const part = found(at) ?? document.body;
-  document.documentElement.style.overflow = 'hidden';
+function crop(): void {
+  const part = found(cropped!) ?? document.body;
+  const { style } = document.documentElement;
+  style.overflow = 'hidden';
+  // Also what stands at the end of the page stands at the top of its picture.
+  style.paddingBottom = '100vh';
   document.documentElement.inert = true;
-  requestAnimationFrame(() => {
-    const { top, height } = part.getBoundingClientRect();
-    scrollTo(0, part === document.body ? 0 : top + scrollY);
-    tell({ cropped: Math.round(height) });
-  });
+  const { top, height } = part.getBoundingClientRect();
+  scrollTo({ top: part === document.body ? 0 : top + scrollY, behavior: 'instant' });
+  tell({ cropped: Math.round(height) });
 }
 
 const measure = (): void => {
+  // Pictures that come in move what is below them.
+  if (cropped !== undefined) return crop();
   const box = widget?.getBoundingClientRect();
   tell({ height: document.documentElement.scrollHeight, top: (box?.top ?? 0) + scrollY, own: box?.height ?? 0 });
 };
@@ -167,7 +172,10 @@ addEventListener('message', (event: MessageEvent<Asked>) => {
     isPointing = event.data.isPointed ?? false;
     show(event.data);
   }
-  if (event.data.gnomic === 'crop') crop(event.data);
+  if (event.data.gnomic === 'crop') {
+    cropped = event.data.at ?? 'body';
+    crop();
+  }
   isPicking = event.data.gnomic === 'pick';
   document.documentElement.style.cursor = isPicking ? 'crosshair' : '';
 });

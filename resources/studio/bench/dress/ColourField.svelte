@@ -8,11 +8,13 @@
     isOpen: boolean;
     /** What it is where there is none of it; undefined: there is always one. */
     none?: string;
+    /** What is read then. */
+    missing: string;
     /** Whether it is other than in the look. */
     isOwn: boolean;
     onchange: (value: string | null) => void;
   }
-  let { label, about, value, isOpen, none, isOwn, onchange }: Props = $props();
+  let { label, about, value, isOpen, none, missing, isOwn, onchange }: Props = $props();
   const COLOUR = /^#([0-9a-f]{6}|[0-9a-f]{8})$/i;
   const solid = $derived((value ?? '#ffffff').slice(0, 7));
   const alpha = $derived(value === null ? 0 : value.length > 7 ? Math.round(parseInt(value.slice(7), 16) / 2.55) : 100);
@@ -27,7 +29,7 @@
 </script>
 
 <span class="colour" title={about}>
-  <label class="swatch" class:none={isNone}>
+  <label class="swatch" class:none={isNone} class:as={isNone && missing !== 'none'}>
     <input
       type="color"
       aria-label="{label}, picked"
@@ -44,7 +46,7 @@
     <input
       class="field"
       value={isNone ? '' : value}
-      placeholder="none"
+      placeholder={missing}
       spellcheck="false"
       aria-invalid={value !== null && !COLOUR.test(value)}
       onchange={(event) => {
@@ -58,8 +60,8 @@
   {#if none !== undefined}
     <button
       class="plain nothing"
-      aria-label="No {label.toLowerCase()}"
-      title="None"
+      aria-label={missing === 'none' ? `No ${label.toLowerCase()}` : `${label} ${missing}`}
+      title={missing === 'none' ? 'None' : missing}
       aria-pressed={isNone}
       onclick={() => onchange(none)}
     >
@@ -108,6 +110,9 @@
   }
   .swatch.none span {
     background: linear-gradient(to top right, transparent 47%, var(--harm) 47% 53%, transparent 53%), var(--surface);
+  }
+  .swatch.as span {
+    background: var(--surface);
   }
   .swatch input {
     position: absolute;

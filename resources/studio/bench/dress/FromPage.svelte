@@ -186,6 +186,7 @@
   }
   .sections button {
     display: grid;
+    align-content: start;
     gap: 3px;
     padding: 10px 12px;
     min-width: 150px;

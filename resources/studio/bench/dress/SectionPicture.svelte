@@ -20,7 +20,7 @@
   let frame = $state<HTMLIFrameElement>();
   let height = $state<number>();
   const scale = WIDTH / PAGE;
-  const shown = $derived(Math.max(28, Math.min(MOST, (height ?? MOST / scale) * scale)));
+  const shown = $derived(Math.max(8, Math.min(MOST, (height ?? MOST / scale) * scale)));
 
   // The page has no origin of its own, and is spoken to by messages.
   function onmessage({ source, data }: MessageEvent<Told>): void {

@@ -3,7 +3,7 @@
   import type { Bench } from '../bench.svelte';
   import Select from '../shape/Select.svelte';
   import ColourField from './ColourField.svelte';
-  import { COLOURS, GROUPS, letsThrough, none, tokenName } from './names';
+  import { COLOURS, GROUPS, letsThrough, missing, none, tokenName } from './names';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
@@ -51,6 +51,7 @@
                 value={look?.[scheme][token] ?? null}
                 isOpen={letsThrough(token)}
                 none={none(token)}
+                missing={missing(token)}
                 isOwn={brief.dress[scheme][token as keyof WholeBrief['dress']['light']] !== null}
                 onchange={(value) => bench.change(({ dress }) => Object.assign(dress[scheme], { [token]: value }))}
               />

@@ -33,6 +33,13 @@ export function none(token: string): string | undefined {
   return ['ink', 'quiet', 'accent', 'rating', 'link', 'control', 'behind'].includes(token) ? undefined : 'none';
 }
 
+/** What is read where a colour is missing. */
+export function missing(token: string): string {
+  if (token === 'heading') return 'as text';
+  if (token === 'buttonInk') return 'as it reads';
+  return token.startsWith('card') ? 'as elsewhere' : 'none';
+}
+
 export const letsThrough = (token: string): boolean => OPEN.includes(token);
 
 /** What colours are of, in the order of the list. */

@@ -1,9 +1,9 @@
 /** Where words stand, by how their keys begin. */
 const PLACES: [string, RegExp][] = [
-  ['Head and buttons', /^(widget|account|faces|action|list)\./],
+  ['Head and buttons', /^(widget|account|faces|action)\./],
   ['Ratings and figures', /^(figures|rating)\./],
   ['Cards', /^card\./],
-  ['The honest line', /^honest\./],
+  ['The honest line', /^(honest|list)\./],
   ['Cards that move', /^(carousel|ticker|notices)\./],
   ['More, and choosing', /^(more|choose)\./],
   ['One entry enlarged', /^large\./],
