@@ -56,7 +56,7 @@ final class RenderCommand extends Command
                 '--font is one of '.implode(', ', array_column(Font::cases(), 'value')).'.',
             );
             $name = $brief->shape->title ?? $brief->shape->heading ?? 'Reviews';
-            $language = strtolower(explode('-', (string) $site->language)[0]);
+            $language = $catalogues->lookup()->language((string) $site->language) ?? strtolower(explode('-', (string) $site->language)[0]);
             $supply = new FileSupply($reading->entries, $site, $language, $name, $font, $catalogues, $all);
             $input = (new Assembler($supply))->usual($brief, $renderer->frame('preview', $name));
             if ($this->option('heights') === true) {

@@ -80,10 +80,17 @@ const SCRIPTS = {
   hi: 'वेधशाला में यह रात अविस्मरणीय रही, शनि के छल्ले बिल्कुल साफ़ दिखे। ',
   ja: '土星の輪がはっきり見えて、娘はレンズに貼ったシールかと尋ねました。また来ます。',
   el: 'Ο Κρόνος ήταν τόσο καθαρός που η κόρη μου ρώτησε αν ήταν αυτοκόλλητο στον φακό. ',
+  th: 'ดาวเสาร์คมชัดมากจนลูกสาวถามว่าเป็นสติกเกอร์บนเลนส์หรือเปล่าสองชั่วโมงผ่านไปเหมือนสิบนาที',
+  fa: 'زحل آن‌قدر واضح بود که دخترم پرسید آیا برچسبی روی عدسی است؛ دو ساعت مثل ده دقیقه گذشت. ',
+  ur: 'زحل اتنا صاف نظر آیا کہ میری بیٹی نے پوچھا کیا یہ عدسے پر لگا اسٹیکر ہے، دو گھنٹے دس منٹ کی طرح گزر گئے۔ ',
+  bn: 'শনি এতটাই স্পষ্ট ছিল যে আমার মেয়ে জিজ্ঞেস করল এটা লেন্সে লাগানো স্টিকার কি না, দুই ঘণ্টা দশ মিনিটের মতো কেটে গেল। ',
+  ta: 'சனிக்கோள் மிகத் தெளிவாகத் தெரிந்ததால் லென்ஸில் ஒட்டப்பட்ட படமா என்று என் மகள் கேட்டாள். ',
 };
 
-/** From left to right and with blanks, as in English. */
-const MORE = new Set(['hi', 'el']);
+/** From left to right and with blanks, as in English, or in the letters of another. */
+const MORE = new Set(['hi', 'el', 'fa', 'bn', 'ta']);
+
+const RIGHT_TO_LEFT = ['ar', 'fa', 'ur'];
 
 for (const [language, text] of Object.entries(SCRIPTS))
   test(`every layout speaks ${language} without anything running over${MORE.has(language) ? ' @long' : ''}`, async ({
@@ -100,9 +107,15 @@ for (const [language, text] of Object.entries(SCRIPTS))
       ([language, dir]) => {
         for (const box of document.querySelectorAll<HTMLElement>('.w')) [box.lang, box.dir] = [language, dir];
       },
-      [language, language === 'ar' ? 'rtl' : 'ltr'] as const,
+      [language, RIGHT_TO_LEFT.includes(language) ? 'rtl' : 'ltr'] as const,
     );
     for (const width of [320, 1280]) expect.soft(await faultsOfAll(page, width), `at ${width}`).toEqual({});
+    // By which quotation marks and fonts are chosen, and which a reset of everything would take away.
+    const spoken = await page
+      .locator('gnomic-widget')
+      .first()
+      .evaluate((host) => getComputedStyle(host.shadowRoot!.querySelector('.g')!).getPropertyValue('-webkit-locale'));
+    expect(spoken).toBe(`"${language}"`);
   });
 
 test('ratings are filled to a twentieth of a glyph', async ({ page }) => {
