@@ -177,7 +177,9 @@ test('dress', () => {
   say(`  ${told.match} ms, ${told.megabytes} MB`);
   say('A set of tokens drawn by chance, mended (wanted: at most 5 ms)');
   say(`  mean ${told.mend.mean} ms, median ${told.mend.median} ms, worst of a thousand ${told.mend.worst} ms`);
-  say('Widgets in the look that their page proposes: what stands on its lines at 1280 and 390 pixels (wanted: 90 in a hundred of each)');
+  say(
+    'Widgets in the look that their page proposes: what stands on its lines at 1280 and 390 pixels (wanted: 90 in a hundred of each)',
+  );
   const lines = execFileSync('php', ['tests/against/tell-lines.php']).toString();
   for (const row of lines.split('\n').filter((line) => line !== '')) say(`  ${row}`);
 });
