@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gnomic\Dress;
 
 use Gnomic\Dress\Colour\Colour;
-use Gnomic\Dress\Colour\CssColour;
+use Gnomic\Dress\Tokens\TokenValues;
 use Gnomic\Json\Schema\ObjectSchema;
 use InvalidArgumentException;
 
@@ -45,6 +45,20 @@ final class DesignTokens
             'dark' => ['$type' => 'color'] + self::colours($look->dark),
             'tokens' => $tokens,
         ];
+    }
+
+    /** Whether a file says by our own names what a look is, so that nobody has to be asked which token is which. @param  mixed  $json */
+    public static function isOwn(mixed $json): bool
+    {
+        $file = self::members($json) ?? [];
+        foreach (['light', 'dark'] as $group) {
+            $members = self::members($file[$group] ?? null) ?? [];
+            if (array_diff(Palette::OVER, array_keys($members)) === []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -179,18 +193,8 @@ final class DesignTokens
 
     private static function colour(string $name, mixed $value): string
     {
-        $members = self::members($value);
-        $colour = is_string($value) ? CssColour::read($value) : null;
-        if ($members !== null && is_array($members['components'] ?? null) && is_string($members['colorSpace'] ?? null)) {
-            $parts = array_map(fn (mixed $part): string => is_numeric($part) ? (string) $part : 'none', $members['components']);
-            $alpha = is_numeric($members['alpha'] ?? null) ? " / {$members['alpha']}" : '';
-            $space = $members['colorSpace'];
-            $colour = CssColour::read(in_array($space, ['hsl', 'hwb', 'lab', 'lch', 'oklab', 'oklch'], true)
-                ? "$space(".implode(' ', $parts)."$alpha)"
-                : "color($space ".implode(' ', $parts)."$alpha)");
-        }
-
-        return $colour?->toHex() ?? throw new InvalidArgumentException("The token \"$name\" is not a colour that Gnomic understands.");
+        return TokenValues::colour($value)
+            ?? throw new InvalidArgumentException("The token \"$name\" is not a colour that Gnomic understands.");
     }
 
     /** @return array<array-key, mixed>|null */

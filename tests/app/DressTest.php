@@ -139,6 +139,18 @@ final class DressTest extends TestCase
         $this->ask('delete', '/looks/{key}', [], '/looks/own-again')->assertNoContent();
         $this->ask('delete', '/looks/{key}', [], '/looks/own-again')->assertNotFound();
         $this->ask('post', '/looks/imported', ['tokens' => ['a' => 1]])->assertUnprocessable();
+        // Names of somebody else's are asked about, and said once.
+        $foreign = ['text' => ['$type' => 'color', 'body' => ['$value' => '#1d2333']], 'brand' => ['$type' => 'color', '$value' => '#2b4a3a']];
+        $asked = $this->ask('post', '/looks/imported', ['tokens' => $foreign])->assertOk();
+        self::assertSame(['light.ink' => 'text.body', 'light.accent' => 'brand'], array_intersect_key(
+            (array) $asked->json('proposed'),
+            ['light.ink' => 1, 'light.accent' => 1],
+        ));
+        $mapping = [['target' => 'light.ink', 'token' => 'text.body'], ['target' => 'light.link', 'token' => 'brand']];
+        $this->ask('post', '/looks/imported', ['tokens' => $foreign, 'name' => 'Foreign', 'mapping' => $mapping])->assertCreated()
+            ->assertJson(['ignored' => []]);
+        $this->ask('post', '/looks/imported', ['tokens' => $foreign, 'mapping' => [['target' => 'light.ink', 'token' => 'no']]])
+            ->assertUnprocessable()->assertSee('has no token');
     }
 
     public function test_a_look_is_read_from_a_page_with_its_evidence(): void

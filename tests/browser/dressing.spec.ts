@@ -113,6 +113,33 @@ test('moves, a kept look, words and rules of their own @long', async ({ page }) 
     page.getByRole('link', { name: 'Export as design tokens' }).click(),
   ]);
   expect(file.suggestedFilename()).toBe('own-quillmoor-linen.tokens.json');
+  // Tokens of anybody's: their names propose, the owner says once which is which.
+  await page.getByLabel('Import design tokens').setInputFiles({
+    name: 'moor.tokens.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(
+      JSON.stringify({
+        semantic: {
+          $type: 'color',
+          text: { body: { $value: '#1d2333' } },
+          background: { page: { $value: '#f4f7f5' } },
+          brandPrimary: { $value: '#2b4a3a' },
+          pebble: { $value: '#7a4a10' },
+        },
+        radius: { $type: 'dimension', card: { $value: '12px' } },
+        motion: { $type: 'duration', fast: { $value: '120ms' } },
+      }),
+    ),
+  });
+  const which = page.getByRole('form', { name: 'Which token is which' });
+  await expect(which.getByLabel('Text', { exact: true }).first()).toHaveValue('semantic.text.body');
+  await expect(which.getByLabel('Corners, px')).toHaveValue('radius.card');
+  await expect(which).toContainText('1 of the file are left out');
+  await expectAccessible(page, { except: ['landmark-unique'], part: '.work > :not(.proofs)' });
+  await which.getByLabel('Links', { exact: true }).first().selectOption('semantic.pebble');
+  await which.getByLabel('Name').fill('Moor');
+  await part(page, 'Keep as a look');
+  await expect(page.getByRole('radio', { name: 'Moor' })).toBeVisible();
   await part(page, 'Words');
   await page.getByLabel('Search words').fill('next');
   await page.getByLabel(/^Beside/).selectOption({ label: 'português (Brasil)' });

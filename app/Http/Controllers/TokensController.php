@@ -10,6 +10,8 @@ use App\Http\Requests\ImportTokens;
 use App\Models\Site;
 use Gnomic\Dress\DesignTokens;
 use Gnomic\Dress\Look;
+use Gnomic\Dress\Tokens\ForeignTokens;
+use Gnomic\Dress\Tokens\TokenMapping;
 use Gnomic\Json\Value;
 use Gnomic\Text\Words;
 use Illuminate\Http\JsonResponse;
@@ -34,19 +36,44 @@ final class TokensController
         );
     }
 
-    /** Keeps a look that another program wrote. */
+    /**
+     * Keeps a look that another program wrote. Where its tokens have other names than ours, and nobody has said which is which, that is
+     * asked first, with what their names propose.
+     */
     public function import(ImportTokens $request, Site $site, KeptLooks $kept): JsonResponse
     {
         $given = $request->given();
         $body = json_decode((string) $request->getContent());
+        $tokens = is_object($body) && isset($body->tokens) ? $body->tokens : null;
+        $mapping = isset($given['mapping']) ? [] : null;
+        foreach (array_map(Value::named(...), Value::list($given['mapping'] ?? [])) as $one) {
+            $mapping[$one['target'] ?? ''] = $one['token'] ?? '';
+        }
         try {
-            [$look, $ignored] = DesignTokens::read('new', is_object($body) && isset($body->tokens) ? $body->tokens : null);
+            if ($mapping === null && ! DesignTokens::isOwn($tokens)) {
+                return self::asked(ForeignTokens::read($tokens));
+            }
+            [$look, $ignored] = $mapping === null ? DesignTokens::read('new', $tokens)
+                : TokenMapping::look(ForeignTokens::read($tokens), $mapping, 'Imported look');
         } catch (InvalidArgumentException $wrong) {
             throw new UnprocessableEntityHttpException($wrong->getMessage(), $wrong);
         }
         $name = Words::filled(trim(Value::text($given['name'] ?? ''))) ?? $look->name;
-        $key = $kept->keep($site, Look::of('new', $name, $look->about, $look->scheme, $look->light, $look->dark, $look->tokens));
+        $named = Look::of('new', $name, $look->about, $look->scheme, $look->light, $look->dark, $look->tokens, $look->composition);
 
-        return new JsonResponse(['key' => $key, 'ignored' => array_slice($ignored, 0, 50)], JsonResponse::HTTP_CREATED);
+        return new JsonResponse(
+            ['key' => $kept->keep($site, $named), 'ignored' => array_slice($ignored, 0, 50)],
+            JsonResponse::HTTP_CREATED,
+        );
+    }
+
+    private static function asked(ForeignTokens $file): JsonResponse
+    {
+        return new JsonResponse([
+            'found' => array_map(get_object_vars(...), $file->tokens),
+            'targets' => (object) TokenMapping::targets(),
+            'proposed' => (object) TokenMapping::proposed($file),
+            'left' => array_slice($file->left, 0, 50),
+        ]);
     }
 }

@@ -10,6 +10,12 @@ final class ImportTokens extends Asked
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['tokens' => ['required', 'array'], 'name' => ['sometimes', 'nullable', 'string', 'max:60']];
+        return [
+            'tokens' => ['required', 'array'],
+            'name' => ['sometimes', 'nullable', 'string', 'max:60'],
+            'mapping' => ['sometimes', 'nullable', 'array', 'max:60'],
+            'mapping.*.target' => ['required', 'string', 'max:40'],
+            'mapping.*.token' => ['required', 'string', 'max:400'],
+        ];
     }
 }

@@ -1,15 +1,19 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { onMount, type ComponentProps } from 'svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { api, ask, type WholeBrief } from '../../api/client';
   import { notices } from '../../parts/notices.svelte';
   import type { Bench } from '../bench.svelte';
+  import MapTokens from './MapTokens.svelte';
 
   let { bench, brief }: { bench: Bench; brief: WholeBrief } = $props();
 
+  type Asked = ComponentProps<typeof MapTokens>['asked'];
   type Saved = { key: string; name: string; widgets: { key: string; name: string }[] };
   let saved = $state<Saved[]>([]);
   let name = $state('');
+  /** A file whose tokens have names of their own, until it is said which is which. */
+  let mapped = $state.raw<{ tokens: Record<string, unknown>; asked: Asked }>();
   const id = $props.id();
   const worn = $derived(saved.find((one) => one.key === brief.dress.name));
 
@@ -60,8 +64,19 @@
       } catch {
         throw new Error('This file is no JSON. Choose a file of design tokens.');
       }
-      const { ignored } = await ask(api.POST('/looks/imported', { body: { tokens } }));
-      return ignored.length === 0 ? 'The look is kept.' : `The look is kept. ${ignored.join(' ')}`;
+      const told = await ask(api.POST('/looks/imported', { body: { tokens } }));
+      if ('key' in told) return kept(told.ignored);
+      mapped = { tokens, asked: told };
+      return 'Say which token is which.';
+    });
+  const kept = (ignored: string[]): string =>
+    ignored.length === 0 ? 'The look is kept.' : `The look is kept. ${ignored.join(' ')}`;
+  const map = (as: string, mapping: { target: string; token: string }[]): Promise<void> =>
+    tried(async () => {
+      const body = { name: as, tokens: mapped?.tokens ?? {}, mapping };
+      const told = await ask(api.POST('/looks/imported', { body }));
+      mapped = undefined;
+      return 'key' in told ? kept(told.ignored) : '';
     });
 </script>
 
@@ -93,6 +108,15 @@
     >
   </span>
 </div>
+{#if mapped}
+  {#key mapped}
+    <MapTokens
+      asked={mapped.asked}
+      onkeep={(as, mapping) => void map(as, mapping)}
+      oncancel={() => (mapped = undefined)}
+    />
+  {/key}
+{/if}
 {#if saved.length > 0}
   <ul>
     {#each saved as look (look.key)}
