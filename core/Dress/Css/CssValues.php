@@ -42,6 +42,25 @@ final class CssValues
         return [strtolower($found[1]), trim($found[2])];
     }
 
+    /** @param  int  $at  place behind a bracket that opens @return int place of the one that closes it; the end where none does */
+    public static function closing(string $value, int $at): int
+    {
+        $depth = 1;
+        $length = strlen($value);
+        for (; $at < $length; $at++) {
+            $depth += match ($value[$at]) {
+                '(' => 1,
+                ')' => -1,
+                default => 0,
+            };
+            if ($depth === 0) {
+                return $at;
+            }
+        }
+
+        return $length;
+    }
+
     /** Whether a bracket is closed in it that it did not open. */
     private static function closes(string $inside): bool
     {

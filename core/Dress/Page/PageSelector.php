@@ -149,7 +149,7 @@ final class PageSelector
         while (preg_match('/(?<!:):([\w-]+)\(/', $selector, $found, PREG_OFFSET_CAPTURE, $from) === 1) {
             [$name, $at] = [strtolower($found[1][0]), $found[0][1]];
             $open = $at + strlen($found[0][0]);
-            $close = self::closing($selector, $open);
+            $close = CssValues::closing($selector, $open);
             $argument = substr($selector, $open, $close - $open);
             $isOther = $name === 'lang' || (str_starts_with($name, 'nth-') && preg_match('/\sof\s/i', $argument) !== 1);
             if ($isOther) {
@@ -171,24 +171,6 @@ final class PageSelector
         }
 
         return [$selector, $functions, $isWhole];
-    }
-
-    private static function closing(string $selector, int $at): int
-    {
-        $depth = 1;
-        $length = strlen($selector);
-        for (; $at < $length; $at++) {
-            $depth += match ($selector[$at]) {
-                '(' => 1,
-                ')' => -1,
-                default => 0,
-            };
-            if ($depth === 0) {
-                return $at;
-            }
-        }
-
-        return $length;
     }
 
     private function is(NodeInterface $node, DOMElement $element): bool

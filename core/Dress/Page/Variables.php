@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gnomic\Dress\Page;
 
+use Gnomic\Dress\Css\CssValues;
+
 /** Custom properties of an element, and what happens to var() by them (CSS Custom Properties 1). */
 final class Variables
 {
@@ -46,7 +48,7 @@ final class Variables
     {
         while (preg_match('/(?<![\w-])var\(/i', $value, $found, PREG_OFFSET_CAPTURE) === 1) {
             $from = $found[0][1];
-            $to = self::closing($value, $from + 4);
+            $to = CssValues::closing($value, $from + 4);
             $inside = substr($value, $from + 4, $to - $from - 4);
             $comma = strpos($inside, ',');
             $name = trim($comma === false ? $inside : substr($inside, 0, $comma));
@@ -81,23 +83,5 @@ final class Variables
         $this->length += strlen((string) $resolved);
 
         return $this->resolved[$name] = $this->length > self::MOST ? null : $resolved;
-    }
-
-    private static function closing(string $value, int $at): int
-    {
-        $depth = 1;
-        $length = strlen($value);
-        for (; $at < $length; $at++) {
-            $depth += match ($value[$at]) {
-                '(' => 1,
-                ')' => -1,
-                default => 0,
-            };
-            if ($depth === 0) {
-                return $at;
-            }
-        }
-
-        return $length;
     }
 }
