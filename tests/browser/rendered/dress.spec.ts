@@ -118,6 +118,36 @@ for (const [language, text] of Object.entries(SCRIPTS))
     expect(spoken).toBe(`"${language}"`);
   });
 
+test('what is painted stands with its edge on the line of the page, or hangs out so that words do', async ({
+  page,
+}) => {
+  const lefts = async (
+    hang: number,
+    width: number,
+  ): Promise<{ column: number; card: number; words: number; head: number }> => {
+    await page.setViewportSize({ width, height: 800 });
+    const dress = { light: { surface: '#fff0e0' }, tokens: { inset: 24, edge: 1, hang, quotes: 0 } };
+    await show(
+      page,
+      dressed(dress, { layout: { name: 'grid' } }, entries('reviews', 4)),
+      'main{max-width:600px;margin:0 auto}',
+    );
+    return page.evaluate(() => {
+      const root = document.querySelector('gnomic-widget')!.shadowRoot!;
+      const left = (selector: string): number => Math.round(root.querySelector(selector)!.getBoundingClientRect().left);
+      const column = Math.round(document.querySelector('main')!.getBoundingClientRect().left);
+      return { column, card: left('.card'), words: left('.words'), head: left('.figures') };
+    });
+  };
+  const flush = await lefts(0, 1200);
+  expect([flush.card, flush.words]).toEqual([flush.column, flush.column + 25]);
+  const hung = await lefts(1, 1200);
+  expect([hung.card, hung.words]).toEqual([hung.column - 25, hung.column]);
+  // On a phone there is nowhere to hang to.
+  const phone = await lefts(1, 390);
+  expect(phone.card).toBe(phone.column);
+});
+
 test('ratings are filled to a twentieth of a glyph', async ({ page }) => {
   const values = [1, 1.05, 2.25, 3.7, 4.95, 5];
   const of = values.map((value, index) => ({
