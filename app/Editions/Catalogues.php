@@ -22,6 +22,8 @@ final class Catalogues
     /** @var array<string, Catalogue> those that were asked for: a message takes as long to be read as a file */
     private array $read = [];
 
+    private ?LanguageLookup $lookup = null;
+
     public function __construct(private readonly string $folder)
     {
     }
@@ -47,15 +49,12 @@ final class Catalogues
         return $ofSite === [] && $ofWidget === [] ? $catalogue : $catalogue->instead([...$ofSite, ...$ofWidget]);
     }
 
-    /** @param  list<string>|null  $languages  among which; null: all */
-    public function lookup(?array $languages = null): LanguageLookup
+    /** Which of them a page gets. */
+    public function lookup(): LanguageLookup
     {
-        $also = array_map(fn (array $file): array => Value::texts($file['also'] ?? []), $this->files());
-
-        return new LanguageLookup($languages === null ? $also : array_replace(
-            array_fill_keys($languages, []),
-            array_intersect_key($also, array_flip($languages)),
-        ));
+        return $this->lookup ??= new LanguageLookup(
+            array_map(fn (array $file): array => Value::texts($file['also'] ?? []), $this->files()),
+        );
     }
 
     /** @return array<string, string> what each calls itself, by language */

@@ -168,7 +168,9 @@ final class LookRules
             $css .= ";--$name:var(--on-$name)";
         }
 
-        return $css === '' ? '' : '.card{'.substr($css, 1).';color:var(--ink)}';
+        // Who asks for the system's own colours, or for more contrast, has them on cards as well.
+        return $css === '' ? '' : '@media (forced-colors:none){.card{'.substr($css, 1).';color:var(--ink)}}'
+            .'@media (prefers-contrast:more){.card{--quiet:var(--ink)}}';
     }
 
     /** @return list<string> tokens that have another colour on cards, in one scheme at least */

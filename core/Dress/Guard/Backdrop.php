@@ -82,8 +82,8 @@ final readonly class Backdrop
         $darkest = $point(...self::darkest($from, $end, $first, $last, $isPlain, $isPlainUnder));
         $lightest = $point(0.0, 0.0);
         foreach ([[1.0, 0.0], [0.0, 1.0], [1.0, 1.0]] as [$along, $below]) {
-            $end = $point($along, $below);
-            $lightest = self::light($end) > self::light($lightest) ? $end : $lightest;
+            $corner = $point($along, $below);
+            $lightest = self::light($corner) > self::light($lightest) ? $corner : $lightest;
         }
 
         return new self(

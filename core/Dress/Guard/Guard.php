@@ -60,11 +60,8 @@ final class Guard
         $one = $isFar ? null : Lightness::mended($was, $scene->wanted($token));
         $moved = $one === null ? INF : abs(Oklch::of($one)->lightness - Oklch::of($was)->lightness);
         if ($own !== null && $moved > self::TOGETHER) {
-            $on = fn (string $on): array => $scene->wanted($token, array_values(array_filter(
-                $scene->pairs($token),
-                fn (Pair $pair): bool => $pair->on === $on,
-            )));
-            [$around, $within] = [self::nearest($was, $on('ground')), self::nearest($was, $on('surface'))];
+            $around = self::nearest($was, $scene->wanted($token, 'ground'));
+            $within = self::nearest($was, $scene->wanted($token, 'surface'));
             if ($around !== null && $within !== null) {
                 return $scene->with($token, $around->toHex())->with($own, $within->toHex());
             }

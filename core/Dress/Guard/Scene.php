@@ -63,12 +63,14 @@ final readonly class Scene
     }
 
     /**
-     * @param  list<Pair>|null  $pairs  null: all that the token gives the colour to
+     * @param  'ground'|'surface'|null  $on  null: wherever it stands
      * @return list<array{Backdrop, float}> what is behind a token, and the contrast that it needs there
      */
-    public function wanted(string $token, ?array $pairs = null): array
+    public function wanted(string $token, ?string $on = null): array
     {
-        return array_map(fn (Pair $pair): array => [$this->behind[$pair->on], $pair->least], $pairs ?? $this->pairs($token));
+        $pairs = array_filter($this->pairs($token), fn (Pair $pair): bool => $on === null || $pair->on === $on);
+
+        return array_map(fn (Pair $pair): array => [$this->behind[$pair->on], $pair->least], array_values($pairs));
     }
 
     public function isTold(string $token): bool
@@ -104,16 +106,7 @@ final readonly class Scene
 
     private function isMendableApart(string $token): bool
     {
-        if ($this->onCards($token) === null) {
-            return false;
-        }
-        foreach (['ground', 'surface'] as $on) {
-            $pairs = array_values(array_filter($this->pairs($token), fn (Pair $pair): bool => $pair->on === $on));
-            if (! Lightness::isMendable($this->wanted($token, $pairs))) {
-                return false;
-            }
-        }
-
-        return true;
+        return $this->onCards($token) !== null
+            && Lightness::isMendable($this->wanted($token, 'ground')) && Lightness::isMendable($this->wanted($token, 'surface'));
     }
 }

@@ -13,24 +13,12 @@ use Gnomic\Dress\Css\CssValues;
 /** From declared values to computed ones, for one element. */
 final class Computing
 {
-    private const SIZES = ['xx-small' => 9.0, 'x-small' => 10.0, 'small' => 13.0, 'medium' => 16.0, 'large' => 18.0, 'x-large' => 24.0,
-        'xx-large' => 32.0, 'xxx-large' => 48.0];
-
-    /** Lengths that are measured by the font, or by what is not known before a page is laid out. */
-    private const MEASURED = '/\d(?:ch|ex|ic|cap|rlh|cqh|cqb|cqmin|cqmax)\b/i';
-
     private const SAFE_AREA = '/env\(\s*safe-area-inset-[a-z]+\s*(?:,[^()]*)?\)/i';
 
     /** Properties whose values stay texts. */
     private const TEXTS = ['background-image', 'box-shadow', 'display', 'font-style', 'text-decoration-line', 'text-decoration-style',
         'text-decoration-thickness', 'text-transform', 'opacity', 'color-scheme', 'container-type', 'container-name',
         'grid-template-columns', 'flex-direction', 'align-items', 'float', 'border-bottom-style'];
-
-    /** Declarations that are kept as they were read. */
-    private const KEPT = 4_000;
-
-    /** @var array<string, array<string, string|null>> as read() has them */
-    private static array $read = [];
 
     /** @var array<string, string> by property */
     private array $values;
@@ -46,8 +34,7 @@ final class Computing
     /** @var array<string, true> properties that are not known for certain */
     private array $unsure = [];
 
-    /** Pixels of a line, of the element itself once it is known; null: as the font has it. */
-    private ?float $line = null;
+    private Lengths $lengths;
 
     private float $size = 16.0;
 
@@ -63,14 +50,14 @@ final class Computing
     public function __construct(
         private readonly DOMElement $element,
         private readonly ?Computed $parent,
-        private readonly float $rootSize,
+        float $rootSize,
         private readonly Viewport $viewport,
         private readonly array $registered,
         private readonly array $alone,
     ) {
         $this->values = BrowserSheet::of($element);
         $this->colour = Colour::hex('#000');
-        $this->line = $parent?->leading;
+        $this->lengths = new Lengths($viewport, $rootSize, $parent, $parent?->leading);
     }
 
     public function of(Cascaded $cascaded): Computed
@@ -153,7 +140,7 @@ final class Computing
 
             return;
         }
-        foreach ($this->read($declaration->name, $value === null ? null : trim($value), $isVariable) as $name => $one) {
+        foreach (DeclaredValues::of($declaration->name, $value === null ? null : trim($value), $isVariable) as $name => $one) {
             if ($one === null || $one[0] === '?') {
                 // A function that is not known here may say something all the same.
                 $this->doubt($name);
@@ -166,45 +153,6 @@ final class Computing
         }
     }
 
-    /**
-     * What a declaration sets, once for all elements that it holds for.
-     *
-     * @param  string|null  $value  with its variables put in; null where that cannot be
-     * @param  bool  $isVariable  whether it had some: what turns out wrong only by them is as if it were unset
-     * @return array<string, string|null> by longhand; null where it is not understood, "?unset" where it is not and had variables
-     */
-    private function read(string $property, ?string $value, bool $isVariable): array
-    {
-        $key = "$property $isVariable $value";
-        if (isset(self::$read[$key])) {
-            return self::$read[$key];
-        }
-        $set = $value === null ? null : Shorthands::of($property, $value);
-        if ($set === null && $isVariable) {
-            $set = array_fill_keys(array_keys(Shorthands::of($property, '') ?? []), 'unset');
-        }
-        $read = [];
-        foreach ($set ?? [] as $name => $one) {
-            if (! isset(BrowserSheet::INHERITED[$name]) && ! isset(BrowserSheet::INITIAL[$name])) {
-                continue;
-            }
-            $one = trim($one);
-            $isKnown = $this->isValid($name, $one);
-            if ($isKnown) {
-                $read[$name] = strtolower($one) === 'revert-layer' ? 'revert-layer' : $one;
-            } elseif ($isVariable) {
-                $read[$name] = str_contains($one, '(') ? '?unset' : 'unset';
-            } elseif (str_contains($one, '(')) {
-                $read[$name] = null;
-            }
-        }
-        if (count(self::$read) >= self::KEPT) {
-            self::$read = [];
-        }
-
-        return self::$read[$key] = $read;
-    }
-
     private function all(string $value): void
     {
         if (in_array($value, ['initial', 'unset', 'inherit'], true)) {
@@ -213,30 +161,6 @@ final class Computing
             $this->values = BrowserSheet::of($this->element);
         }
         $this->winners = [];
-    }
-
-    private function isValid(string $name, string $value): bool
-    {
-        if (in_array(strtolower($value), Shorthands::WIDE, true)) {
-            return true;
-        }
-
-        return match (true) {
-            $name === 'color', str_ends_with($name, '-color') => CssColour::read($value) !== null,
-            $name === 'font-size' => isset(self::SIZES[strtolower($value)]) || in_array(strtolower($value), ['smaller', 'larger'], true)
-                || ($this->length($value, 16.0, 16.0) ?? -1.0) >= 0.0,
-            $name === 'font-weight' => preg_match('/^(?:normal|bold|bolder|lighter|\d{1,4}(?:\.\d+)?)$/iD', $value) === 1,
-            $name === 'line-height' => strtolower($value) === 'normal' || is_numeric($value) || $this->length($value, 16.0, 16.0) !== null,
-            str_ends_with($name, '-radius') => $this->length(CssValues::words($value)[0] ?? '', 16.0, 100.0) !== null,
-            str_starts_with($name, 'padding-') => $this->length($value, 16.0, 100.0) !== null,
-            str_ends_with($name, '-width') => in_array(
-                $value,
-                ['thin', 'medium', 'thick'],
-                true,
-            ) || $this->length($value, 16.0, 0.0) !== null,
-            str_ends_with($name, '-gap'), $name === 'letter-spacing' => $value === 'normal' || $this->length($value, 16.0, 100.0) !== null,
-            default => $value !== '',
-        };
     }
 
     private function computed(): Computed
@@ -251,7 +175,7 @@ final class Computing
         }
         $leading = $this->specified('line-height');
         $pixels = $this->leading();
-        $this->line = $pixels;
+        $this->lengths = $this->lengths->withLine($pixels);
         // A number is taken over as one, a length as what it comes to.
         $values['line-height'] = is_numeric($leading) ? $leading : (string) self::number($leading);
         $lengths = [];
@@ -272,16 +196,16 @@ final class Computing
 
         $lengths['margin-left'] = $this->lengthOf('margin-left');
         $spacing = $this->specified('letter-spacing');
-        $lengths['letter-spacing'] = $this->length($spacing, $this->size, $this->size) ?? 0.0;
+        $lengths['letter-spacing'] = $this->lengths->pixels($spacing, $this->size, $this->size) ?? 0.0;
         $box = BoxWidth::of(
             $this->parent,
             $this->viewport,
             $this->specified(...),
-            fn (string $length, float $whole): ?float => $this->length($length, $this->size, $whole),
+            fn (string $length, float $whole): ?float => $this->lengths->pixels($length, $this->size, $whole),
             $lengths['padding-left'] + $lengths['padding-right'] + $lengths['border-left-width'] + $lengths['border-right-width'],
         );
         foreach ($this->winners as $name => $winner) {
-            if (preg_match(self::MEASURED, $this->values[$name] ?? '') === 1) {
+            if (preg_match(Lengths::GUESSED, $this->values[$name] ?? '') === 1) {
                 $this->doubt($name);
             }
         }
@@ -365,10 +289,10 @@ final class Computing
         $value = strtolower($this->specified('font-size'));
 
         return max(0.0, match (true) {
-            isset(self::SIZES[$value]) => self::SIZES[$value],
+            isset(DeclaredValues::SIZES[$value]) => DeclaredValues::SIZES[$value],
             $value === 'smaller' => $above / 1.2,
             $value === 'larger' => $above * 1.2,
-            default => $this->length($value, $above, $above) ?? $above,
+            default => $this->lengths->pixels($value, $above, $above) ?? $above,
         });
     }
 
@@ -412,7 +336,7 @@ final class Computing
             $value === 'normal' => null,
             is_numeric($value) => (float) $value * $this->size,
             self::number($value) !== null => self::number($value) * $this->size,
-            default => $this->length($value, $this->size, $this->size),
+            default => $this->lengths->pixels($value, $this->size, $this->size),
         };
     }
 
@@ -423,54 +347,6 @@ final class Computing
         // A share of the box is not known before it is laid out; corners beyond half of it are round.
         $whole = str_ends_with($name, '-radius') ? 100.0 : $this->parent->width ?? (float) $this->viewport->width;
 
-        return max(0.0, $this->length($value, $this->size, $whole) ?? 0.0);
-    }
-
-    /** Width of the nearest container, or of the screen. */
-    private function container(): float
-    {
-        for ($at = $this->parent; $at !== null; $at = $at->parent) {
-            if (in_array($at->value('container-type'), ['size', 'inline-size'], true)) {
-                return $at->width;
-            }
-        }
-
-        return (float) $this->viewport->width;
-    }
-
-    /** @param  float  $em  pixels of an em @param  float  $whole  of a hundred per cent */
-    private function length(string $value, float $em, float $whole): ?float
-    {
-        if (str_ends_with($value, 'px') && is_numeric($pixels = substr($value, 0, -2))) {
-            return (float) $pixels;
-        }
-        $viewport = $this->viewport;
-
-        return Calc::of($value, fn (string $word): ?float => preg_match(
-            '/^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)([a-z%]*)$/iD',
-            $word,
-            $found,
-        ) !== 1 ? null
-            : match (strtolower($found[2])) {
-                '' => $word === '0' || str_contains($value, '(') ? (float) $found[1] : ((float) $found[1] === 0.0 ? 0.0 : null),
-                'px' => (float) $found[1],
-                'em' => (float) $found[1] * $em,
-                'rem' => (float) $found[1] * $this->rootSize,
-                '%' => (float) $found[1] / 100 * $whole,
-                'pt' => (float) $found[1] * 4 / 3,
-                'pc' => (float) $found[1] * 16,
-                'in' => (float) $found[1] * 96,
-                'cm' => (float) $found[1] * 96 / 2.54,
-                'mm' => (float) $found[1] * 9.6 / 2.54,
-                'ch', 'ex' => (float) $found[1] * $em * 0.5,
-                'lh' => (float) $found[1] * ($this->line ?? $em * 1.2),
-                'rlh' => (float) $found[1] * $this->rootSize * 1.2,
-                'vw', 'dvw', 'svw', 'lvw', 'vi' => (float) $found[1] * $viewport->width / 100,
-                'cqw', 'cqi' => (float) $found[1] * $this->container() / 100,
-                'vh', 'dvh', 'svh', 'lvh', 'vb' => (float) $found[1] * $viewport->height / 100,
-                'vmin' => (float) $found[1] * min($viewport->width, $viewport->height) / 100,
-                'vmax' => (float) $found[1] * max($viewport->width, $viewport->height) / 100,
-                default => null,
-            });
+        return max(0.0, $this->lengths->pixels($value, $this->size, $whole) ?? 0.0);
     }
 }

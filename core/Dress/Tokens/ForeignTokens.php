@@ -37,9 +37,8 @@ final readonly class ForeignTokens
     public static function read(mixed $json): self
     {
         $file = self::members($json) ?? throw new InvalidArgumentException('This is not a design token file: it must be a JSON object.');
-        $reading = new self([], []);
         [$tokens, $left] = [[], []];
-        $reading->group($file, $file, '', null, null, 0, $tokens, $left);
+        self::group($file, $file, '', null, null, 0, $tokens, $left);
         if ($tokens === []) {
             throw new InvalidArgumentException(
                 'This file has no design tokens that a look can use: no "$value" of a colour, a size or a font.',
@@ -55,7 +54,7 @@ final readonly class ForeignTokens
      * @param  list<ForeignToken>  $tokens
      * @param  list<string>  $left
      */
-    private function group(
+    private static function group(
         array $file,
         array $group,
         string $path,
@@ -71,7 +70,7 @@ final readonly class ForeignTokens
         $own = $group['$type'] ?? $group['type'] ?? null;
         $type = is_string($own) ? $own : $type;
         if (array_key_exists('$value', $group) || (isset($group['value']) && self::members($group['value']) === null)) {
-            $this->token($file, $group, $path, $type, $mode, $tokens, $left);
+            self::token($file, $group, $path, $type, $mode, $tokens, $left);
 
             return;
         }
@@ -79,7 +78,7 @@ final readonly class ForeignTokens
             $name = (string) $name;
             $members = str_starts_with($name, '$') ? null : self::members($inner);
             if ($members !== null) {
-                $this->group(
+                self::group(
                     $file,
                     $members,
                     ltrim("$path.$name", '.'),
@@ -99,8 +98,15 @@ final readonly class ForeignTokens
      * @param  list<ForeignToken>  $tokens
      * @param  list<string>  $left
      */
-    private function token(array $file, array $token, string $path, ?string $type, ?string $mode, array &$tokens, array &$left): void
-    {
+    private static function token(
+        array $file,
+        array $token,
+        string $path,
+        ?string $type,
+        ?string $mode,
+        array &$tokens,
+        array &$left,
+    ): void {
         $values = [[$mode, $token['$value'] ?? $token['value'] ?? null]];
         foreach (self::modes($token) as $name => $value) {
             $known = self::MODES[mb_strtolower($name)] ?? null;
@@ -111,7 +117,7 @@ final readonly class ForeignTokens
             }
         }
         foreach ($values as [$in, $value]) {
-            $found = $this->values($file, $path, $type, $value, 0);
+            $found = self::values($file, $path, $type, $value, 0);
             if ($found === []) {
                 $left[] = "\"$path\" was left out: ".($type === null ? 'it says no type' : "a look has nothing of the type \"$type\"").'.';
             }
@@ -146,13 +152,13 @@ final readonly class ForeignTokens
      * @param  array<array-key, mixed>  $file
      * @return list<array{string, 'colour'|'length'|'number'|'weight'|'family'|'shadow', string|float}>
      */
-    private function values(array $file, string $path, ?string $type, mixed $value, int $depth): array
+    private static function values(array $file, string $path, ?string $type, mixed $value, int $depth): array
     {
-        [$value, $type] = $this->resolved($file, $value, $type, 0);
+        [$value, $type] = self::resolved($file, $value, $type, 0);
         if ($depth > 2 || $value === null) {
             return [];
         }
-        $part = fn (string $name, string $of): array => $this->values(
+        $part = fn (string $name, string $of): array => self::values(
             $file,
             "$path.$name",
             $of,
@@ -164,14 +170,14 @@ final readonly class ForeignTokens
             'typography' => [...$part('fontFamily', 'fontFamily'), ...$part('fontSize', 'dimension'), ...$part('fontWeight', 'fontWeight'),
                 ...$part('lineHeight', 'number'), ...$part('letterSpacing', 'dimension')],
             'border' => [...$part('color', 'color'), ...$part('width', 'dimension')],
-            'gradient' => $this->gradient($file, $path, $value, $depth),
-            'shadow' => $this->shadow($file, $path, $value, $depth),
-            default => $this->plain($path, (string) $type, $value),
+            'gradient' => self::gradient($file, $path, $value, $depth),
+            'shadow' => self::shadow($file, $path, $value, $depth),
+            default => self::plain($path, (string) $type, $value),
         };
     }
 
     /** @return list<array{string, 'colour'|'length'|'number'|'weight'|'family'|'shadow', string|float}> */
-    private function plain(string $path, string $type, mixed $value): array
+    private static function plain(string $path, string $type, mixed $value): array
     {
         $colour = in_array($type, ['color', ''], true) ? TokenValues::colour($value) : null;
         $length = TokenValues::length($value);
@@ -190,14 +196,14 @@ final readonly class ForeignTokens
      * @param  array<array-key, mixed>  $file
      * @return list<array{string, 'colour'|'length'|'number'|'weight'|'family'|'shadow', string|float}>
      */
-    private function gradient(array $file, string $path, mixed $value, int $depth): array
+    private static function gradient(array $file, string $path, mixed $value, int $depth): array
     {
         $stops = is_array($value) ? array_values($value) : [];
         $colour = fn (mixed $stop): mixed => (self::members($stop) ?? [])['color'] ?? null;
 
         return count($stops) < 2 ? [] : [
-            ...$this->values($file, "$path.from", 'color', $colour($stops[0]), $depth + 1),
-            ...$this->values($file, "$path.to", 'color', $colour($stops[count($stops) - 1]), $depth + 1),
+            ...self::values($file, "$path.from", 'color', $colour($stops[0]), $depth + 1),
+            ...self::values($file, "$path.to", 'color', $colour($stops[count($stops) - 1]), $depth + 1),
         ];
     }
 
@@ -205,11 +211,11 @@ final readonly class ForeignTokens
      * @param  array<array-key, mixed>  $file
      * @return list<array{string, 'colour'|'length'|'number'|'weight'|'family'|'shadow', string|float}>
      */
-    private function shadow(array $file, string $path, mixed $value, int $depth): array
+    private static function shadow(array $file, string $path, mixed $value, int $depth): array
     {
         $most = null;
         foreach (is_array($value) && array_is_list($value) ? $value : [$value] as $one) {
-            $blur = $this->values($file, $path, 'dimension', (self::members($one) ?? [])['blur'] ?? null, $depth + 1);
+            $blur = self::values($file, $path, 'dimension', (self::members($one) ?? [])['blur'] ?? null, $depth + 1);
             $most = $blur === [] ? $most : max((float) $blur[0][2], $most ?? 0.0);
         }
 
@@ -222,7 +228,7 @@ final readonly class ForeignTokens
      * @param  array<array-key, mixed>  $file
      * @return array{mixed, string|null} with the type that it has there, where it says none itself
      */
-    private function resolved(array $file, mixed $value, ?string $type, int $depth): array
+    private static function resolved(array $file, mixed $value, ?string $type, int $depth): array
     {
         if (! is_string($value) || preg_match('/^\{([^{}]+)\}$/D', trim($value), $found) !== 1) {
             return [$value, $type];
@@ -241,7 +247,7 @@ final readonly class ForeignTokens
 
         $type ??= is_string($own) ? $own : null;
 
-        return $this->resolved($file, $members['$value'] ?? $members['value'] ?? null, $type, $depth + 1);
+        return self::resolved($file, $members['$value'] ?? $members['value'] ?? null, $type, $depth + 1);
     }
 
     /** @return array<array-key, mixed>|null */

@@ -16,7 +16,7 @@ final class TokenMapping
 {
     /** What a look takes: of which kind, and by which words it is called; those that weigh more come first. */
     private const COLOURS = [
-        'ink' => ['text', 'foreground', 'ink', 'body', 'content', 'default', 'on-surface'],
+        'ink' => ['text', 'foreground', 'ink', 'body', 'content', 'default'],
         'ground' => ['background', 'canvas', 'page', 'base', 'bg', 'default'],
         'groundTo' => ['gradient', 'to'],
         'surface' => ['surface', 'card', 'panel', 'container', 'raised'],
