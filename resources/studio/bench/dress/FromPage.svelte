@@ -181,6 +181,7 @@
   .sections {
     display: flex;
     flex-wrap: wrap;
+    align-items: start;
     gap: 10px;
     margin: 8px 0;
   }
