@@ -1,5 +1,5 @@
 @if (! $plan->head->isEmpty())
-<div class="head as-{{ $plan->headStyle() }}{{ $plan->spread() === null ? '' : ' bars' }}" part="head">
+<div class="head{{ $plan->spread() === null ? '' : ' bars' }}" part="head">
 @if ($plan->head->heading !== null)
 <p class="heading" part="heading" role="heading" aria-level="2" dir="auto">{{ $plan->head->heading }}</p>
 @endif

@@ -1,6 +1,6 @@
 {{-- Shown by the script, which counts by the pattern given; the room is kept, so that nothing moves. --}}
 @if (count($plan->cards) > 1 && ($controls !== [] || $seconds !== null))
-<div class="turn of-{{ $of }}" data-step="{{ $step }}"{!! $seconds === null ? '' : ' data-seconds="'.$seconds.'"' !!}{!! $chance ? ' data-chance' : '' !!} data-place="{{ $words->say('carousel.place', ['at' => '{at}', 'count' => '{count}']) }}">
+<div class="turn{{ count($plan->layouts) > 1 ? " of-$of" : '' }}" data-step="{{ $step }}"{!! $seconds === null ? '' : ' data-seconds="'.$seconds.'"' !!}{!! $chance ? ' data-chance' : '' !!} data-place="{{ $words->say('carousel.place', ['at' => '{at}', 'count' => '{count}']) }}">
 @if ($seconds !== null)
 <button type="button" class="tool pause" part="control" aria-label="{{ $words->say('carousel.pause') }}" data-play="{{ $words->say('carousel.play') }}"><svg viewBox="0 0 20 20" aria-hidden="true"><path class="bars" d="M7.5 5v10M12.5 5v10"/><path class="play" d="M7.5 5l7 5-7 5z"/></svg></button>
 @endif

@@ -19,9 +19,6 @@ final readonly class Backdrop
 
     private const EACH = 9;
 
-    /** Steps of a channel, to look by. */
-    private const FINE = 4095;
-
     /** Of a channel: half a step of eight bits, by which a screen rounds what is mixed. */
     private const STEP = 0.5 / 255;
 
@@ -137,7 +134,8 @@ final readonly class Backdrop
     }
 
     /**
-     * Where it is darkest: looked for in two rounds, the second around the point that the first has found.
+     * Where it is darkest: looked for in two rounds, the second around the point that the first has found. At each point of the ground,
+     * luminance is a convex function of the way along what is below: it is walked down, from where it was darkest one point before.
      *
      * @param  list<float>  $from  as mixed() has them
      * @param  list<float>  $to
@@ -147,41 +145,52 @@ final readonly class Backdrop
      */
     private static function darkest(array $from, array $to, array $first, array $last, bool $isPlain, bool $isPlainUnder): array
     {
-        $light = self::table();
         $points = $isPlain || $isPlainUnder ? self::POINTS : self::EACH;
+        [$rows, $columns] = [$isPlain ? 1 : $points, $isPlainUnder ? 1 : $points];
+        [$red, $green, $blue] = [$last[0] - $first[0], $last[1] - $first[1], $last[2] - $first[2]];
         [$least, $along, $below] = [INF, 0.0, 0.0];
-        [$low, $lower, $reach] = [0.0, 0.0, 1.0];
+        [$low, $reach, $lower, $deep] = [0.0, 1.0, 0.0, 1.0];
         foreach ([1, 2] as $round) {
-            $step = $reach / ($points - 1);
-            for ($one = 0; $one < ($isPlain ? 1 : $points); $one++) {
-                $s = max(0.0, min(1.0, $low + $one * $step));
+            [$step, $down] = [$reach / ($points - 1), $deep / ($points - 1)];
+            $at = intdiv($columns, 2);
+            for ($one = 0; $one < $rows; $one++) {
+                $s = $low + $one * $step;
                 $through = $from[3] + ($to[3] - $from[3]) * $s;
-                $red = $from[0] + ($to[0] - $from[0]) * $s;
-                $green = $from[1] + ($to[1] - $from[1]) * $s;
-                $blue = $from[2] + ($to[2] - $from[2]) * $s;
-                for ($two = 0; $two < ($isPlainUnder ? 1 : $points); $two++) {
-                    $t = max(0.0, min(1.0, $lower + $two * $step));
-                    $is = 0.2126 * $light[(int) (self::FINE * ($red + $through * ($first[0] + ($last[0] - $first[0]) * $t)) + 0.5)]
-                        + 0.7152 * $light[(int) (self::FINE * ($green + $through * ($first[1] + ($last[1] - $first[1]) * $t)) + 0.5)]
-                        + 0.0722 * $light[(int) (self::FINE * ($blue + $through * ($first[2] + ($last[2] - $first[2]) * $t)) + 0.5)];
-                    if ($is < $least) {
-                        [$least, $along, $below] = [$is, $s, $t];
+                $r = $from[0] + ($to[0] - $from[0]) * $s + $through * $first[0];
+                $g = $from[1] + ($to[1] - $from[1]) * $s + $through * $first[1];
+                $b = $from[2] + ($to[2] - $from[2]) * $s + $through * $first[2];
+                $begin = max(0, min($columns - 2, $at));
+                [$darkest, $at, $way] = [INF, $begin, 1];
+                for ($two = $begin; $two >= 0 && $two < $columns; $two += $way) {
+                    $t = $lower + $two * $down;
+                    $more = $through * $t;
+                    $is = self::light([$r + $more * $red, $g + $more * $green, $b + $more * $blue]);
+                    if ($is < $darkest) {
+                        [$darkest, $at] = [$is, $two];
+                    } elseif ($way === 1 && $at === $begin) {
+                        // That way it is no darker: the other way, if anywhere.
+                        [$way, $two] = [-1, $begin];
+                    } else {
+                        break;
                     }
                 }
+                if ($darkest < $least) {
+                    [$least, $along, $below] = [$darkest, $s, $lower + $at * $down];
+                }
             }
-            [$low, $lower, $reach] = [$along - $step, $below - $step, 2 * $step];
+            [$low, $reach] = self::around($along, $step);
+            [$lower, $deep] = self::around($below, $down);
         }
 
         return [$along, $below];
     }
 
-    /** @return list<float> the light of channels, by their share in FINE */
-    private static function table(): array
+    /** @return array{float, float} where a step before a point is, and how far it is from there to a step behind it: all within the way */
+    private static function around(float $point, float $step): array
     {
-        /** @var list<float>|null $table */
-        static $table = null;
+        $from = max(0.0, $point - $step);
 
-        return $table ??= array_map(fn (int $step): float => self::decoded($step / self::FINE), range(0, self::FINE + 1));
+        return [$from, min(1.0, $point + $step) - $from];
     }
 
     private static function decoded(float $channel): float

@@ -46,8 +46,8 @@ final class Lightness
             if ($off($edge) - self::ABOUT > $least) {
                 continue;
             }
-            $aim = $sure[$way] >= 0.0 && $sure[$way] <= 1.0 ? $sure[$way] : $edge;
-            $found = self::reached($from, $aim, $way < 0 ? -1 : 1, $wanted);
+            $isSure = $sure[$way] >= 0.0 && $sure[$way] <= 1.0;
+            $found = self::reached($from, $isSure ? $sure[$way] : $edge, $isSure, $way < 0 ? -1 : 1, $wanted);
             if ($found !== null && abs($found->lightness - $from->lightness) < $least) {
                 $best = $found;
             }
@@ -120,10 +120,11 @@ final class Lightness
     }
 
     /**
+     * @param  bool  $isSure  whether anything so far can be told however a screen rounds what it stands on
      * @param  -1|1  $way  darker or lighter
      * @param  list<array{Backdrop, float}>  $wanted
      */
-    private static function reached(Oklch $from, float $luminance, int $way, array $wanted): ?Oklch
+    private static function reached(Oklch $from, float $luminance, bool $isSure, int $way, array $wanted): ?Oklch
     {
         $about = $luminance ** (1 / 3);
         // By the cube root, luminance is nearly a straight line: from one guess to the next it is followed, to a little beyond.
@@ -151,7 +152,7 @@ final class Lightness
             $seen = $tried->toColour()->rounded();
             if (self::isTold($seen, $wanted)) {
                 $told ??= $tried;
-                if (self::isTold($seen, $wanted, true)) {
+                if (! $isSure || self::isTold($seen, $wanted, true)) {
                     return $tried;
                 }
             }

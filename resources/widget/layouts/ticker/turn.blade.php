@@ -1,3 +1,3 @@
 @if (count($plan->cards) > 1)
-<label class="still of-{{ $of }} quiet"><input type="checkbox"> {{ $words->say('ticker.stop') }}</label>
+<label class="still{{ count($plan->layouts) > 1 ? " of-$of" : '' }} quiet"><input type="checkbox"> {{ $words->say('ticker.stop') }}</label>
 @endif
