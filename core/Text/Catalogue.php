@@ -10,6 +10,7 @@ use Gnomic\Memo;
 use InvalidArgumentException;
 use LogicException;
 use MessageFormatter;
+use NumberFormatter;
 
 /**
  * All that visitors read, in one language: messages in ICU MessageFormat, with plurals by CLDR, numbers and days as the language
@@ -103,6 +104,12 @@ final readonly class Catalogue
         $parts = explode(self::PLACE, $this->say($key, [$name => self::PLACE] + $with), 2);
 
         return [$parts[0], $parts[1] ?? ''];
+    }
+
+    /** The digit 0 as the locale writes it; the nine others follow it in Unicode. */
+    public function zero(): string
+    {
+        return (string) $this->formats->number(0, 0)->getSymbol(NumberFormatter::ZERO_DIGIT_SYMBOL);
     }
 
     /** "12 November 2026". */

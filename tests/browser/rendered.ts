@@ -137,6 +137,8 @@ export interface Widget {
   shape: Written;
   of: Written[];
   rest?: Written;
+  /** Of the site: English where none is given. */
+  language?: string;
 }
 
 /** One that shows so many of its entries. */
@@ -152,10 +154,10 @@ export const PAGE = 'http://page.test';
 const folders = new Map<string, string>();
 
 /** Where the files of a widget lie. */
-function served({ shape, of, rest }: Widget): string {
-  const asked = JSON.stringify([shape, of, rest]);
+function served({ shape, of, rest, language }: Widget): string {
+  const asked = JSON.stringify([shape, of, rest, language]);
   const out = folders.get(asked) ?? mkdtempSync(join(folder, 'served-'));
-  if (!folders.has(asked)) printed(shape, of, [`--out=${out}`], rest);
+  if (!folders.has(asked)) printed(shape, of, [`--out=${out}`, ...(language ? [`--language=${language}`] : [])], rest);
   folders.set(asked, out);
   return out;
 }

@@ -1,4 +1,5 @@
 import { CAME } from '../came';
+import { inDigits } from '../digits';
 
 const STEPS: [Intl.RelativeTimeFormatUnit, number][] = [
   ['year', 31_557_600],
@@ -19,7 +20,7 @@ export default function ago(root: ShadowRoot, signal: AbortSignal): void {
       const [unit, length] = STEPS.find(([, length]) => Math.abs(seconds) >= length) ?? ['minute', 60];
       if (!Number.isFinite(seconds)) continue;
       time.title ||= time.textContent ?? '';
-      time.textContent = format.format(Math.trunc(seconds / length), unit);
+      time.textContent = inDigits(time, format.format(Math.trunc(seconds / length), unit));
     }
   };
   root.addEventListener(CAME, reckon, { signal });

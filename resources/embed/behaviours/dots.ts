@@ -1,3 +1,4 @@
+import { inDigits } from '../digits';
 import { ASKED, type Go, GO, type Turned, TURNED } from '../turned';
 
 /** A dot for each page of cards in a track. */
@@ -7,7 +8,7 @@ export default function dots(root: ShadowRoot, signal: AbortSignal): void {
     const made = (page: number): HTMLElement => {
       const dot = document.createElement('button');
       dot.type = 'button';
-      dot.setAttribute('aria-label', (dots.dataset['said'] ?? '').replace('{page}', `${page + 1}`));
+      dot.setAttribute('aria-label', (dots.dataset['said'] ?? '').replace('{page}', inDigits(dots, `${page + 1}`)));
       dot.addEventListener('click', () => bar.dispatchEvent(new CustomEvent<Go>(GO, { detail: [page, true] })), {
         signal,
       });

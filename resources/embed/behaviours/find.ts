@@ -1,3 +1,4 @@
+import { inDigits } from '../digits';
 import { parsed } from '../parsed';
 import { adoptStyles } from '../sheets';
 
@@ -37,9 +38,10 @@ export default function find(root: ShadowRoot, signal: AbortSignal): void {
       found.push(...fitting.map((item) => document.importNode(item, true)));
       seen += items.length;
       cards.replaceChildren(...found);
-      status.textContent = (form.dataset['place'] ?? '')
-        .replace('{at}', `${found.length}`)
-        .replace('{count}', `${seen}`);
+      status.textContent = inDigits(
+        form,
+        (form.dataset['place'] ?? '').replace('{at}', `${found.length}`).replace('{count}', `${seen}`),
+      );
       page = content.querySelector<HTMLAnchorElement>('nav.pages a[rel=next]')?.href ?? '';
     }
   };

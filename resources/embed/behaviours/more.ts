@@ -1,4 +1,5 @@
 import { CAME } from '../came';
+import { inDigits } from '../digits';
 import { parsed } from '../parsed';
 import { adoptStyles } from '../sheets';
 
@@ -76,8 +77,8 @@ export default function more(root: ShadowRoot, signal: AbortSignal, host: string
       const number = document.createElement('button');
       number.type = 'button';
       number.className = 'act';
-      number.textContent = `${index + 1}`;
-      number.setAttribute('aria-label', (part.dataset['page'] ?? '').replace('{page}', `${index + 1}`));
+      number.textContent = inDigits(part, `${index + 1}`);
+      number.setAttribute('aria-label', (part.dataset['page'] ?? '').replace('{page}', number.textContent));
       number.addEventListener('click', () => void turnTo(index + 1), { signal });
       return number;
     });

@@ -1,4 +1,5 @@
 import { CAME } from '../came';
+import { inDigits } from '../digits';
 import { ASKED, type Go, GO, type Turned, TURNED } from '../turned';
 
 const DISABLED = 'aria-disabled';
@@ -59,7 +60,7 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
 
   const tell = (): void => {
     const { now, last, isStart, isEnd, scrolls } = standing();
-    const text = bar.dataset['place']!.replace('{at}', `${now + 1}`).replace('{count}', `${last}`);
+    const text = inDigits(bar, bar.dataset['place']!.replace('{at}', `${now + 1}`).replace('{count}', `${last}`));
     if (at && at.textContent !== text) at.textContent = text;
     previous?.setAttribute(DISABLED, `${isStart}`);
     next?.setAttribute(DISABLED, `${isEnd}`);

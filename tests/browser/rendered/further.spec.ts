@@ -47,6 +47,22 @@ test('more comes by a button, in pages, on scrolling; the focus goes to the firs
   await expect(page.locator('gnomic-widget .item')).toHaveCount(30);
 });
 
+test('what scripts count is in the digits of the language (CLDR, default numbering systems)', async ({ page }) => {
+  const slides = { layout: { name: 'carousel', across: 3, controls: ['arrows', 'dots', 'numbers'] } };
+  const pages = one({ layout: { name: 'grid' }, more: 'pages' }, entries('reviews', 14), 6);
+  for (const [language, counted] of Object.entries({ ar: '١٢٣', fa: '۱۲۳', bn: '১২৩' })) {
+    const others = new RegExp(`[^\\P{Nd}${counted}]`, 'u');
+    await show(page, { ...one(slides), language });
+    await expect(page.locator('gnomic-widget .at')).toHaveText(new RegExp(`(?=.*${counted[0]}).*${counted[2]}`, 'u'));
+    await expect(page.locator('gnomic-widget .at'), language).not.toHaveText(others);
+    const dot = page.locator('gnomic-widget .dots button').nth(1);
+    await expect(dot, language).toHaveAttribute('aria-label', new RegExp(counted[1]!));
+    await show(page, { ...pages, language });
+    await expect(page.locator('gnomic-widget .further nav button')).toHaveText([...counted]);
+    await expect(page.locator('gnomic-widget .further nav button').first()).not.toHaveAttribute('aria-label', others);
+  }
+});
+
 test('every entry can be had, by pages or by a button, wherever fewer are shown at first', async ({ page }) => {
   const fewer = { phone: 2, tablet: 4 };
   const layouts = [{ name: 'list' }, { name: 'grid' }, { name: 'masonry' }, { name: 'carousel' }];
