@@ -10,7 +10,6 @@ use Gnomic\Memo;
 use InvalidArgumentException;
 use LogicException;
 use MessageFormatter;
-use NumberFormatter;
 
 /**
  * All that visitors read, in one language: messages in ICU MessageFormat, with plurals by CLDR, numbers and days as the language
@@ -106,10 +105,10 @@ final readonly class Catalogue
         return [$parts[0], $parts[1] ?? ''];
     }
 
-    /** The digit 0 as the locale writes it; the nine others follow it in Unicode. */
-    public function zero(): string
+    /** Its digits from 0 to 9, as the locale writes them: by CLDR's default numbering system. */
+    public function digits(): string
     {
-        return (string) $this->formats->number(0, 0)->getSymbol(NumberFormatter::ZERO_DIGIT_SYMBOL);
+        return implode('', array_map(fn (int $digit): string => $this->number($digit), range(0, 9)));
     }
 
     /** "12 November 2026". */

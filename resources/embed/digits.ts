@@ -1,5 +1,3 @@
-/** A text with its digits as the language of its widget writes them: the server says which is the zero, where it is another. */
-export function inDigits(part: Element, text: string): string {
-  const zero = part.closest<HTMLElement>('.box')?.dataset['zero'];
-  return zero ? text.replace(/\d/g, (digit) => String.fromCharCode(zero.charCodeAt(0) + +digit)) : text;
-}
+/** A text with its digits as the language of its widget writes them: the server says which they are, where they are others. */
+export const inDigits = (part: Element, text: string): string =>
+  text.replace(/\d/g, (digit) => part.closest<HTMLElement>('[data-digits]')?.dataset['digits']![+digit] ?? digit);

@@ -3,6 +3,6 @@
  * undetermined, where it does not.
  */
 export const languageAround = (element: Element): string =>
-  /^[a-z]{2,3}(?![a-z])(-[a-z]{4}(?![a-z\d])|-[a-z]{2}(?![a-z\d]))?/i
+  /^[a-z]{2,3}(?![a-z])(-([a-z]{2}){1,2}\b)?/i
     .exec(element.closest('[lang]')?.getAttribute('lang') ?? '')?.[0]
     .toLowerCase() ?? 'und';

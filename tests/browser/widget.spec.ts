@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -8,6 +8,18 @@ import { atFourthOrigin, expectAccessible } from './people';
 import { GNOMIC, SITE } from './setting';
 
 const WIDGETS = ['dome4visit', 'harrow7talk'];
+
+/** By how much what is seen moves, from now on (Layout Instability). Runs in the page. */
+function recordShifts(): void {
+  const record = window as unknown as { shift: number };
+  record.shift = 0;
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) record.shift += (entry as unknown as { value: number }).value;
+  }).observe({ type: 'layout-shift', buffered: true });
+}
+const shifted = (page: Page): Promise<number> => page.evaluate(() => (window as unknown as { shift: number }).shift);
+const painted = (page: Page): Promise<unknown> =>
+  page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
 
 test('what is public answers with the right headers, and "not modified" to who has it', async ({ request }) => {
   for (const path of ['.html', '', '.json']) {
@@ -140,35 +152,43 @@ test('an unknown key shows nothing broken, and what stood in the tag stays', asy
   fourth.close();
 });
 
-test('a page that comes in pieces gets its widget whole, whatever is there first', async ({ page, request }) => {
+test('a page that comes in pieces gets its widget whole: nothing of it is seen, and nothing moves, before', async ({
+  page,
+  request,
+}) => {
   const edition = await (await request.get(`${GNOMIC}/w/dome4visit.html`)).text();
-  const cut = edition.indexOf('<div class="slide"') + 200;
-  const server = createServer((_, response) => {
+  const cut = edition.indexOf('class="item"', edition.indexOf('class="item"') + 1) + 200;
+  let goOn = (): void => undefined;
+  const waits = new Promise<void>((resolve) => (goOn = resolve));
+  const server = createServer(async (_, response) => {
     response.setHeader('Content-Type', 'text/html');
     response.write(`<!doctype html><title>x</title><script src="${GNOMIC}/gnomic.js"></script>${' '.repeat(2000)}`);
     response.write(`<main><gnomic-widget key="dome4visit">${edition.slice(0, cut)}`);
-    setTimeout(() => response.end(`${edition.slice(cut)}</gnomic-widget></main>`), 700);
+    await waits;
+    response.end(`${edition.slice(cut)}</gnomic-widget></main>`);
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-  await page.goto(`http://localhost:${(server.address() as AddressInfo).port}`);
+  await page.addInitScript(recordShifts);
+  await page.goto(`http://localhost:${(server.address() as AddressInfo).port}`, { waitUntil: 'commit' });
+  await expect(page.locator('gnomic-widget .item')).toHaveCount(2);
+  await expect(page.locator('gnomic-widget .words').first()).toBeHidden();
+  await painted(page);
+  goOn();
   await expect(page.locator('gnomic-widget article')).toHaveCount(9);
+  await expect(page.locator('gnomic-widget .words').first()).toBeVisible();
   await expect(page.locator('gnomic-widget .at')).toHaveText('1 of 3');
+  await painted(page);
+  expect(await shifted(page)).toBe(0);
   server.close();
 });
 
 test('nothing on the page moves when the widget is included', async ({ page }) => {
-  await page.addInitScript(() => {
-    const record = window as unknown as { shift: number };
-    record.shift = 0;
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) record.shift += (entry as unknown as { value: number }).value;
-    }).observe({ type: 'layout-shift', buffered: true });
-  });
+  await page.addInitScript(recordShifts);
   await page.goto(`${SITE}/visit`);
   await expect(page.locator('gnomic-widget .turn.live')).toBeVisible();
   await page.waitForLoadState('networkidle');
-  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
-  expect(await page.evaluate(() => (window as unknown as { shift: number }).shift)).toBe(0);
+  await painted(page);
+  expect(await shifted(page)).toBe(0);
 });
 
 test('both layouts and dressings are accessible on their pages and as documents @long', async ({ page }) => {

@@ -14,52 +14,53 @@ export default function turn(root: ShadowRoot, signal: AbortSignal): void {
   if (track) root.querySelectorAll<HTMLElement>('.turn').forEach((bar) => turnBy(bar, track, root, signal));
 }
 
-/** How a track stands. */
-interface Standing extends Turned {
-  /** The first slide of each column: in two rows, every second one. */
-  columns: HTMLElement[];
-  /** Columns that a page has. */
-  step: number;
-  /** The page that begins at the start; a fraction where it stands between two. */
-  first: number;
-  scrolls: boolean;
-  isStart: boolean;
-  isEnd: boolean;
-}
-
 function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: AbortSignal): void {
   const [previous, next, at] = ['.previous', '.next', '.at'].map((name) => bar.querySelector(name));
   const listen = (target: EventTarget, type: string, act: (event: Event) => void): void =>
     target.addEventListener(type, act, { signal });
 
-  const standing = (): Standing => {
+  // How the track stands, as look() has last seen it.
+  /** The first slide of each column: in two rows, every second one. */
+  let columns: HTMLElement[];
+  /** Columns that a page has. */
+  let step: number;
+  /** The page that begins at the start; a fraction where it stands between two. */
+  let first: number;
+  let now: number;
+  let last: number;
+  let scrolls: boolean;
+  let isStart: boolean;
+  let isEnd: boolean;
+
+  const look = (): void => {
     let before = NaN;
     // Where there is less room, the style sheet may show fewer, or have another layout.
-    const columns = ([...track.children] as HTMLElement[]).filter(
+    columns = ([...track.children] as HTMLElement[]).filter(
       ({ offsetWidth, offsetLeft }) => offsetWidth && before !== (before = offsetLeft),
     );
     const size = columns[0]?.getBoundingClientRect().width ?? 1;
     const across = Math.max(1, Math.round(track.clientWidth / size));
-    const step = bar.dataset['step'] === 'card' ? 1 : across;
     const gone = Math.abs(track.scrollLeft);
     const left = track.scrollWidth - track.clientWidth;
-    const [scrolls, isEnd] = [left > 1, gone >= left - 2];
-    const first = Math.round(gone / size) / step;
-    const last = 1 + Math.max(0, Math.ceil((columns.length - across) / step));
-    const now = isEnd ? last - 1 : Math.min(last - 1, Math.floor(first));
-    return { columns, step, first, now, last, scrolls, isEnd, isStart: gone < 2 };
+    step = bar.dataset['step'] === 'card' ? 1 : across;
+    first = Math.round(gone / size) / step;
+    last = 1 + Math.max(0, Math.ceil((columns.length - across) / step));
+    scrolls = left > 1;
+    isStart = gone < 2;
+    isEnd = gone >= left - 2;
+    now = isEnd ? last - 1 : Math.min(last - 1, Math.floor(first));
   };
   /** Who moves it by hand hears where it is; who waits or turns a tablet does not. */
   const speak = (isByHand: boolean): void => at?.setAttribute('aria-live', isByHand ? 'polite' : 'off');
   const go = (to: number, isByHand = true): void => {
-    const { columns, step } = standing();
+    look();
     const slide = columns[Math.max(0, Math.min(to * step, columns.length - 1))];
     speak(isByHand);
     if (slide) track.scrollTo({ left: slide.offsetLeft - columns[0]!.offsetLeft });
   };
 
   const tell = (): void => {
-    const { now, last, isStart, isEnd, scrolls } = standing();
+    look();
     const text = inDigits(bar, bar.dataset['place']!.replace('{at}', `${now + 1}`).replace('{count}', `${last}`));
     if (at && at.textContent !== text) at.textContent = text;
     previous?.setAttribute(DISABLED, `${isStart}`);
@@ -72,7 +73,7 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
   // What is out of view is not in the order of keys either, but for what has the focus already and is about to come.
   const seen = new IntersectionObserver(
     (entries) => {
-      const { scrolls } = standing();
+      look();
       for (const { target, intersectionRatio } of entries)
         target.toggleAttribute('inert', scrolls && intersectionRatio < 0.3 && !target.contains(root.activeElement));
     },
@@ -88,13 +89,13 @@ function turnBy(bar: HTMLElement, track: HTMLElement, root: ShadowRoot, signal: 
   };
   listen(bar, 'click', ({ target }) => {
     const button = (target as Element).closest(`[${DISABLED}=false]`);
-    const { first, now } = standing();
+    look();
     if (button) go(button === next ? now + 1 : Math.ceil(first) - 1);
   });
   listen(track, 'scroll', tell);
   listen(track, 'keydown', (event) => {
-    const { now, last, scrolls } = standing();
-    const forward = getComputedStyle(track).direction === 'rtl' ? -1 : 1;
+    look();
+    const forward = track.matches(':dir(rtl)') ? -1 : 1;
     const pages: Record<string, number> = {
       Home: 0,
       End: last,
