@@ -89,7 +89,7 @@ final class MarkupTest extends TestCase
     {
         $html = $this->markup(['card' => [], 'head' => [], 'honest' => false]);
         self::assertStringContainsString('<article class="card"', $html);
-        self::assertStringNotContainsString('class="head ', $html);
+        self::assertStringNotContainsString('part="head"', $html);
         self::assertStringNotContainsString('class="by', $html);
     }
 
@@ -103,7 +103,7 @@ final class MarkupTest extends TestCase
         foreach (['overall' => 'class="figure"', 'count' => 'from 4 ratings', 'spread' => 'class="spread '] as $part => $mark) {
             self::assertStringNotContainsString($mark, $this->markup(['head' => array_values(array_diff(['overall', 'count', 'spread'], [$part]))]));
         }
-        self::assertStringNotContainsString('class="head ', $this->markup([], null, Overall::ofTally([])), 'no figures of nothing');
+        self::assertStringNotContainsString('part="head"', $this->markup([], null, Overall::ofTally([])), 'no figures of nothing');
     }
 
     public function test_a_carousel_speaks_and_moves_only_when_told(): void
