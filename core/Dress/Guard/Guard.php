@@ -125,26 +125,23 @@ final class Guard
         }
         $palette = $scene->palette;
         $passing = array_values(array_diff($scene->tokens(), $failing));
-        $isGood = function (Palette $tried) use ($open, $passing): bool {
-            $tried = Scene::of($tried);
-
-            return $tried->isMendable($open)
-                && array_filter($passing, fn (string $token): bool => ! $tried->isTold($token)) === [];
-        };
-        $best = null;
+        $isGood = fn (Scene $tried): bool => $tried->isMendable($open)
+            && array_filter($passing, fn (string $token): bool => ! $tried->isTold($token)) === [];
+        [$lowest, $best] = [INF, $scene];
         foreach (self::ways($palette) as $way) {
             // A way that costs more than the best so far is not looked at further.
-            $share = self::least($way, $isGood, min(1.0, $best[0] ?? 1.0));
-            if ($share === null) {
+            $found = self::least(fn (float $share): Scene => $scene->over($way($share)), $isGood, min(1.0, $lowest));
+            if ($found === null) {
                 continue;
             }
+            [$share, $tried] = $found;
             // What lies over had better keep its side: light on dark stays light on dark.
-            $cost = $share + self::moved($way($share), $open);
-            if ($best === null || $cost < $best[0]) {
-                $best = [$cost, $way($share)];
+            $cost = $share + self::moved($tried, $open);
+            if ($cost < $lowest) {
+                [$lowest, $best] = [$cost, $tried];
             }
         }
-        $mended = $best[1] ?? $palette;
+        $mended = $best->palette;
         $findings = [];
         foreach (['ground', 'groundTo', 'surface'] as $token) {
             if ($mended->colours[$token] !== $palette->colours[$token]) {
@@ -166,7 +163,7 @@ final class Guard
             }
         }
 
-        return [Scene::of($mended), $findings];
+        return [$best, $findings];
     }
 
     /**
@@ -174,12 +171,11 @@ final class Guard
      *
      * @param  list<string>  $tokens
      */
-    private static function moved(Palette $palette, array $tokens): float
+    private static function moved(Scene $scene, array $tokens): float
     {
-        $scene = Scene::of($palette);
         $moved = 0.0;
         foreach ($tokens as $token) {
-            $colour = $palette->sure($token);
+            $colour = $scene->palette->sure($token);
             $moved += $scene->isTold($token) ? 0.0 : Lightness::about($colour, $scene->wanted($token));
         }
 
@@ -232,22 +228,29 @@ final class Guard
     /**
      * A share that is good, when a little less is not.
      *
-     * @param  callable(float): Palette  $way
-     * @param  callable(Palette): bool  $isGood
+     * @param  callable(float): Scene  $way
+     * @param  callable(Scene): bool  $isGood
      * @param  float  $most  that another way needs: more is not looked at
+     * @return array{float, Scene}|null with what is seen then
      */
-    private static function least(callable $way, callable $isGood, float $most): ?float
+    private static function least(callable $way, callable $isGood, float $most): ?array
     {
-        if (! $isGood($way($most))) {
+        $seen = $way($most);
+        if (! $isGood($seen)) {
             return null;
         }
         [$bad, $good] = [0.0, $most];
         for ($halving = 0; $halving < self::HALVINGS; $halving++) {
             $middle = ($bad + $good) / 2;
-            [$bad, $good] = $isGood($way($middle)) ? [$bad, $middle] : [$middle, $good];
+            $tried = $way($middle);
+            if ($isGood($tried)) {
+                [$good, $seen] = [$middle, $tried];
+            } else {
+                $bad = $middle;
+            }
         }
 
-        return $good;
+        return [$good, $seen];
     }
 
     /**

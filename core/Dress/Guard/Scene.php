@@ -17,8 +17,20 @@ final readonly class Scene
 
     public static function of(Palette $palette): self
     {
-        $ground = Backdrop::ground($palette);
+        return self::on($palette, Backdrop::ground($palette));
+    }
 
+    /** With other colours for ground and cards: the ground is looked at again where it is another. */
+    public function over(Palette $palette): self
+    {
+        [$is, $was] = [$palette->colours, $this->palette->colours];
+        $isSame = $is['ground'] === $was['ground'] && $is['groundTo'] === $was['groundTo'];
+
+        return self::on($palette, $isSame ? $this->behind['ground'] : Backdrop::ground($palette));
+    }
+
+    private static function on(Palette $palette, Backdrop $ground): self
+    {
         return new self($palette, [
             'ground' => $ground,
             'surface' => $palette->hasCards() ? Backdrop::surface($palette) : $ground,
