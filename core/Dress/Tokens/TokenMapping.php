@@ -14,38 +14,45 @@ use InvalidArgumentException;
 /** Which tokens of somebody's file become which of a look: proposed by their names and kinds, and then as the owner says. */
 final class TokenMapping
 {
-    /** What a look takes: of which kind, and by which words it is called; those that weigh more come first. */
+    /** Words of headings, and of lengths that are no size of words. */
+    private const HEADS = ['heading', 'headline', 'title', 'display', 'h1', 'h2', 'h3'];
+
+    private const LENGTHS = ['radius', 'corner', 'rounded', 'border', 'stroke', 'space', 'spacing', 'padding', 'inset', 'gap', 'gutter',
+        'letter', 'line', 'indent', 'breakpoint', 'screen'];
+
+    /**
+     * What a look takes, by words of which it has to have one, the likeliest first, by others that weigh as much once it has, and by those
+     * that say it is something else.
+     */
     private const COLOURS = [
-        'ink' => ['text', 'foreground', 'ink', 'body', 'content', 'default'],
-        'ground' => ['background', 'canvas', 'page', 'base', 'bg', 'default'],
-        'groundTo' => ['gradient', 'to'],
-        'surface' => ['surface', 'card', 'panel', 'container', 'raised'],
-        'quiet' => ['muted', 'secondary', 'subtle', 'quiet', 'tertiary', 'weak', 'text'],
-        'line' => ['border', 'line', 'divider', 'outline', 'stroke', 'separator'],
-        'accent' => ['accent', 'primary', 'brand', 'action', 'interactive'],
-        'rating' => ['rating', 'star', 'accent', 'warning', 'primary'],
-        'link' => ['link', 'anchor', 'accent', 'primary'],
-        'control' => ['control', 'focus', 'ring', 'accent', 'primary'],
-        'heading' => ['heading', 'headline', 'title', 'display'],
-        'button' => ['button', 'cta'],
+        'ink' => [['text', 'foreground', 'ink', 'body', 'content'], ['default']],
+        'ground' => [['background', 'canvas', 'page', 'base', 'bg'], ['default']],
+        'groundTo' => [['gradient'], ['to']],
+        'surface' => [['surface', 'card', 'panel', 'container', 'raised'], []],
+        'quiet' => [['muted', 'secondary', 'subtle', 'quiet', 'tertiary', 'weak'], ['text']],
+        'line' => [['border', 'line', 'divider', 'outline', 'stroke', 'separator'], []],
+        'accent' => [['accent', 'primary', 'brand', 'action', 'interactive'], []],
+        'rating' => [['rating', 'star', 'accent', 'warning', 'primary'], []],
+        'link' => [['link', 'anchor', 'accent', 'primary'], []],
+        'control' => [['control', 'focus', 'ring', 'accent', 'primary'], []],
+        'heading' => [self::HEADS, []],
+        'button' => [['button', 'cta'], []],
     ];
 
+    /** The same, and before it of which kind. */
     private const OTHERS = [
-        'text' => ['family', ['body', 'text', 'base', 'sans', 'font', 'family']],
-        'headings' => ['family', ['heading', 'headline', 'display', 'title']],
-        'size' => ['length', ['body', 'text', 'base', 'font', 'size', 'md', 'medium']],
-        'headingSize' => ['length', ['heading', 'headline', 'h2', 'title', 'size']],
-        'weight' => ['weight', ['heading', 'headline', 'title', 'bold', 'weight']],
-        'leading' => ['number', ['body', 'text', 'base', 'line', 'height', 'leading']],
-        'corner' => ['length', ['radius', 'corner', 'rounded', 'card', 'md', 'medium', 'base']],
-        'inset' => ['length', ['padding', 'inset', 'card', 'space', 'spacing', 'md', 'lg']],
-        'gap' => ['length', ['gap', 'gutter', 'space', 'spacing', 'md', 'lg']],
-        'edge' => ['length', ['border', 'width', 'stroke']],
-        'shadow' => ['shadow', ['shadow', 'elevation', 'card', 'md', 'medium', 'raised']],
+        'text' => ['family', ['body', 'text', 'base', 'sans', 'font', 'family'], [], self::HEADS],
+        'headings' => ['family', self::HEADS, [], []],
+        'size' => ['length', ['body', 'text', 'font'], ['base', 'size', 'md', 'medium'], [...self::HEADS, ...self::LENGTHS]],
+        'headingSize' => ['length', self::HEADS, ['size'], self::LENGTHS],
+        'weight' => ['weight', [...self::HEADS, 'bold'], ['weight'], []],
+        'leading' => ['number', ['line', 'height', 'leading'], ['body', 'text', 'base'], self::HEADS],
+        'corner' => ['length', ['radius', 'corner', 'rounded'], ['card', 'md', 'medium', 'base'], []],
+        'inset' => ['length', ['padding', 'inset', 'space', 'spacing'], ['card', 'md', 'lg'], ['letter']],
+        'gap' => ['length', ['gap', 'gutter', 'space', 'spacing'], ['md', 'lg'], ['letter', 'padding', 'inset']],
+        'edge' => ['length', ['border', 'stroke'], ['width'], ['radius', 'corner']],
+        'shadow' => ['shadow', ['shadow', 'elevation', 'card', 'md', 'medium', 'raised'], [], []],
     ];
-
-    /** Words that a token has to have one of, so that it is proposed by more than its kind. */
-    private const NEEDS = 1;
 
     /** @return array<string, 'colour'|'length'|'number'|'weight'|'family'|'shadow'> what a look takes, by "light.ink", "tokens.corner" */
     public static function targets(): array
@@ -73,13 +80,13 @@ final class TokenMapping
             if ($group === 'dark' && ! $hasDark) {
                 continue;
             }
-            $words = $group === 'tokens' ? self::OTHERS[$token][1] ?? [] : self::COLOURS[$token] ?? [];
+            [$telling, $others, $never] = $group === 'tokens' ? array_slice(self::OTHERS[$token], 1) : [...self::COLOURS[$token], []];
             $best = null;
             foreach ($file->tokens as $one) {
                 $isHere = $group === 'tokens' ? $one->mode !== 'dark' : in_array($one->mode, [null, $group], true);
                 $isOf = $one->kind === $kind && $isHere;
-                $score = $isOf ? self::score($one, $words) + ($one->mode === $group ? 0.5 : 0.0) : 0.0;
-                if ($score >= self::NEEDS && ($best === null || $score > $best[0])) {
+                $score = $isOf ? self::score($one, $telling, $others, $never) + ($one->mode === $group ? 0.5 : 0.0) : 0.0;
+                if ($score >= 1.0 && ($best === null || $score > $best[0])) {
                     $best = [$score, $one->name];
                 }
             }
@@ -91,17 +98,25 @@ final class TokenMapping
         return $proposed;
     }
 
-    /** @param  list<string>  $words  the likeliest first */
-    private static function score(ForeignToken $token, array $words): float
+    /**
+     * @param  list<string>  $telling  words of which it has to have one, the likeliest first
+     * @param  list<string>  $others
+     * @param  list<string>  $never
+     */
+    private static function score(ForeignToken $token, array $telling, array $others, array $never): float
     {
         $has = $token->words();
-        $score = 0.0;
+        if (array_intersect($telling, $has) === [] || array_intersect($never, $has) !== []) {
+            return 0.0;
+        }
+        $words = [...$telling, ...$others];
+        $score = 0.5;
         foreach ($words as $place => $word) {
-            $score += in_array($word, $has, true) ? 1.6 - 1.1 * $place / max(1, count($words)) : 0.0;
+            $score += in_array($word, $has, true) ? 1.6 - 1.1 * $place / count($words) : 0.0;
         }
 
         // Of as good ones the shorter name is the more general.
-        return $score === 0.0 ? 0.0 : $score + 0.5 - 0.02 * count($has);
+        return $score - 0.02 * count($has);
     }
 
     /**

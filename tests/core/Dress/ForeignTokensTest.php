@@ -94,6 +94,33 @@ final class ForeignTokensTest extends TestCase
         self::assertContains('"type.body.fontWeight" was not used.', $left);
     }
 
+    public function test_nothing_is_proposed_by_its_kind_alone(): void
+    {
+        $length = fn (int $pixels): array => ['$type' => 'dimension', '$value' => ['value' => $pixels, 'unit' => 'px']];
+        $colour = fn (string $hex): array => ['$type' => 'color', '$value' => $hex];
+        $file = ForeignTokens::read([
+            'radius' => ['md' => $length(8)],
+            'border' => ['radius' => $length(3), 'width' => $length(1)],
+            'breakpoint' => ['md' => $length(768)],
+            'letter' => ['spacing' => $length(1)],
+            'type' => [
+                'body' => ['$type' => 'typography', '$value' => ['fontFamily' => 'Optima', 'fontSize' => ['value' => 18, 'unit' => 'px'],
+                    'fontWeight' => 400, 'lineHeight' => 1.6]],
+                'heading' => ['lineHeight' => ['$type' => 'number', '$value' => 1.1]],
+            ],
+            'color' => ['border' => ['default' => $colour('#cccccc')], 'text' => ['default' => $colour('#1c1c1c')]],
+        ]);
+        self::assertSame([
+            'light.ink' => 'color.text.default',
+            'light.line' => 'color.border.default',
+            'tokens.text' => 'type.body.fontFamily',
+            'tokens.size' => 'type.body.fontSize',
+            'tokens.leading' => 'type.body.lineHeight',
+            'tokens.corner' => 'radius.md',
+            'tokens.edge' => 'border.width',
+        ], TokenMapping::proposed($file));
+    }
+
     public function test_what_cannot_be_is_said_with_its_place(): void
     {
         $file = ForeignTokens::read(self::file());

@@ -67,7 +67,7 @@
       const told = await ask(api.POST('/looks/imported', { body: { tokens } }));
       if ('key' in told) return kept(told.ignored);
       mapped = { tokens, asked: told };
-      return 'Say which token is which.';
+      return 'Choose which token is which.';
     });
   const kept = (ignored: string[]): string =>
     ignored.length === 0 ? 'The look is kept.' : `The look is kept. ${ignored.join(' ')}`;

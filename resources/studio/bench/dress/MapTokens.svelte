@@ -49,7 +49,7 @@
   }}
 >
   <p>
-    This file names its tokens in its own way: {asked.found.length} of them. Say once which are which; what their names propose
+    This file has {asked.found.length} tokens with names of its own. Choose which is which, once; what their names suggest
     is chosen already.
   </p>
   {#each GROUPS as [group, title] (group)}
@@ -73,7 +73,11 @@
   {/each}
   {#if asked.left.length > 0}
     <details>
-      <summary class="small">{asked.left.length} of the file are left out</summary>
+      <summary class="small"
+        >{asked.left.length === 1
+          ? 'One token of the file is left out'
+          : `${asked.left.length} tokens of the file are left out`}</summary
+      >
       <ul class="small quiet">
         {#each asked.left as said (said)}<li>{said}</li>{/each}
       </ul>
@@ -83,7 +87,7 @@
     <label for={id} class="small">Name</label>
     <input {id} class="field" maxlength="60" bind:value={name} />
     <Button type="submit" size="sm" disabled={!hasInk || name.trim() === ''}>Keep as a look</Button>
-    <button type="button" class="plain link" onclick={oncancel}>Leave it</button>
+    <button type="button" class="plain link" onclick={oncancel}>Cancel</button>
     {#if !hasInk}<span class="small attention">Choose a token for the text.</span>{/if}
   </div>
 </form>

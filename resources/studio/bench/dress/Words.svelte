@@ -138,9 +138,9 @@
   {/each}
 </div>
 <p class="small quiet">
-  A widget speaks the language of the page around it, of those that the site speaks; what is changed {language === ''
-    ? 'holds in all of them'
-    : `holds in ${name(language)}`}. Numbers and plurals stand in braces, in which they are put in.
+  A widget speaks the language of the page around it, if the site has it. What you change holds in {language === ''
+    ? 'every language'
+    : name(language)}. Numbers and plurals stand in braces.
 </p>
 
 <style>
