@@ -134,7 +134,7 @@ test('moves, a kept look, words and rules of their own @long', async ({ page }) 
   const which = page.getByRole('form', { name: 'Which token is which' });
   await expect(which.getByLabel('Text', { exact: true }).first()).toHaveValue('semantic.text.body');
   await expect(which.getByLabel('Corners, px')).toHaveValue('radius.card');
-  await expect(which).toContainText('1 of the file are left out');
+  await expect(which).toContainText('One token of the file is left out');
   await expectAccessible(page, { except: ['landmark-unique'], part: '.work > :not(.proofs)' });
   await which.getByLabel('Links', { exact: true }).first().selectOption('semantic.pebble');
   await which.getByLabel('Name').fill('Moor');
@@ -147,7 +147,7 @@ test('moves, a kept look, words and rules of their own @long', async ({ page }) 
   await page.getByLabel(/^Beside/).selectOption({ label: 'no other language' });
   await page.getByRole('button', { name: 'Change “Next”' }).click();
   await page.getByLabel('Visitors read instead of Next').fill('Another voice');
-  await part(page, 'Say so');
+  await part(page, 'Use these words');
   await expect(inProof(page, 'button.next')).toHaveAttribute('aria-label', 'Another voice');
   await expectAccessible(page, { except: ['landmark-unique'], part: '.work > :not(.proofs)' });
   await part(page, /^Rules of your own/);

@@ -118,12 +118,13 @@
                   }
                 }}
               />
-              <Button type="submit" size="sm" disabled={says.trim() === ''}>Say so</Button>
+              <Button type="submit" size="sm" disabled={says.trim() === ''}>Use these words</Button>
+              <button type="button" class="plain link" onclick={() => (open = undefined)}>Cancel</button>
             </form>
           {:else}
             <span class="own">
               {#if mine}“{plainly(mine.says)}”
-                <button class="plain link" onclick={() => say(one.key, '')}>Take back</button>
+                <button class="plain link" onclick={() => say(one.key, '')}>Use the usual words</button>
               {/if}
               <button class="plain link" aria-label="Change “{plainly(one.usual)}”" onclick={() => change(one.key)}
                 >Change</button
@@ -134,7 +135,7 @@
       {/each}
     </ul>
   {:else}
-    {#if words}<p class="quiet">No words of widgets have “{searched}”.</p>{/if}
+    {#if words}<p class="quiet">No words contain “{searched}”.</p>{/if}
   {/each}
 </div>
 <p class="small quiet">
