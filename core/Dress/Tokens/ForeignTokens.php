@@ -9,7 +9,8 @@ use InvalidArgumentException;
 
 /**
  * A file of design tokens made elsewhere (Design Tokens Community Group of the W3C, format and colour modules, 2025.10): groups as deep as
- * they are, types that groups pass on, references, composite types part by part, and modes by the names of groups or in extensions.
+ * they are, types that groups pass on, references, composite types part by part, and modes by the names of groups or in extensions. What a
+ * group takes over from another is not read.
  */
 final readonly class ForeignTokens
 {
@@ -45,14 +46,14 @@ final readonly class ForeignTokens
             );
         }
 
-        return new self($tokens, $left);
+        return new self($tokens, array_values($left));
     }
 
     /**
      * @param  array<array-key, mixed>  $file
      * @param  array<array-key, mixed>  $group
      * @param  list<ForeignToken>  $tokens
-     * @param  list<string>  $left
+     * @param  array<array-key, string>  $left
      */
     private static function group(
         array $file,
@@ -65,18 +66,24 @@ final readonly class ForeignTokens
         array &$left,
     ): void {
         if ($depth > self::DEEP || count($tokens) >= self::MOST) {
+            $left['most'] = 'What comes after '.number_format(self::MOST).' tokens, or is in more than '.self::DEEP.' groups, was left out.';
+
             return;
         }
         $own = $group['$type'] ?? $group['type'] ?? null;
         $type = is_string($own) ? $own : $type;
-        if (array_key_exists('$value', $group) || (isset($group['value']) && self::members($group['value']) === null)) {
+        if (array_key_exists('$value', $group) || isset($group['$ref']) || (isset($group['value']) && self::members($group['value']) === null)) {
             self::token($file, $group, $path, $type, $mode, $tokens, $left);
 
             return;
         }
+        if (isset($group['$extends'])) {
+            $left[] = "\"$path\" has what it has of its own: what it takes over from another group was left out.";
+        }
         foreach ($group as $name => $inner) {
             $name = (string) $name;
-            $members = str_starts_with($name, '$') ? null : self::members($inner);
+            // The one token that a group is by itself.
+            $members = str_starts_with($name, '$') && $name !== '$root' ? null : self::members($inner);
             if ($members !== null) {
                 self::group(
                     $file,
@@ -96,7 +103,7 @@ final readonly class ForeignTokens
      * @param  array<array-key, mixed>  $file
      * @param  array<array-key, mixed>  $token
      * @param  list<ForeignToken>  $tokens
-     * @param  list<string>  $left
+     * @param  array<array-key, string>  $left
      */
     private static function token(
         array $file,
@@ -107,7 +114,7 @@ final readonly class ForeignTokens
         array &$tokens,
         array &$left,
     ): void {
-        $values = [[$mode, $token['$value'] ?? $token['value'] ?? null]];
+        $values = [[$mode, References::value($token)]];
         foreach (self::modes($token) as $name => $value) {
             $known = self::MODES[mb_strtolower($name)] ?? null;
             if ($known === null) {
@@ -154,7 +161,7 @@ final readonly class ForeignTokens
      */
     private static function values(array $file, string $path, ?string $type, mixed $value, int $depth): array
     {
-        [$value, $type] = self::resolved($file, $value, $type, 0);
+        [$value, $type] = References::resolved($file, $value, $type);
         if ($depth > 2 || $value === null) {
             return [];
         }
@@ -220,34 +227,6 @@ final readonly class ForeignTokens
         }
 
         return $most === null ? [] : [[$path, 'shadow', $most]];
-    }
-
-    /**
-     * A value, or what it refers to as "{group.token}".
-     *
-     * @param  array<array-key, mixed>  $file
-     * @return array{mixed, string|null} with the type that it has there, where it says none itself
-     */
-    private static function resolved(array $file, mixed $value, ?string $type, int $depth): array
-    {
-        if (! is_string($value) || preg_match('/^\{([^{}]+)\}$/D', trim($value), $found) !== 1) {
-            return [$value, $type];
-        }
-        $at = $file;
-        foreach (explode('.', $found[1]) as $name) {
-            $at = self::members($at) ?? [];
-            $type = is_string($at['$type'] ?? null) ? $type ?? $at['$type'] : $type;
-            $at = $at[$name] ?? null;
-        }
-        $members = self::members($at);
-        if ($depth > self::DEEP || $members === null) {
-            return [null, $type];
-        }
-        $own = $members['$type'] ?? null;
-
-        $type ??= is_string($own) ? $own : null;
-
-        return self::resolved($file, $members['$value'] ?? $members['value'] ?? null, $type, $depth + 1);
     }
 
     /** @return array<array-key, mixed>|null */

@@ -71,6 +71,41 @@ final class ForeignTokensTest extends TestCase
         ], ForeignTokens::read(self::file())->left);
     }
 
+    public function test_pointers_and_the_tokens_that_groups_are_by_themselves_are_read(): void
+    {
+        $json = json_encode([
+            'base' => ['$type' => 'color', 'a/b' => ['$value' => ['colorSpace' => 'srgb', 'components' => [1, 0, 0]]]],
+            'alias' => ['$ref' => '#/base/a~1b'],
+            'text' => ['$root' => ['$value' => ['$ref' => '#/base/a~1b/$value'], '$type' => 'color'], 'muted' => ['$value' => '{text.$root}']],
+            'circle' => ['$type' => 'color', '$value' => ['$ref' => '#/circle']],
+            'more' => ['$extends' => '{base}', 'own' => ['$type' => 'dimension', '$value' => '4px']],
+        ], JSON_THROW_ON_ERROR);
+        foreach ([json_decode($json), json_decode($json, true)] as $file) {
+            $read = ForeignTokens::read($file);
+            self::assertSame(
+                ['alias' => '#ff0000', 'base.a/b' => '#ff0000', 'more.own' => 4.0, 'text.$root' => '#ff0000', 'text.muted' => '#ff0000'],
+                array_reduce($read->tokens, function (array $all, ForeignToken $one): array {
+                    $all[$one->name] = $one->value;
+                    ksort($all);
+
+                    return $all;
+                }, []),
+            );
+            self::assertSame([
+                '"circle" was left out: a look has nothing of the type "color".',
+                '"more" has what it has of its own: what it takes over from another group was left out.',
+            ], $read->left);
+        }
+    }
+
+    public function test_of_too_many_it_is_said(): void
+    {
+        $colours = array_fill(0, 4_100, ['$value' => '#123456']);
+        $read = ForeignTokens::read(['all' => ['$type' => 'color'] + ['of' => ['x' => 1] + $colours]]);
+        self::assertCount(4_000, $read->tokens);
+        self::assertSame(['What comes after 4,000 tokens, or is in more than 24 groups, was left out.'], $read->left);
+    }
+
     public function test_names_propose_what_is_what_and_the_owner_has_the_last_word(): void
     {
         self::assertFalse(DesignTokens::isOwn(self::file()));
