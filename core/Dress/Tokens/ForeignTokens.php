@@ -66,13 +66,15 @@ final readonly class ForeignTokens
         array &$left,
     ): void {
         if ($depth > self::DEEP || count($tokens) >= self::MOST) {
-            $left['most'] = 'What comes after '.number_format(self::MOST).' tokens, or is in more than '.self::DEEP.' groups, was left out.';
+            $left['most'] = 'What comes after '.number_format(self::MOST).' tokens, or is in more than '
+                .self::DEEP.' groups, was left out.';
 
             return;
         }
         $own = $group['$type'] ?? $group['type'] ?? null;
         $type = is_string($own) ? $own : $type;
-        if (array_key_exists('$value', $group) || isset($group['$ref']) || (isset($group['value']) && self::members($group['value']) === null)) {
+        $isEarlier = isset($group['value']) && self::members($group['value']) === null;
+        if (array_key_exists('$value', $group) || isset($group['$ref']) || $isEarlier) {
             self::token($file, $group, $path, $type, $mode, $tokens, $left);
 
             return;

@@ -57,8 +57,11 @@ final class References
         }
         $pointer = (ObjectSchema::membersOf($value) ?? [])['$ref'] ?? null;
 
-        return is_string($pointer) && str_starts_with($pointer, '#/')
-            ? array_map(fn (string $name): string => strtr(rawurldecode($name), ['~1' => '/', '~0' => '~']), explode('/', substr($pointer, 2)))
-            : null;
+        if (! is_string($pointer) || ! str_starts_with($pointer, '#/')) {
+            return null;
+        }
+        $name = fn (string $written): string => strtr(rawurldecode($written), ['~1' => '/', '~0' => '~']);
+
+        return array_map($name, explode('/', substr($pointer, 2)));
     }
 }
